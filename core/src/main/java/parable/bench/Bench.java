@@ -1,0 +1,227 @@
+package parable.bench;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.OptionalLong;
+import java.util.stream.Collectors;
+import parable.network.Solution;
+import parable.parts.Assembly;
+import parable.parts.Verb;
+
+/**
+ * A sheet under voltage, in time. Time stands still until it is told to run; between two events nothing changes. The same
+ * actions at the same times give the same story, byte for byte.
+ *
+ * <p>Times are in microseconds from the start. Not safe for use by several threads at once.
+ */
+public final class Bench {
+
+    private final Rig rig;
+    private final Narrator narrator;
+    private final List<StoryLine> story = new ArrayList<>();
+    private final List<Instant> history = new ArrayList<>();
+    private final RunState state;
+    private Solution solution;
+
+    /** A past state, and how long the story was by then. */
+    private record Instant(RunState state, Solution solution, int storyLength) {}
+
+    private Bench(Rig rig, RunState state) {
+        this.rig = rig;
+        this.state = state;
+        narrator = new Narrator(rig);
+        solution = rig.solve(state);
+        for (int p = 0; p < rig.parts.size(); p++) {
+            state.conditions[p] = rig.condition(p, state, solution);
+        }
+    }
+
+    /** A sheet at rest: supplies on, breakers open, fuses sound, nobody near it. */
+    public static Bench of(Assembly assembly) {
+        Rig rig = new Rig(assembly);
+        Bench bench = new Bench(rig, rig.initial());
+        bench.settle();
+        return bench;
+    }
+
+    /** The sheet that stands on the bench. */
+    public Assembly assembly() {
+        return rig.network.assembly();
+    }
+
+    /** The present time. */
+    public long now() {
+        return state.time;
+    }
+
+    /** The present instant. */
+    public Moment moment() {
+        return new Moment(rig, state.copy(), solution, state.time);
+    }
+
+    /**
+     * A past or the present instant.
+     *
+     * @param time from 0 to {@link #now()}
+     */
+    public Moment momentAt(long time) {
+        Instant instant = history.get(indexAt(time));
+        return new Moment(rig, instant.state, instant.solution, time);
+    }
+
+    /** The times at which anything changed, in order, the start included. */
+    public List<Long> instants() {
+        return history.stream().map(instant -> instant.state.time).toList();
+    }
+
+    /** The story so far; the list cannot be changed. */
+    public List<StoryLine> story() {
+        return Collections.unmodifiableList(story);
+    }
+
+    /** When something will happen by itself, empty if nothing is under way. */
+    public OptionalLong nextEvent() {
+        return state.pending.isEmpty()
+                ? OptionalLong.empty()
+                : OptionalLong.of(state.pending.get(0).time());
+    }
+
+    /**
+     * Does something to a device now, and lets happen what follows in the same instant. Doing what is done already, such
+     * as pressing a pressed button, changes nothing.
+     *
+     * @throws ActionRefusedException if the device does not exist or cannot have that done to it; nothing has changed then
+     */
+    public void act(Action action) throws ActionRefusedException {
+        int part = rig.network
+                .assembly()
+                .indexOf(action.tag())
+                .orElseThrow(() -> new ActionRefusedException(action, "a device of this sheet"));
+        int position = positionAfter(action, part);
+        if (state.commanded[part] != position || state.openedItself.get(part)) {
+            state.openedItself.clear(part);
+            int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
+            command(part, position, line);
+            settle();
+        }
+    }
+
+    private int positionAfter(Action action, int part) throws ActionRefusedException {
+        Map<Verb, Integer> verbs = rig.parts.get(part).drive().verbs();
+        if (verbs.isEmpty()) {
+            throw new ActionRefusedException(action, "a device that something can be done to");
+        }
+        if (!verbs.containsKey(action.verb())) {
+            throw new ActionRefusedException(
+                    action, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
+        }
+        return verbs.get(action.verb());
+    }
+
+    /**
+     * Lets time run.
+     *
+     * @param time until when, not before {@link #now()}; what happens at that very time still happens
+     */
+    public void runUntil(long time) {
+        if (time < state.time) {
+            throw new IllegalArgumentException("time runs forward: it is " + state.time + " us, asked for " + time);
+        }
+        while (!state.pending.isEmpty() && state.pending.get(0).time() <= time) {
+            state.time = state.pending.get(0).time();
+            settle();
+        }
+        state.time = time;
+    }
+
+    /**
+     * Goes back to a past instant and forgets what came after it.
+     *
+     * @param time from 0 to {@link #now()}
+     */
+    public void rewindTo(long time) {
+        int index = indexAt(time);
+        Instant instant = history.get(index);
+        history.subList(index + 1, history.size()).clear();
+        story.subList(instant.storyLength, story.size()).clear();
+        state.restore(instant.state);
+        state.time = time;
+        solution = instant.solution;
+    }
+
+    private int indexAt(long time) {
+        if (time < 0 || time > state.time) {
+            throw new IllegalArgumentException("there are instants from 0 to " + state.time + " us, asked for " + time);
+        }
+        int low = 0;
+        int high = history.size() - 1;
+        while (low < high) {
+            int middle = (low + high + 1) >>> 1;
+            if (history.get(middle).state.time <= time) {
+                low = middle;
+            } else {
+                high = middle - 1;
+            }
+        }
+        return low;
+    }
+
+    private void command(int part, int position, int cause) {
+        state.commanded[part] = position;
+        for (int g = 0; g < rig.groups.size(); g++) {
+            ContactGroup group = rig.groups.get(g);
+            if (group.part() == part) {
+                long arrival =
+                        state.time + group.delay(rig.parts.get(part), position).nominal();
+                state.setGoing(new PendingMove(arrival, g, group.closedAt(position), cause));
+            }
+        }
+    }
+
+    /** Lets everything happen that is due now, until the instant is over. */
+    private void settle() {
+        do {
+            List<PendingMove> moved = arrivals();
+            Solution before = solution;
+            solution = rig.solve(state);
+            Reaction reaction = Reaction.of(rig, state, before, solution);
+            OptionalInt cause = moved.isEmpty()
+                    ? OptionalInt.empty()
+                    : OptionalInt.of(moved.get(0).cause());
+            int line = narrator.told(moved, reaction, state)
+                    .map(sentence -> tell(sentence, cause))
+                    .orElse(story.size() - 1);
+            for (Reaction.Command command : reaction.commands()) {
+                state.openedItself.set(command.part(), command.byItself());
+                command(command.part(), command.position(), line);
+            }
+        } while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time);
+        remember();
+    }
+
+    private List<PendingMove> arrivals() {
+        List<PendingMove> moved = new ArrayList<>();
+        while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time) {
+            PendingMove move = state.pending.remove(0);
+            state.closedGroups.set(move.group(), move.closes());
+            moved.add(move);
+        }
+        return moved;
+    }
+
+    private int tell(String sentence, OptionalInt cause) {
+        story.add(new StoryLine(state.time, sentence, cause));
+        return story.size() - 1;
+    }
+
+    /** Keeps the present instant; of several at one time only the last can be returned to. */
+    private void remember() {
+        if (!history.isEmpty() && history.get(history.size() - 1).state.time == state.time) {
+            history.remove(history.size() - 1);
+        }
+        history.add(new Instant(state.copy(), solution, story.size()));
+    }
+}

@@ -1,0 +1,60 @@
+package parable.bench;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import parable.parts.Family;
+
+/** What an electrician says of a device by looking at it. Every device is in exactly one condition at any instant. */
+public enum Condition {
+    IN(Family.CONTACTOR),
+    OUT(Family.CONTACTOR),
+    LIT(Family.PILOT_LAMP),
+    DIM(Family.PILOT_LAMP),
+    DARK(Family.PILOT_LAMP),
+    TRIPPED(Family.OVERLOAD_RELAY, Family.BREAKER),
+    HEALTHY(Family.OVERLOAD_RELAY),
+    CLOSED(Family.BREAKER, Family.FUSE),
+    OPEN(Family.BREAKER, Family.FUSE),
+    BLOWN(Family.FUSE),
+    PRESSED(Family.PUSH_BUTTON),
+    HIT(Family.EMERGENCY_STOP),
+    RELEASED(Family.PUSH_BUTTON, Family.EMERGENCY_STOP),
+    STOPPED(Family.MOTOR),
+    FORWARD(Family.MOTOR),
+    REVERSE(Family.MOTOR),
+    SINGLE_PHASED(Family.MOTOR),
+    PRESENT(Family.SUPPLY),
+    LOST(Family.SUPPLY);
+
+    private final List<Family> families;
+
+    Condition(Family... families) {
+        this.families = List.of(families);
+    }
+
+    /** The condition in a script and beside a device: {@code single-phased}. */
+    public String word() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether a device of this family can be in this condition. */
+    public boolean fits(Family family) {
+        return families.contains(family);
+    }
+
+    /** The conditions that a device of this family can be in. */
+    public static List<Condition> of(Family family) {
+        return Arrays.stream(values())
+                .filter(condition -> condition.fits(family))
+                .toList();
+    }
+
+    /** The condition of this word, empty if there is none. */
+    public static Optional<Condition> ofWord(String word) {
+        return Arrays.stream(values())
+                .filter(condition -> condition.word().equals(word))
+                .findFirst();
+    }
+}

@@ -1,0 +1,58 @@
+package parable.bench;
+
+import parable.network.Potential;
+import parable.network.Solution;
+import parable.parts.Load;
+import parable.parts.Part;
+
+/** Tells what condition a device is in. */
+final class Conditions {
+
+    /** The share of rated voltage from which a lamp is lit. */
+    static final double ENOUGH = 0.85;
+
+    private static final double GLOWS = 0.2;
+
+    private final Rig rig;
+
+    Conditions(Rig rig) {
+        this.rig = rig;
+    }
+
+    Condition of(int index, RunState state, Solution solution) {
+        Part part = rig.parts.get(index);
+        boolean arrived = rig.arrived(index, state);
+        boolean itself = state.openedItself.get(index);
+        return switch (part.family()) {
+            case CONTACTOR -> arrived ? Condition.IN : Condition.OUT;
+            case OVERLOAD_RELAY -> arrived ? Condition.TRIPPED : Condition.HEALTHY;
+            case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
+            case FUSE -> arrived ? Condition.CLOSED : itself ? Condition.BLOWN : Condition.OPEN;
+            case PUSH_BUTTON -> state.commanded[index] == 1 ? Condition.PRESSED : Condition.RELEASED;
+            case EMERGENCY_STOP -> state.commanded[index] == 1 ? Condition.HIT : Condition.RELEASED;
+            case SUPPLY -> arrived ? Condition.PRESENT : Condition.LOST;
+            case PILOT_LAMP -> lamp(rig.shareOfRated(index, 0, solution));
+            case MOTOR -> motor(index, part, solution);
+        };
+    }
+
+    private static Condition lamp(double share) {
+        if (share >= ENOUGH) {
+            return Condition.LIT;
+        }
+        return share >= GLOWS ? Condition.DIM : Condition.DARK;
+    }
+
+    private Condition motor(int index, Part part, Solution solution) {
+        Load winding = part.loads().get(0);
+        return Rotation.of(
+                voltage(index, 0, solution),
+                voltage(index, 1, solution),
+                voltage(index, 2, solution),
+                winding.rated().volts());
+    }
+
+    private Potential voltage(int part, int load, Solution solution) {
+        return solution.loadVoltage(rig.network.load(part, load));
+    }
+}

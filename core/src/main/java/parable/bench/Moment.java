@@ -1,0 +1,95 @@
+package parable.bench;
+
+import java.util.BitSet;
+import java.util.Optional;
+import parable.circuit.Terminal;
+import parable.network.Network;
+import parable.network.NodeState;
+import parable.network.Potential;
+import parable.network.Solution;
+import parable.parts.Part;
+
+/** One instant of a run, as it could be looked at and measured. It cannot be changed. */
+public final class Moment {
+
+    private final Rig rig;
+    private final RunState state;
+    private final Solution solution;
+    private final long time;
+
+    Moment(Rig rig, RunState state, Solution solution, long time) {
+        this.rig = rig;
+        this.state = state;
+        this.solution = solution;
+        this.time = time;
+    }
+
+    /** The time of this instant in microseconds from the start. */
+    public long time() {
+        return time;
+    }
+
+    /**
+     * The condition of a device.
+     *
+     * @throws IllegalArgumentException if the sheet has no such device
+     */
+    public Condition condition(String tag) {
+        return state.conditions[index(tag)];
+    }
+
+    /** Whether a contact of a device is closed; the contact by its position among the device's contacts. */
+    public boolean closed(String tag, int contact) {
+        int part = index(tag);
+        BitSet groups = state.closedGroups;
+        return rig.parts.get(part).contacts().get(contact).isThroughPath()
+                || groups.stream()
+                        .mapToObj(rig.groups::get)
+                        .anyMatch(group ->
+                                group.part() == part && group.contacts().contains(contact));
+    }
+
+    /** Whether the device's coil or lamp has the voltage it needs; false for a device without. */
+    public boolean energised(String tag) {
+        int part = index(tag);
+        Part of = rig.parts.get(part);
+        return !of.loads().isEmpty()
+                && (rig.coil(part).isPresent()
+                        ? state.commanded[part] == 1
+                        : rig.shareOfRated(part, 0, solution) >= Conditions.ENOUGH);
+    }
+
+    /** Whether a device is held away from rest by a hand: a pressed button, a hit E-stop. */
+    public boolean actuated(String tag) {
+        return state.commanded[index(tag)] == 1;
+    }
+
+    /** What would be found at the node of a wire number, empty if no wire has it. */
+    public Optional<NodeState> node(String wireNumber) {
+        return rig.network.node(wireNumber).map(solution::state);
+    }
+
+    /** The voltage between two wire numbers, empty if one of them does not exist. */
+    public Optional<Potential> voltage(String one, String other) {
+        Network network = rig.network;
+        return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
+    }
+
+    /** The voltage between two terminals, empty if one of them does not exist. */
+    public Optional<Potential> voltage(Terminal one, Terminal other) {
+        Network network = rig.network;
+        return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
+    }
+
+    /** Whether anything is shorted. */
+    public boolean shorted() {
+        return !solution.shorts().isEmpty();
+    }
+
+    private int index(String tag) {
+        return rig.network
+                .assembly()
+                .indexOf(tag)
+                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
+    }
+}

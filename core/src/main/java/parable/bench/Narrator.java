@@ -1,0 +1,145 @@
+package parable.bench;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import parable.parts.Contact;
+import parable.parts.Drive;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/** Puts what happens into sentences that could be read aloud. */
+final class Narrator {
+
+    private final Rig rig;
+
+    Narrator(Rig rig) {
+        this.rig = rig;
+    }
+
+    /** What somebody did: {@code S1 (Start) pressed.} */
+    String done(Action action, Part part) {
+        String label =
+                part.device().label().isEmpty() ? "" : " (" + part.device().label() + ")";
+        String byHand = action.verb() == Verb.CLOSE || action.verb() == Verb.OPEN ? " by hand" : "";
+        return part.tag() + label + " " + action.verb().done() + byHand + ".";
+    }
+
+    /** What moved and what that led to; empty if nobody would notice anything. */
+    Optional<String> told(List<PendingMove> moved, Reaction reaction, RunState state) {
+        List<String> movements = movements(moved);
+        List<String> consequences = new ArrayList<>(reaction.words());
+        if (movements.isEmpty()) {
+            return consequences.isEmpty() ? Optional.empty() : Optional.of(capital(list(consequences)) + ".");
+        }
+        if (consequences.isEmpty() && moved.stream().anyMatch(move -> !move.closes())) {
+            consequences.addAll(holdingThemselves(moved, state));
+            return Optional.of(list(movements) + (consequences.isEmpty() ? "." : "; " + list(consequences) + "."));
+        }
+        return Optional.of(list(movements) + (consequences.isEmpty() ? "." : ", so " + list(consequences) + "."));
+    }
+
+    private List<String> movements(List<PendingMove> moved) {
+        Map<Integer, List<PendingMove>> byPart = new LinkedHashMap<>();
+        for (PendingMove move : moved) {
+            byPart.computeIfAbsent(rig.groups.get(move.group()).part(), any -> new ArrayList<>())
+                    .add(move);
+        }
+        List<String> movements = new ArrayList<>();
+        byPart.forEach((part, moves) -> movements.addAll(movements(rig.parts.get(part), moves)));
+        return movements;
+    }
+
+    private List<String> movements(Part part, List<PendingMove> moves) {
+        return switch (part.family()) {
+            case CONTACTOR -> moves.stream().map(move -> armature(part, move)).toList();
+            case BREAKER, FUSE -> moves.stream()
+                    .filter(move -> rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL)
+                    .map(move -> opensOrCloses(part, move))
+                    .toList();
+            case SUPPLY -> moves.stream()
+                    .map(move -> part.tag() + (move.closes() ? " gives voltage again" : " gives no voltage"))
+                    .toList();
+            case OVERLOAD_RELAY, PUSH_BUTTON, EMERGENCY_STOP, PILOT_LAMP, MOTOR -> moves.stream()
+                    .filter(move -> !rig.groups.get(move.group()).contacts().isEmpty())
+                    .map(move -> part.tag() + " " + contacts(part, move))
+                    .toList();
+        };
+    }
+
+    private String armature(Part part, PendingMove move) {
+        boolean arrival = rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL;
+        if (arrival) {
+            return part.tag() + (move.closes() ? " pulls in: " : " drops out: ") + contacts(part, move);
+        }
+        return part.tag() + (move.closes() ? " is back at rest: " : " begins to move: ") + contacts(part, move);
+    }
+
+    private String opensOrCloses(Part part, PendingMove move) {
+        return part.tag() + (move.closes() ? " closes" : " opens");
+    }
+
+    /** The contacts of a movement: {@code 13-14 and the poles close}. */
+    private String contacts(Part part, PendingMove move) {
+        List<String> names = new ArrayList<>();
+        boolean poles = false;
+        for (int index : rig.groups.get(move.group()).contacts()) {
+            Contact contact = part.contacts().get(index);
+            if (contact.pole()) {
+                poles = true;
+            } else {
+                names.add(contact.marking());
+            }
+        }
+        boolean many = poles || names.size() > 1;
+        if (poles) {
+            names.add("the poles");
+        }
+        return list(names) + (move.closes() ? (many ? " close" : " closes") : (many ? " open" : " opens"));
+    }
+
+    /** After a start button is let go: which contactors now hold themselves in. */
+    private List<String> holdingThemselves(List<PendingMove> moved, RunState state) {
+        boolean button = moved.stream()
+                .anyMatch(move ->
+                        rig.parts.get(rig.groups.get(move.group()).part()).drive() instanceof Drive.ByHand);
+        List<String> words = new ArrayList<>();
+        for (int p = 0; button && p < rig.parts.size(); p++) {
+            if (rig.coil(p).isPresent() && state.commanded[p] == 1 && holdsItself(p, state)) {
+                words.add(rig.parts.get(p).tag() + " holds itself in through its own " + auxiliaries(p, state));
+            }
+        }
+        return words;
+    }
+
+    private boolean holdsItself(int part, RunState state) {
+        Drive.ByCoil coil = rig.coil(part).orElseThrow();
+        return rig.shareOfRated(part, coil.load(), rig.solveWithoutAuxiliariesOf(part, state)) < coil.dropOut();
+    }
+
+    private String auxiliaries(int part, RunState state) {
+        return rig.groups.stream()
+                .filter(group -> group.part() == part && state.closedGroups.get(rig.groups.indexOf(group)))
+                .flatMap(group -> group.contacts().stream())
+                .map(rig.parts.get(part).contacts()::get)
+                .filter(contact -> !contact.pole())
+                .map(Contact::marking)
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String list(List<String> words) {
+        if (words.size() < 2) {
+            return String.join("", words);
+        }
+        int last = words.size() - 1;
+        return String.join(", ", words.subList(0, last)) + " and " + words.get(last);
+    }
+
+    private static String capital(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+}

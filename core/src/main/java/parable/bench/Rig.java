@@ -1,0 +1,124 @@
+package parable.bench;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import parable.network.Network;
+import parable.network.Potential;
+import parable.network.Solution;
+import parable.parts.Assembly;
+import parable.parts.CurrentKind;
+import parable.parts.Drive;
+import parable.parts.Load;
+import parable.parts.Part;
+
+/** What does not change during a run: the network and which contacts move together. */
+final class Rig {
+
+    final Network network;
+    final List<Part> parts;
+    final List<ContactGroup> groups = new ArrayList<>();
+    private final int[] arrivalGroup;
+    private final Conditions conditions = new Conditions(this);
+
+    Rig(Assembly assembly) {
+        network = Network.of(assembly);
+        parts = assembly.parts();
+        arrivalGroup = new int[parts.size()];
+        for (int p = 0; p < parts.size(); p++) {
+            for (ContactGroup group : ContactGroup.of(p, parts.get(p))) {
+                if (group.closedIn() == ContactGroup.ARRIVAL) {
+                    arrivalGroup[p] = groups.size();
+                }
+                groups.add(group);
+            }
+        }
+    }
+
+    /** Everything at rest, supplies on, nothing under way. */
+    RunState initial() {
+        RunState state = new RunState(parts.size());
+        for (int p = 0; p < parts.size(); p++) {
+            state.commanded[p] = parts.get(p).initial();
+        }
+        for (int g = 0; g < groups.size(); g++) {
+            state.closedGroups.set(
+                    g, groups.get(g).closedAt(state.commanded[groups.get(g).part()]));
+        }
+        return state;
+    }
+
+    Solution solve(RunState state) {
+        return network.solve(closedContacts(state), sourcesOn(state));
+    }
+
+    /** Like {@link #solve}, but with a device's own auxiliary contacts open. */
+    Solution solveWithoutAuxiliariesOf(int part, RunState state) {
+        BitSet closed = closedContacts(state);
+        for (int c = 0; c < parts.get(part).contacts().size(); c++) {
+            if (!parts.get(part).contacts().get(c).pole()) {
+                closed.clear(network.contact(part, c));
+            }
+        }
+        return network.solve(closed, sourcesOn(state));
+    }
+
+    private BitSet closedContacts(RunState state) {
+        BitSet closed = new BitSet(network.contactCount());
+        for (int g = state.closedGroups.nextSetBit(0); g >= 0; g = state.closedGroups.nextSetBit(g + 1)) {
+            ContactGroup group = groups.get(g);
+            for (int contact : group.contacts()) {
+                closed.set(network.contact(group.part(), contact));
+            }
+        }
+        for (int p = 0; p < parts.size(); p++) {
+            for (int c = 0; c < parts.get(p).contacts().size(); c++) {
+                if (parts.get(p).contacts().get(c).isThroughPath()) {
+                    closed.set(network.contact(p, c));
+                }
+            }
+        }
+        return closed;
+    }
+
+    private BitSet sourcesOn(RunState state) {
+        BitSet on = new BitSet(network.sourceCount());
+        for (int p = 0; p < parts.size(); p++) {
+            if (arrived(p, state)) {
+                for (int s = 0; s < parts.get(p).sources().size(); s++) {
+                    on.set(network.source(p, s));
+                }
+            }
+        }
+        return on;
+    }
+
+    /** Whether a device has arrived in position 1. */
+    boolean arrived(int part, RunState state) {
+        return state.closedGroups.get(arrivalGroup[part]);
+    }
+
+    /** The condition that a device is in. */
+    Condition condition(int part, RunState state, Solution solution) {
+        return conditions.of(part, state, solution);
+    }
+
+    /** The coil that moves a device; empty if it is not moved by one. */
+    Optional<Drive.ByCoil> coil(int part) {
+        return parts.get(part).drive() instanceof Drive.ByCoil coil ? Optional.of(coil) : Optional.empty();
+    }
+
+    /** The voltage that counts for a load, in V: AC for an AC load, DC for a DC load. */
+    double voltsThatCount(int part, int load, Solution solution) {
+        Load rated = parts.get(part).loads().get(load);
+        Potential voltage = solution.loadVoltage(network.load(part, load));
+        return rated.rated().kind() == CurrentKind.AC ? voltage.alternating() : Math.abs(voltage.direct());
+    }
+
+    /** The voltage that counts for a load as a share of its rated voltage. */
+    double shareOfRated(int part, int load, Solution solution) {
+        return voltsThatCount(part, load, solution)
+                / parts.get(part).loads().get(load).rated().volts();
+    }
+}

@@ -1,0 +1,2 @@
+/** The bench: a sheet under voltage in time, what is done to it, what it does, and the story of why. */
+package parable.bench;

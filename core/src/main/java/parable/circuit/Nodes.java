@@ -1,0 +1,165 @@
+package parable.circuit;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * The nodes of a sheet with their wire numbers. A rail has the number the sheet gives it and a named point its name; all
+ * others get the lowest free numbers, ladder first, left to right and top to bottom, then the power circuit.
+ *
+ * <p>The order of the nodes is that of this numbering: rails, then ladder, then power circuit, each as first met.
+ */
+public final class Nodes {
+
+    private final List<Node> all;
+    private final Map<Object, Integer> indexByKey;
+    private final Map<String, Integer> indexByNumber;
+
+    private Nodes(List<Node> all, Map<Object, Integer> indexByKey) {
+        this.all = List.copyOf(all);
+        this.indexByKey = indexByKey;
+        this.indexByNumber = new HashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            indexByNumber.put(all.get(i).number(), i);
+        }
+    }
+
+    /** The nodes of this sheet; a sheet without rungs has only its rails. */
+    public static Nodes of(Sheet sheet) {
+        Joining joining = new Joining();
+        sheet.rails().forEach(rail -> joining.add(new RungItem.Point(rail.name(), true)));
+        Stream.concat(sheet.control().stream(), sheet.power().stream()).forEach(joining::add);
+        return joining.nodes(sheet.rails());
+    }
+
+    /** All nodes; the list cannot be changed. */
+    public List<Node> all() {
+        return all;
+    }
+
+    /** The position in {@link #all()} of the node that this terminal is on, empty if it is not wired. */
+    public Optional<Integer> indexOf(Terminal terminal) {
+        return Optional.ofNullable(indexByKey.get(terminal));
+    }
+
+    /** The position in {@link #all()} of the node of this wire number, empty if there is none. */
+    public Optional<Integer> indexOf(String number) {
+        return Optional.ofNullable(indexByNumber.get(number));
+    }
+
+    /**
+     * For each item boundary of a rung the position in {@link #all()} of the node there: the entry at i is the node
+     * after item i, the last item excepted. A rung of this sheet is required.
+     */
+    public List<Integer> along(Rung rung) {
+        List<Integer> found = new ArrayList<>();
+        for (int i = 0; i + 1 < rung.items().size(); i++) {
+            found.add(indexByKey.get(Joining.after(rung.items().get(i))));
+        }
+        return found;
+    }
+
+    /** Joins what the rungs write side by side; keys are terminals and points. */
+    private static final class Joining {
+        private final Map<Object, Object> parents = new LinkedHashMap<>();
+
+        void add(Object key) {
+            parents.putIfAbsent(key, key);
+        }
+
+        void add(Rung rung) {
+            List<RungItem> items = rung.items();
+            for (int i = 0; i + 1 < items.size(); i++) {
+                Object left = after(items.get(i));
+                Object right = before(items.get(i + 1));
+                add(left);
+                add(right);
+                join(left, right);
+            }
+        }
+
+        static Object after(RungItem item) {
+            return item instanceof RungItem.Passage passage ? passage.returnSide() : end(item);
+        }
+
+        static Object before(RungItem item) {
+            return item instanceof RungItem.Passage passage ? passage.lineSide() : end(item);
+        }
+
+        private static Object end(RungItem item) {
+            return item instanceof RungItem.Landing landing ? landing.terminal() : item;
+        }
+
+        private Object root(Object key) {
+            Object at = key;
+            while (!parents.get(at).equals(at)) {
+                at = parents.get(at);
+            }
+            return at;
+        }
+
+        private void join(Object one, Object other) {
+            Object first = root(one);
+            Object second = root(other);
+            if (!first.equals(second)) {
+                parents.put(second, first);
+            }
+        }
+
+        Nodes nodes(List<Rail> rails) {
+            Map<Object, List<Object>> members = new LinkedHashMap<>();
+            parents.keySet().forEach(key -> members.computeIfAbsent(root(key), any -> new ArrayList<>())
+                    .add(key));
+            Set<String> taken = new HashSet<>();
+            rails.forEach(rail -> taken.add(rail.number()));
+            parents.keySet().stream()
+                    .filter(key -> key instanceof RungItem.Point point && !point.rail())
+                    .forEach(key -> taken.add(((RungItem.Point) key).name()));
+            List<Node> nodes = new ArrayList<>();
+            Map<Object, Integer> index = new HashMap<>();
+            for (List<Object> keys : members.values()) {
+                keys.forEach(key -> index.put(key, nodes.size()));
+                nodes.add(node(keys, rails, taken));
+            }
+            return new Nodes(nodes, index);
+        }
+
+        private static Node node(List<Object> keys, List<Rail> rails, Set<String> taken) {
+            List<String> names = new ArrayList<>();
+            List<Terminal> terminals = new ArrayList<>();
+            Optional<String> number = Optional.empty();
+            for (Object key : keys) {
+                if (key instanceof Terminal terminal) {
+                    terminals.add(terminal);
+                } else if (key instanceof RungItem.Point point) {
+                    names.add(point.name());
+                    number = number.or(() -> Optional.of(numberOf(point, rails)));
+                }
+            }
+            return new Node(number.orElseGet(() -> lowestFree(taken)), names, terminals);
+        }
+
+        private static String numberOf(RungItem.Point point, List<Rail> rails) {
+            return rails.stream()
+                    .filter(rail -> point.rail() && rail.name().equals(point.name()))
+                    .map(Rail::number)
+                    .findFirst()
+                    .orElse(point.name());
+        }
+
+        private static String lowestFree(Set<String> taken) {
+            int number = 1;
+            while (!taken.add(Integer.toString(number))) {
+                number++;
+            }
+            return Integer.toString(number);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package parable.circuit;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * One line of a circuit: what stands between two points, in series. A branch is a rung of its own that begins and ends
+ * on the points of another. The circuit itself is the graph of nodes; rungs are how it is written down.
+ *
+ * @param items at least two; the first and the last are points or landings, and landings stand nowhere else
+ * @param remark what the electrician notes beside it; empty if nothing
+ */
+public record Rung(List<RungItem> items, String remark) {
+
+    /**
+     * Not modified: the list is copied.
+     *
+     * @throws IllegalArgumentException if the items do not make a rung
+     */
+    public Rung {
+        items = List.copyOf(items);
+        if (items.size() < 2) {
+            throw new IllegalArgumentException("a rung needs a beginning and an end, found " + items.size() + " items");
+        }
+        for (int i = 0; i < items.size(); i++) {
+            boolean end = i == 0 || i == items.size() - 1;
+            if (end && items.get(i) instanceof RungItem.Passage passage) {
+                throw new IllegalArgumentException("a rung cannot end in mid-air at " + passage.text());
+            }
+            if (!end && items.get(i) instanceof RungItem.Landing landing) {
+                throw new IllegalArgumentException(landing.text() + " can only begin or end a rung");
+            }
+        }
+    }
+
+    /** The terminals named on this rung, from the line side to the return side. */
+    public Stream<Terminal> terminals() {
+        return items.stream().flatMap(item -> {
+            if (item instanceof RungItem.Passage passage) {
+                return Stream.of(passage.lineSide(), passage.returnSide());
+            }
+            return item instanceof RungItem.Landing landing ? Stream.of(landing.terminal()) : Stream.of();
+        });
+    }
+
+    /** The points named on this rung, from the line side to the return side. */
+    public Stream<RungItem.Point> points() {
+        return items.stream().filter(RungItem.Point.class::isInstance).map(RungItem.Point.class::cast);
+    }
+
+    /** The rung in the compact notation, with its remark after a semicolon. */
+    public String text() {
+        String line = items.stream().map(RungItem::text).collect(Collectors.joining(" "));
+        return remark.isEmpty() ? line : line + " ; " + remark;
+    }
+}

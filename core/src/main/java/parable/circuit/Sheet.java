@@ -1,0 +1,53 @@
+package parable.circuit;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * One starter: its devices, its power circuit and its control circuit. Tags, rails and wire numbers are the sheet's own.
+ *
+ * @param name unique in the job, for example {@code Wash pump}
+ * @param duty what it is meant to do
+ * @param rails the uprights of the ladder, left one first
+ * @param devices in the order they are listed
+ * @param power the power circuit, one rung a pole, from the supply down
+ * @param control the ladder, one rung a line, top to bottom
+ * @param extras unknown fields
+ */
+public record Sheet(
+        String name,
+        Duty duty,
+        List<Rail> rails,
+        List<Device> devices,
+        List<Rung> power,
+        List<Rung> control,
+        Extras extras) {
+
+    /** Not modified: the lists are copied. */
+    public Sheet {
+        Objects.requireNonNull(name, "name");
+        Objects.requireNonNull(duty, "duty");
+        Objects.requireNonNull(extras, "extras");
+        rails = List.copyOf(rails);
+        devices = List.copyOf(devices);
+        power = List.copyOf(power);
+        control = List.copyOf(control);
+    }
+
+    /** The device of this tag, empty if the sheet has none. */
+    public Optional<Device> device(String tag) {
+        return devices.stream().filter(device -> device.tag().equals(tag)).findFirst();
+    }
+
+    /** Every rung, the power circuit's first. */
+    public Stream<Rung> rungs() {
+        return Stream.concat(power.stream(), control.stream());
+    }
+
+    /** This sheet with another ladder. */
+    public Sheet withControl(List<Rung> rungs) {
+        return new Sheet(name, duty, rails, devices, power, rungs, extras);
+    }
+}

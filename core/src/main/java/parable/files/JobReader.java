@@ -1,0 +1,178 @@
+package parable.files;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import parable.circuit.Device;
+import parable.circuit.Duty;
+import parable.circuit.Extras;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.circuit.Rail;
+import parable.circuit.Rung;
+import parable.circuit.RungNotation;
+import parable.circuit.RungSyntaxException;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.Catalogue;
+import parable.parts.PartException;
+import parable.parts.PartKind;
+
+/** Makes a job of the text of a file, or says by line and field why it is none. */
+final class JobReader {
+
+    /** The newest version of the format that this reads, and the one that is written. */
+    static final int VERSION = 1;
+
+    private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
+    private static final List<String> SHEET_FIELDS = List.of("name", "duty", "rails", "devices", "power", "rungs");
+    private static final List<String> DEVICE_FIELDS = List.of("tag", "kind", "label", "place");
+
+    private JobReader() {}
+
+    static Job read(String text) throws JobFormatException {
+        if (text.isBlank()) {
+            throw new JobFormatException(1, "", "an empty file", "a job");
+        }
+        Located root = JsonText.read(text);
+        checkVersion(root.required("version"));
+        List<Sheet> sheets = new ArrayList<>();
+        Set<String> names = new HashSet<>();
+        for (Located sheet : root.required("sheets").entries()) {
+            sheets.add(sheet(sheet));
+            if (!names.add(sheet.required("name").text())) {
+                throw sheet.required("name").refused("a name that no other sheet of the job has");
+            }
+        }
+        return new Job(root.required("name").text(), practice(root), sheets, extras(root, JOB_FIELDS));
+    }
+
+    private static void checkVersion(Located version) throws JobFormatException {
+        if (!version.value().isInt() || version.value().intValue() < 1) {
+            throw version.refused("a version number, 1 for the first");
+        }
+        if (version.value().intValue() > VERSION) {
+            throw version.refused(
+                    VERSION + " or lower; the file was written by a later Parable, open it with that one");
+        }
+    }
+
+    private static Practice practice(Located root) throws JobFormatException {
+        Optional<Located> written = root.field("practice");
+        if (written.isEmpty()) {
+            return Practice.IEC;
+        }
+        return Practice.ofWords(written.get().text()).orElseThrow(() -> written.get()
+                .refused(Stream.of(Practice.values()).map(Practice::words).collect(Collectors.joining(" or "))));
+    }
+
+    private static Sheet sheet(Located sheet) throws JobFormatException {
+        List<Rail> rails = new ArrayList<>();
+        Optional<Located> railFields = sheet.field("rails");
+        if (railFields.isPresent()) {
+            for (Map.Entry<String, Located> rail : railFields.get().fields()) {
+                rails.add(new Rail(rail.getKey(), rail.getValue().text()));
+            }
+        }
+        List<Device> devices = new ArrayList<>();
+        for (Located device : sheet.required("devices").entries()) {
+            devices.add(device(device));
+        }
+        RungNotation notation = new RungNotation(rails.stream().map(Rail::name).collect(Collectors.toSet()));
+        Optional<Located> power = sheet.field("power");
+        Sheet read = new Sheet(
+                sheet.required("name").text(),
+                duty(sheet),
+                rails,
+                devices,
+                power.isPresent() ? rungs(power.get(), notation) : List.of(),
+                rungs(sheet.required("rungs"), notation),
+                extras(sheet, SHEET_FIELDS));
+        checkParts(sheet, read);
+        return read;
+    }
+
+    private static Duty duty(Located sheet) throws JobFormatException {
+        Located written = sheet.required("duty");
+        return Duty.ofWords(written.text())
+                .orElseThrow(() -> written.refused(
+                        Stream.of(Duty.values()).map(Duty::words).collect(Collectors.joining(", ", "one of ", ""))));
+    }
+
+    private static Device device(Located device) throws JobFormatException {
+        Located kind = device.required("kind");
+        List<String> known = Catalogue.kind(kind.text()).map(PartKind::settings).orElse(List.of());
+        Map<String, String> settings = new LinkedHashMap<>();
+        for (Map.Entry<String, Located> field : device.fields()) {
+            if (known.contains(field.getKey())) {
+                settings.put(field.getKey(), field.getValue().text());
+            }
+        }
+        Located tag = device.required("tag");
+        if (!tag.text().matches("[A-Za-z0-9.]+")) {
+            throw tag.refused("a tag of letters, digits and dots, such as 'K1'");
+        }
+        return new Device(
+                tag.text(),
+                kind.text(),
+                optional(device, "label"),
+                optional(device, "place"),
+                settings,
+                extras(
+                        device,
+                        Stream.concat(DEVICE_FIELDS.stream(), known.stream()).toList()));
+    }
+
+    private static String optional(Located device, String name) throws JobFormatException {
+        Optional<Located> field = device.field(name);
+        return field.isPresent() ? field.get().text() : "";
+    }
+
+    private static List<Rung> rungs(Located list, RungNotation notation) throws JobFormatException {
+        List<Rung> rungs = new ArrayList<>();
+        for (Located line : list.entries()) {
+            try {
+                rungs.add(notation.read(line.text()));
+            } catch (RungSyntaxException broken) {
+                throw line.refused("'" + broken.found() + "' at column " + broken.column(), broken.expected());
+            }
+        }
+        return rungs;
+    }
+
+    /** Refuses a sheet with devices or terminals that do not exist, at the line where they are named. */
+    private static void checkParts(Located sheet, Sheet read) throws JobFormatException {
+        try {
+            Assembly.of(read);
+        } catch (PartException impossible) {
+            throw place(sheet, read, impossible.place()).refused("'" + impossible.found() + "'", impossible.expected());
+        }
+    }
+
+    private static Located place(Located sheet, Sheet read, PartException.Place place) throws JobFormatException {
+        if (place instanceof PartException.Place.DeviceField device) {
+            return sheet.required("devices").entries().get(device.index()).required(device.field());
+        }
+        int rung = ((PartException.Place.OnRung) place).index();
+        int powerRungs = read.power().size();
+        return rung < powerRungs
+                ? sheet.required("power").entries().get(rung)
+                : sheet.required("rungs").entries().get(rung - powerRungs);
+    }
+
+    private static Extras extras(Located object, List<String> known) throws JobFormatException {
+        Map<String, String> unknown = new LinkedHashMap<>();
+        for (Map.Entry<String, Located> field : object.fields()) {
+            if (!known.contains(field.getKey())) {
+                unknown.put(field.getKey(), field.getValue().value().toString());
+            }
+        }
+        return new Extras(unknown);
+    }
+}

@@ -1,0 +1,63 @@
+package parable.files;
+
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonPointer;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
+
+/** Reads JSON text into a tree whose every value knows its line. */
+final class JsonText {
+
+    private static final ObjectMapper MAPPER = JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
+
+    private JsonText() {}
+
+    static Located read(String text) throws JobFormatException {
+        try {
+            Map<String, Integer> lines = lines(text);
+            JsonNode tree = MAPPER.readTree(text);
+            return new Located(tree, "", lines);
+        } catch (JsonProcessingException broken) {
+            int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
+            throw new JobFormatException(line, "", "broken JSON: " + broken.getOriginalMessage(), "well-formed JSON");
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("reading from memory failed", impossible);
+        }
+    }
+
+    private static Map<String, Integer> lines(String text) throws IOException {
+        Map<String, Integer> lines = new HashMap<>();
+        try (JsonParser parser = MAPPER.createParser(text)) {
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                if (!token.isStructEnd() && token != JsonToken.FIELD_NAME) {
+                    lines.putIfAbsent(
+                            path(parser.getParsingContext().pathAsPointer()),
+                            parser.currentTokenLocation().getLineNr());
+                }
+            }
+        }
+        return lines;
+    }
+
+    private static String path(JsonPointer pointer) {
+        StringBuilder path = new StringBuilder();
+        for (JsonPointer at = pointer; !at.matches(); at = at.tail()) {
+            if (at.mayMatchElement()) {
+                path.append('[').append(at.getMatchingIndex()).append(']');
+            } else {
+                path.append(path.isEmpty() ? "" : ".").append(at.getMatchingProperty());
+            }
+        }
+        return path.toString();
+    }
+}

@@ -1,0 +1,25 @@
+package parable.network;
+
+/**
+ * One way from a node to another through a device. Two contacts in parallel are two branches.
+ *
+ * @param sort what it is
+ * @param part the position of its device among the parts of the assembly
+ * @param index its position among the contacts, sources or loads of that part
+ * @param from the node on its first terminal
+ * @param to the node on its second terminal
+ */
+public record Branch(Sort sort, int part, int index, int from, int to) {
+
+    /** What a branch is. */
+    public enum Sort {
+        CONTACT,
+        SOURCE,
+        LOAD
+    }
+
+    /** The node at the other end. */
+    int otherEnd(int node) {
+        return node == from ? to : from;
+    }
+}

@@ -1,0 +1,86 @@
+package parable.network;
+
+import java.util.List;
+import parable.parts.Load;
+import parable.parts.Part;
+import parable.parts.Source;
+
+/**
+ * The branches of a network as plain arrays for the solver. Voltages in V, admittances in S.
+ *
+ * @param contactFrom first node of each contact
+ * @param contactTo second node of each contact
+ * @param sourceFrom reference node of each source
+ * @param sourceTo live node of each source
+ * @param sourceValue for each source its real, imaginary and DC voltage
+ * @param grounded for each source whether its reference is bonded to earth
+ * @param loadFrom first node of each load
+ * @param loadTo second node of each load
+ * @param loadAdmittance for each load its AC conductance, its AC susceptance and its DC conductance
+ */
+record CompiledBranches(
+        int[] contactFrom,
+        int[] contactTo,
+        int[] sourceFrom,
+        int[] sourceTo,
+        double[][] sourceValue,
+        boolean[] grounded,
+        int[] loadFrom,
+        int[] loadTo,
+        double[][] loadAdmittance) {
+
+    static CompiledBranches of(Network network) {
+        List<Branch> contacts = sorted(network, Branch.Sort.CONTACT);
+        List<Branch> sources = sorted(network, Branch.Sort.SOURCE);
+        List<Branch> loads = sorted(network, Branch.Sort.LOAD);
+        List<Part> parts = network.assembly().parts();
+        List<Source> sourceParts = sources.stream()
+                .map(branch -> parts.get(branch.part()).sources().get(branch.index()))
+                .toList();
+        boolean[] grounded = new boolean[sources.size()];
+        for (int i = 0; i < grounded.length; i++) {
+            grounded[i] = sourceParts.get(i).grounded();
+        }
+        return new CompiledBranches(
+                from(contacts),
+                to(contacts),
+                from(sources),
+                to(sources),
+                sourceParts.stream().map(CompiledBranches::value).toArray(double[][]::new),
+                grounded,
+                from(loads),
+                to(loads),
+                loads.stream()
+                        .map(branch ->
+                                admittance(parts.get(branch.part()).loads().get(branch.index())))
+                        .toArray(double[][]::new));
+    }
+
+    private static List<Branch> sorted(Network network, Branch.Sort sort) {
+        return network.branches().stream()
+                .filter(branch -> branch.sort() == sort)
+                .toList();
+    }
+
+    private static int[] from(List<Branch> branches) {
+        return branches.stream().mapToInt(Branch::from).toArray();
+    }
+
+    private static int[] to(List<Branch> branches) {
+        return branches.stream().mapToInt(Branch::to).toArray();
+    }
+
+    private static double[] value(Source source) {
+        double volts = source.rated().volts();
+        double angle = Math.toRadians(source.degrees());
+        return switch (source.rated().kind()) {
+            case AC -> new double[] {volts * Math.cos(angle), volts * Math.sin(angle), 0};
+            case DC -> new double[] {0, 0, volts};
+        };
+    }
+
+    private static double[] admittance(Load load) {
+        double square = load.ohms() * load.ohms() + load.reactance() * load.reactance();
+        return new double[] {load.ohms() / square, -load.reactance() / square, 1 / load.ohms()};
+    }
+}

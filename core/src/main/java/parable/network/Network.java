@@ -1,0 +1,219 @@
+package parable.network;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import parable.circuit.Node;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Load;
+import parable.parts.Part;
+import parable.parts.Source;
+
+/**
+ * A sheet compiled to nodes and branches. Nodes that have a wire number come first, in the order of the sheet's {@link
+ * parable.circuit.Nodes}; then terminals that no wire lands on, then inner points, last of all earth.
+ *
+ * <p>Which contacts are closed and which sources are on is not part of it; {@link #solve} takes both.
+ */
+public final class Network {
+
+    private final Assembly assembly;
+    private final Map<Terminal, Integer> nodes = new HashMap<>();
+    private final List<Branch> branches;
+    private final int[] firstContact;
+    private final int[] firstSource;
+    private final int[] firstLoad;
+    private final int nodeCount;
+    private final int[][] branchesAt;
+    private final CompiledBranches compiled;
+
+    private Network(Assembly assembly) {
+        this.assembly = assembly;
+        List<Part> parts = assembly.parts();
+        numberNodes(parts);
+        nodeCount = assembly.nodes().all().size() + unwired(parts) + 1;
+        firstContact = new int[parts.size() + 1];
+        firstSource = new int[parts.size() + 1];
+        firstLoad = new int[parts.size() + 1];
+        List<Branch> found = new ArrayList<>();
+        for (int p = 0; p < parts.size(); p++) {
+            addBranches(p, parts.get(p), found);
+        }
+        found.sort(Comparator.comparing(Branch::sort));
+        branches = List.copyOf(found);
+        branchesAt = branchesByNode();
+        compiled = CompiledBranches.of(this);
+    }
+
+    /** Compiles an assembled sheet. */
+    public static Network of(Assembly assembly) {
+        return new Network(assembly);
+    }
+
+    private void numberNodes(List<Part> parts) {
+        List<Node> numbered = assembly.nodes().all();
+        for (int i = 0; i < numbered.size(); i++) {
+            for (Terminal terminal : numbered.get(i).terminals()) {
+                nodes.put(terminal, i);
+            }
+        }
+        int next = numbered.size();
+        for (Part part : parts) {
+            for (Terminal terminal : ends(part)) {
+                if (nodes.putIfAbsent(terminal, next) == null) {
+                    next++;
+                }
+            }
+        }
+    }
+
+    private int unwired(List<Part> parts) {
+        int numbered = assembly.nodes().all().size();
+        return (int) nodes.values().stream()
+                .filter(node -> node >= numbered)
+                .distinct()
+                .count();
+    }
+
+    private static List<Terminal> ends(Part part) {
+        List<Terminal> ends = new ArrayList<>();
+        part.terminals().forEach(marking -> ends.add(new Terminal(part.tag(), marking)));
+        part.loads().forEach(load -> ends.add(new Terminal(part.tag(), load.to())));
+        return ends;
+    }
+
+    private void addBranches(int p, Part part, List<Branch> found) {
+        firstContact[p + 1] = firstContact[p] + part.contacts().size();
+        firstSource[p + 1] = firstSource[p] + part.sources().size();
+        firstLoad[p + 1] = firstLoad[p] + part.loads().size();
+        for (int i = 0; i < part.contacts().size(); i++) {
+            Contact contact = part.contacts().get(i);
+            found.add(branch(Branch.Sort.CONTACT, p, i, part.tag(), contact.from(), contact.to()));
+        }
+        for (int i = 0; i < part.sources().size(); i++) {
+            Source source = part.sources().get(i);
+            found.add(branch(Branch.Sort.SOURCE, p, i, part.tag(), source.reference(), source.live()));
+        }
+        for (int i = 0; i < part.loads().size(); i++) {
+            Load load = part.loads().get(i);
+            found.add(branch(Branch.Sort.LOAD, p, i, part.tag(), load.from(), load.to()));
+        }
+    }
+
+    private Branch branch(Branch.Sort sort, int part, int index, String tag, String from, String to) {
+        return new Branch(sort, part, index, nodes.get(new Terminal(tag, from)), nodes.get(new Terminal(tag, to)));
+    }
+
+    private int[][] branchesByNode() {
+        List<List<Integer>> at = new ArrayList<>();
+        IntStream.range(0, nodeCount).forEach(node -> at.add(new ArrayList<>()));
+        for (int b = 0; b < branches.size(); b++) {
+            at.get(branches.get(b).from()).add(b);
+            at.get(branches.get(b).to()).add(b);
+        }
+        return at.stream()
+                .map(list -> list.stream().mapToInt(Integer::intValue).toArray())
+                .toArray(int[][]::new);
+    }
+
+    /** The sheet it was compiled from. */
+    public Assembly assembly() {
+        return assembly;
+    }
+
+    /** How many nodes there are, earth included. */
+    public int nodeCount() {
+        return nodeCount;
+    }
+
+    /** The node that is earth. */
+    int earth() {
+        return nodeCount - 1;
+    }
+
+    /** The node that a terminal is on; empty if the terminal does not exist. */
+    public Optional<Integer> node(Terminal terminal) {
+        return Optional.ofNullable(nodes.get(terminal));
+    }
+
+    /** The node of a wire number; empty if no wire has it. */
+    public Optional<Integer> node(String wireNumber) {
+        return assembly.nodes().indexOf(wireNumber);
+    }
+
+    /** What a node is called: its wire number, or its terminal where no wire lands. */
+    public String name(int node) {
+        List<Node> numbered = assembly.nodes().all();
+        if (node < numbered.size()) {
+            return numbered.get(node).number();
+        }
+        return nodes.entrySet().stream()
+                .filter(entry -> entry.getValue() == node)
+                .map(entry -> entry.getKey().toString())
+                .sorted()
+                .findFirst()
+                .orElse("earth");
+    }
+
+    /** All branches: contacts, then sources, then loads, each in the order of the parts. The list cannot be changed. */
+    public List<Branch> branches() {
+        return branches;
+    }
+
+    /** The positions in {@link #branches()} of the branches that end at a node. */
+    int[] branchesAt(int node) {
+        return branchesAt[node];
+    }
+
+    /** How many contacts there are in all. */
+    public int contactCount() {
+        return firstContact[firstContact.length - 1];
+    }
+
+    /** The number of a part's contact among all contacts. */
+    public int contact(int part, int index) {
+        return firstContact[part] + index;
+    }
+
+    /** How many sources there are in all. */
+    public int sourceCount() {
+        return firstSource[firstSource.length - 1];
+    }
+
+    /** The number of a part's source among all sources. */
+    public int source(int part, int index) {
+        return firstSource[part] + index;
+    }
+
+    /** How many loads there are in all. */
+    public int loadCount() {
+        return firstLoad[firstLoad.length - 1];
+    }
+
+    /** The number of a part's load among all loads. */
+    public int load(int part, int index) {
+        return firstLoad[part] + index;
+    }
+
+    /** The branch of a load, by its number among all loads. */
+    Branch loadBranch(int load) {
+        return branches.get(contactCount() + sourceCount() + load);
+    }
+
+    /**
+     * What every point carries while these contacts are closed and these sources are on. Neither set is modified.
+     *
+     * @param closed the numbers of the closed contacts
+     * @param on the numbers of the sources that give voltage
+     */
+    public Solution solve(BitSet closed, BitSet on) {
+        return Solver.solve(this, compiled, closed, on);
+    }
+}

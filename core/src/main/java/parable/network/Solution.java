@@ -1,0 +1,122 @@
+package parable.network;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import parable.network.Traversal.Verdict;
+
+/** What every point of a network carries in one position of its contacts and sources. It cannot be changed. */
+public final class Solution {
+
+    /** Below this, in V, nobody would call a point live. */
+    private static final double TOUCHABLE = 5;
+
+    private final Network network;
+    private final BitSet closed;
+    private final BitSet on;
+    private final double[][] potentials;
+    private final int[] groups;
+    private final boolean[] fed;
+    private final List<ShortCircuit> shorts;
+    private final BitSet shortedNodes = new BitSet();
+
+    Solution(
+            Network network,
+            BitSet closed,
+            BitSet on,
+            double[][] potentials,
+            int[] groups,
+            boolean[] fed,
+            List<Integer> shortedBranches) {
+        this.network = network;
+        this.closed = (BitSet) closed.clone();
+        this.on = (BitSet) on.clone();
+        this.potentials = potentials;
+        this.groups = groups;
+        this.fed = fed;
+        this.shorts = shortedBranches.stream().map(this::loopThrough).toList();
+        for (ShortCircuit found : shorts) {
+            found.loop().forEach(branch -> {
+                shortedNodes.set(branch.from());
+                shortedNodes.set(branch.to());
+            });
+        }
+    }
+
+    private ShortCircuit loopThrough(int closing) {
+        Branch last = network.branches().get(closing);
+        Traversal walk = Traversal.from(
+                last.from(),
+                network,
+                (branch, at, to) -> branch.equals(last) || !conducts(branch) ? Verdict.END_PATH : Verdict.CONTINUE);
+        List<Branch> loop = new ArrayList<>(List.of(last));
+        walk.pathTo(last.to()).ifPresent(loop::addAll);
+        return new ShortCircuit(loop);
+    }
+
+    /** Whether a branch joins its ends without a load: a closed contact, or a source that is on. */
+    public boolean conducts(Branch branch) {
+        return switch (branch.sort()) {
+            case CONTACT -> closed.get(network.contact(branch.part(), branch.index()));
+            case SOURCE -> on.get(network.source(branch.part(), branch.index()));
+            case LOAD -> false;
+        };
+    }
+
+    /** The network it was solved for. */
+    public Network network() {
+        return network;
+    }
+
+    /** The potential of a node against earth. On the way of a short circuit it means nothing. */
+    public Potential potential(int node) {
+        double[] potential = potentials[node];
+        return new Potential(potential[0], potential[1], potential[2]);
+    }
+
+    /** The voltage from one node to another. */
+    public Potential voltage(int from, int to) {
+        return potential(to).minus(potential(from));
+    }
+
+    /**
+     * The voltage across a load, 0 where the load hangs on a short circuit.
+     *
+     * @param load its number among all loads
+     */
+    public Potential loadVoltage(int load) {
+        Branch branch = network.loadBranch(load);
+        if (shortedNodes.get(branch.from()) || shortedNodes.get(branch.to())) {
+            return new Potential(0, 0, 0);
+        }
+        return voltage(branch.to(), branch.from());
+    }
+
+    /** Whether two nodes are joined through closed contacts and sources. */
+    public boolean joined(int one, int other) {
+        return groups[one] == groups[other];
+    }
+
+    /** What would be found at a node. */
+    public NodeState state(int node) {
+        if (shortedNodes.get(node)) {
+            return NodeState.SHORTED;
+        }
+        if (fed[groups[node]]) {
+            return isReturn(node) ? NodeState.RETURN : NodeState.LIVE;
+        }
+        return potential(node).rms() > TOUCHABLE ? NodeState.LIVE_THROUGH_LOAD : NodeState.DEAD;
+    }
+
+    private boolean isReturn(int node) {
+        return network.branches().stream()
+                .filter(branch -> branch.sort() == Branch.Sort.SOURCE && conducts(branch))
+                .filter(branch -> joined(branch.from(), node))
+                .anyMatch(branch -> voltage(branch.from(), node).rms() < TOUCHABLE);
+    }
+
+    /** The short circuits, empty if there is none. */
+    public List<ShortCircuit> shorts() {
+        return shorts;
+    }
+}

@@ -1,0 +1,144 @@
+package parable.parts;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import parable.circuit.Device;
+import parable.circuit.Nodes;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.parts.PartException.Place;
+
+/** A sheet whose devices are all fitted out and whose rungs only use terminals that those devices have. */
+public final class Assembly {
+
+    private final Sheet sheet;
+    private final List<Part> parts;
+    private final Map<String, Integer> indexByTag;
+    private final Nodes nodes;
+
+    private Assembly(Sheet sheet, List<Part> parts, Map<String, Integer> indexByTag) {
+        this.sheet = sheet;
+        this.parts = List.copyOf(parts);
+        this.indexByTag = indexByTag;
+        this.nodes = Nodes.of(sheet);
+    }
+
+    /**
+     * Fits out a sheet.
+     *
+     * @throws PartException at the first device with an unknown kind, a senseless setting or a tag that was used before,
+     *     or at the first terminal on a rung that its device does not have
+     */
+    public static Assembly of(Sheet sheet) throws PartException {
+        List<Part> parts = new ArrayList<>();
+        Map<String, Integer> indexByTag = new HashMap<>();
+        for (Device device : sheet.devices()) {
+            int index = parts.size();
+            if (indexByTag.put(device.tag(), index) != null) {
+                throw new PartException(
+                        new Place.DeviceField(index, "tag"),
+                        device.tag(),
+                        device.tag(),
+                        "a tag that no other device of the sheet has");
+            }
+            parts.add(fit(index, device));
+        }
+        Assembly assembly = new Assembly(sheet, parts, indexByTag);
+        List<Rung> rungs = sheet.rungs().toList();
+        for (int i = 0; i < rungs.size(); i++) {
+            assembly.check(new Place.OnRung(i), rungs.get(i));
+        }
+        return assembly;
+    }
+
+    private static Part fit(int index, Device device) throws PartException {
+        Optional<PartKind> kind = Catalogue.kind(device.kind());
+        if (kind.isEmpty()) {
+            throw new PartException(
+                    new Place.DeviceField(index, "kind"),
+                    device.tag(),
+                    device.kind(),
+                    Catalogue.kinds().stream().map(PartKind::id).collect(Collectors.joining(", ", "one of ", "")));
+        }
+        try {
+            return kind.get().fit(device);
+        } catch (SettingException senseless) {
+            throw new PartException(
+                    new Place.DeviceField(index, senseless.name), device.tag(), senseless.found, senseless.expected);
+        }
+    }
+
+    private void check(Place place, Rung rung) throws PartException {
+        for (Terminal terminal : rung.terminals().toList()) {
+            check(place, terminal);
+        }
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Passage passage) {
+                check(place, passage);
+            }
+        }
+    }
+
+    private void check(Place place, Terminal terminal) throws PartException {
+        Optional<Part> part = part(terminal.tag());
+        if (part.isEmpty()) {
+            throw new PartException(
+                    place,
+                    terminal.tag(),
+                    terminal.tag(),
+                    "a device that the sheet lists; it lists no " + terminal.tag());
+        }
+        Set<String> terminals = part.get().terminals();
+        if (!terminals.contains(terminal.marking())) {
+            throw new PartException(
+                    place,
+                    terminal.tag(),
+                    terminal.toString(),
+                    "a terminal that " + terminal.tag() + " has: " + String.join(", ", terminals));
+        }
+    }
+
+    private void check(Place place, RungItem.Passage passage) throws PartException {
+        Part part = parts.get(indexByTag.get(passage.tag()));
+        if (part.contactBetween(passage.from(), passage.to()).isEmpty()
+                && part.loadBetween(passage.from(), passage.to()).isEmpty()) {
+            throw new PartException(
+                    place,
+                    passage.tag(),
+                    passage.text(),
+                    "both ends of one contact or load of " + passage.tag() + ": " + String.join(", ", part.passages()));
+        }
+    }
+
+    /** The sheet that was fitted out. */
+    public Sheet sheet() {
+        return sheet;
+    }
+
+    /** The parts, in the order of the sheet's devices; the list cannot be changed. */
+    public List<Part> parts() {
+        return parts;
+    }
+
+    /** The part of this tag, empty if the sheet has none. */
+    public Optional<Part> part(String tag) {
+        return indexOf(tag).map(parts::get);
+    }
+
+    /** The position in {@link #parts()} of the part of this tag, empty if the sheet has none. */
+    public Optional<Integer> indexOf(String tag) {
+        return Optional.ofNullable(indexByTag.get(tag));
+    }
+
+    /** The sheet's nodes with their wire numbers. */
+    public Nodes nodes() {
+        return nodes;
+    }
+}

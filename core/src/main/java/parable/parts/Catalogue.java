@@ -1,0 +1,26 @@
+package parable.parts;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** All kinds of device there are. */
+public final class Catalogue {
+
+    private static final List<PartKind> KINDS = Stream.of(
+                    SupplyAndMotorKinds.all(), SwitchgearKinds.all(), OperatorKinds.all())
+            .flatMap(List::stream)
+            .toList();
+
+    private Catalogue() {}
+
+    /** All kinds, in the order an electrician would look for them: supply first, lamps last. */
+    public static List<PartKind> kinds() {
+        return KINDS;
+    }
+
+    /** The kind that job files call so, empty if there is none. */
+    public static Optional<PartKind> kind(String id) {
+        return KINDS.stream().filter(kind -> kind.id().equals(id)).findFirst();
+    }
+}

@@ -1,0 +1,55 @@
+package parable.parts;
+
+/**
+ * A contact of a device: two terminals that are joined in some of the device's positions.
+ *
+ * @param from the marking of one side
+ * @param to the marking of the other side
+ * @param closedIn bit n is set if it is closed in position n; position 0 is not actuated, as drawn
+ * @param pole true for a main pole, false for an auxiliary contact
+ */
+public record Contact(String from, String to, int closedIn, boolean pole) {
+
+    private static final int REST = 1;
+    private static final int MOVED = 2;
+
+    /** Open at rest. */
+    static Contact normallyOpen(String from, String to) {
+        return new Contact(from, to, MOVED, false);
+    }
+
+    /** Closed at rest. */
+    static Contact normallyClosed(String from, String to) {
+        return new Contact(from, to, REST, false);
+    }
+
+    /** A main pole, open at rest. */
+    static Contact mainPole(String from, String to) {
+        return new Contact(from, to, MOVED, true);
+    }
+
+    /** A main path that is always closed, such as the heater of an overload relay. */
+    static Contact throughPath(String from, String to) {
+        return new Contact(from, to, REST | MOVED, true);
+    }
+
+    /** Whether the contact is closed once the device has arrived in this position, 0 to 31. */
+    public boolean closedAt(int position) {
+        return (closedIn >> position & 1) == 1;
+    }
+
+    /** Whether it is closed at rest and open away from rest. */
+    public boolean isNormallyClosed() {
+        return closedIn == REST;
+    }
+
+    /** Whether it stays closed in every position. */
+    public boolean isThroughPath() {
+        return closedIn == (REST | MOVED);
+    }
+
+    /** The marking as it is said: {@code 13-14}. */
+    public String marking() {
+        return from + "-" + to;
+    }
+}

@@ -1,0 +1,25 @@
+package parable.parts;
+
+/** What an electrician takes a device for at a glance; it decides the symbol and where the device can be operated. */
+public enum Family {
+    SUPPLY("supply"),
+    BREAKER("circuit breaker"),
+    FUSE("fuse"),
+    CONTACTOR("contactor"),
+    OVERLOAD_RELAY("overload relay"),
+    PUSH_BUTTON("push button"),
+    EMERGENCY_STOP("E-stop"),
+    PILOT_LAMP("pilot lamp"),
+    MOTOR("motor");
+
+    private final String words;
+
+    Family(String words) {
+        this.words = words;
+    }
+
+    /** The word in a sentence: {@code contactor}. */
+    public String words() {
+        return words;
+    }
+}

@@ -1,0 +1,8 @@
+package parable.parts;
+
+/** What a load does with its voltage. */
+public enum LoadRole {
+    COIL,
+    LAMP,
+    WINDING
+}

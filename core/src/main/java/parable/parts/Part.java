@@ -1,0 +1,102 @@
+package parable.parts;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import parable.circuit.Device;
+
+/**
+ * A device of a sheet fitted out as its kind says: what it has inside and how it moves.
+ *
+ * @param device the device
+ * @param family what it is
+ * @param contacts its contacts and poles
+ * @param loads its coils, lamps and windings
+ * @param sources its sources of voltage
+ * @param bare terminals that have neither contact, load nor source, such as a protective earth
+ * @param drive what moves it
+ * @param travel how long its contacts take
+ * @param protection what makes it open by itself on too much current, empty if it never does
+ * @param initial the position it is in before anything is done to it: 0 for an open breaker, 1 for a sound fuse
+ */
+public record Part(
+        Device device,
+        Family family,
+        List<Contact> contacts,
+        List<Load> loads,
+        List<Source> sources,
+        List<String> bare,
+        Drive drive,
+        Travel travel,
+        Optional<Protection> protection,
+        int initial) {
+
+    /** The marking of the inner star point of a motor with three leads; no rung can name it. */
+    static final String STAR_POINT = "*";
+
+    /** Not modified: the lists are copied. */
+    public Part {
+        contacts = List.copyOf(contacts);
+        loads = List.copyOf(loads);
+        sources = List.copyOf(sources);
+        bare = List.copyOf(bare);
+    }
+
+    /** The device's tag. */
+    public String tag() {
+        return device.tag();
+    }
+
+    /** The markings of all terminals that a wire can land on, in the order they are listed on the device. */
+    public Set<String> terminals() {
+        Set<String> markings = new LinkedHashSet<>();
+        contacts.forEach(contact -> {
+            markings.add(contact.from());
+            markings.add(contact.to());
+        });
+        loads.forEach(load -> {
+            markings.add(load.from());
+            markings.add(load.to());
+        });
+        sources.forEach(source -> {
+            markings.add(source.live());
+            markings.add(source.reference());
+        });
+        markings.addAll(bare);
+        markings.remove(STAR_POINT);
+        return markings;
+    }
+
+    /** The position in {@link #contacts()} of the contact between these two terminals, either way round. */
+    public Optional<Integer> contactBetween(String one, String other) {
+        return IntStream.range(0, contacts.size())
+                .filter(i -> sides(contacts.get(i).from(), contacts.get(i).to(), one, other))
+                .boxed()
+                .findFirst();
+    }
+
+    /** The position in {@link #loads()} of the load between these two terminals, either way round. */
+    public Optional<Integer> loadBetween(String one, String other) {
+        return IntStream.range(0, loads.size())
+                .filter(i -> sides(loads.get(i).from(), loads.get(i).to(), one, other))
+                .boxed()
+                .findFirst();
+    }
+
+    /** Every pair of terminals that a rung can pass through, as it is marked. */
+    List<String> passages() {
+        return Stream.concat(
+                        contacts.stream().map(Contact::marking),
+                        loads.stream()
+                                .filter(load -> !load.to().equals(STAR_POINT))
+                                .map(load -> load.from() + "-" + load.to()))
+                .toList();
+    }
+
+    private static boolean sides(String from, String to, String one, String other) {
+        return from.equals(one) && to.equals(other) || from.equals(other) && to.equals(one);
+    }
+}

@@ -1,0 +1,52 @@
+package parable.parts;
+
+/** A sheet that cannot be fitted out. It carries the place, what was found there and what was expected. */
+public final class PartException extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    private final transient Place place;
+    private final String found;
+    private final String expected;
+
+    /** Where on the sheet the trouble is. */
+    public sealed interface Place {
+
+        /**
+         * A field of a device.
+         *
+         * @param index the device's position on the sheet
+         * @param field {@code tag}, {@code kind} or the name of a setting
+         */
+        record DeviceField(int index, String field) implements Place {}
+
+        /**
+         * Something on a rung.
+         *
+         * @param index the rung's position among all rungs of the sheet, the power circuit's first
+         */
+        record OnRung(int index) implements Place {}
+    }
+
+    PartException(Place place, String thing, String found, String expected) {
+        super(thing + ": found '" + found + "', expected " + expected);
+        this.place = place;
+        this.found = found;
+        this.expected = expected;
+    }
+
+    /** Where the trouble is. */
+    public Place place() {
+        return place;
+    }
+
+    /** What stands there. */
+    public String found() {
+        return found;
+    }
+
+    /** What would be right there. */
+    public String expected() {
+        return expected;
+    }
+}

@@ -1,0 +1,34 @@
+package parable.parts;
+
+import java.util.List;
+import parable.circuit.Device;
+
+/**
+ * A kind of device that a sheet can use.
+ *
+ * @param id how job files call it, for example {@code contactor}
+ * @param family what an electrician takes it for
+ * @param settings the names of what can be set on a device of this kind
+ * @param fitting makes the part of a device of this kind
+ */
+public record PartKind(String id, Family family, List<String> settings, Fitting fitting) {
+
+    /** Fits out one device. */
+    @FunctionalInterface
+    interface Fitting {
+        Part fit(PartBuilder part, Settings settings) throws SettingException;
+    }
+
+    public PartKind {
+        settings = List.copyOf(settings);
+    }
+
+    /**
+     * The part that this device is.
+     *
+     * @throws SettingException if one of its settings says nothing sensible
+     */
+    Part fit(Device device) throws SettingException {
+        return fitting.fit(new PartBuilder(device, family), new Settings(device));
+    }
+}

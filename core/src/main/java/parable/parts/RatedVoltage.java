@@ -1,0 +1,38 @@
+package parable.parts;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A rated voltage as it stands on a nameplate, for example {@code 230 V AC}.
+ *
+ * @param volts above 0; r.m.s. for AC
+ * @param kind AC or DC
+ */
+public record RatedVoltage(double volts, CurrentKind kind) {
+
+    private static final Pattern WRITTEN = Pattern.compile("(\\d+(?:\\.\\d+)?) ?V ?(AC|DC)");
+
+    public RatedVoltage {
+        if (!(volts > 0)) {
+            throw new IllegalArgumentException("a rated voltage is above 0 V, found " + volts);
+        }
+    }
+
+    /** The voltage that these words say, empty if they say none. */
+    static Optional<RatedVoltage> read(String words) {
+        Matcher written = WRITTEN.matcher(words);
+        return written.matches() && Double.parseDouble(written.group(1)) > 0
+                ? Optional.of(
+                        new RatedVoltage(Double.parseDouble(written.group(1)), CurrentKind.valueOf(written.group(2))))
+                : Optional.empty();
+    }
+
+    /** As on a nameplate: {@code 230 V AC}. */
+    @Override
+    public String toString() {
+        return String.format(Locale.ROOT, "%.4g", volts).replaceAll("\\.?0+$", "") + " V " + kind;
+    }
+}

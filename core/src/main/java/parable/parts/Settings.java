@@ -1,0 +1,100 @@
+package parable.parts;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import parable.circuit.Device;
+
+/** Reads the settings of one device; a setting that says nothing sensible is refused with the tag and its name. */
+final class Settings {
+
+    private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z]+)");
+
+    private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
+
+    private final Device device;
+
+    Settings(Device device) {
+        this.device = device;
+    }
+
+    /** A rated voltage such as {@code 24 V DC}. */
+    RatedVoltage voltage(String name, RatedVoltage byDefault) throws SettingException {
+        Optional<String> written = device.setting(name);
+        if (written.isEmpty()) {
+            return byDefault;
+        }
+        return RatedVoltage.read(written.get())
+                .orElseThrow(() -> refused(name, written.get(), "a voltage such as '230 V AC' or '24 V DC'"));
+    }
+
+    /** A number with this unit, from lowest to highest. */
+    double quantity(String name, String unit, double lowest, double highest, double byDefault) throws SettingException {
+        Optional<String> written = device.setting(name);
+        if (written.isEmpty()) {
+            return byDefault;
+        }
+        Matcher quantity = QUANTITY.matcher(written.get());
+        if (quantity.matches() && quantity.group(2).equals(unit)) {
+            double number = Double.parseDouble(quantity.group(1));
+            if (number >= lowest && number <= highest) {
+                return number;
+            }
+        }
+        throw refused(name, written.get(), "a number of " + unit + " from " + plain(lowest) + " to " + plain(highest));
+    }
+
+    /**
+     * Contacts such as {@code 13-14 21-22}, normally closed if their second digits are 1 and 2, normally open if 3 and 4
+     * (EN 50005); buttons may carry single digits.
+     */
+    List<Contact> contacts(String name, String byDefault) throws SettingException {
+        String written = device.setting(name).orElse(byDefault);
+        List<Contact> contacts = new ArrayList<>();
+        for (String marking :
+                written.isBlank() ? new String[0] : written.strip().split("[ ,]+")) {
+            contacts.add(
+                    contact(marking)
+                            .orElseThrow(
+                                    () -> refused(
+                                            name,
+                                            marking,
+                                            "contacts such as '13-14' (normally open) or '21-22' (normally closed), with spaces between")));
+        }
+        return contacts;
+    }
+
+    /** Checks a colour of an operator or lamp; IEC 60073 and NFPA 79 use these. */
+    void colour(String name) throws SettingException {
+        Optional<String> written = device.setting(name);
+        if (written.isPresent() && !COLOURS.contains(written.get())) {
+            throw refused(name, written.get(), "one of " + String.join(", ", COLOURS));
+        }
+    }
+
+    private static Optional<Contact> contact(String marking) {
+        String[] sides = marking.split("-", 2);
+        if (sides.length < 2 || !sides[0].matches("\\d{0,2}\\d") || !sides[1].matches("\\d{0,2}\\d")) {
+            return Optional.empty();
+        }
+        boolean samePosition =
+                sides[0].substring(0, sides[0].length() - 1).equals(sides[1].substring(0, sides[1].length() - 1));
+        String functions = sides[0].substring(sides[0].length() - 1) + sides[1].substring(sides[1].length() - 1);
+        if (samePosition && functions.equals("12")) {
+            return Optional.of(Contact.normallyClosed(sides[0], sides[1]));
+        }
+        return samePosition && functions.equals("34")
+                ? Optional.of(Contact.normallyOpen(sides[0], sides[1]))
+                : Optional.empty();
+    }
+
+    private SettingException refused(String name, String found, String expected) {
+        return new SettingException(name, found, expected);
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
+    }
+}

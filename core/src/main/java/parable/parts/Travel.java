@@ -1,0 +1,49 @@
+package parable.parts;
+
+/**
+ * How long a device's contacts take to follow when it is moved away from rest and back. Within one movement the contacts
+ * that break go before those that make, except where both times are zero.
+ *
+ * @param breakAway from the command to leave rest until the closed contacts have opened
+ * @param makeAway from the command to leave rest until the open contacts have closed
+ * @param breakBack from the command to return until the contacts closed away from rest have opened
+ * @param makeBack from the command to return until the contacts closed at rest have closed
+ */
+public record Travel(TimeRange breakAway, TimeRange makeAway, TimeRange breakBack, TimeRange makeBack) {
+
+    /** Everything in the same instant. */
+    public static final Travel AT_ONCE =
+            new Travel(TimeRange.AT_ONCE, TimeRange.AT_ONCE, TimeRange.AT_ONCE, TimeRange.AT_ONCE);
+
+    /** A contactor with an AC coil: NC opens 8 ms, NO and poles close 15 ms; NO opens 8 ms, NC closes 14 ms. */
+    static final Travel CONTACTOR = new Travel(
+            TimeRange.millis(5, 8, 20),
+            TimeRange.millis(10, 15, 35),
+            TimeRange.millis(4, 8, 15),
+            TimeRange.millis(6, 14, 25));
+
+    /** A push button: the NC block breaks at once, then both are open for 5 ms of travel, then the NO block makes. */
+    static final Travel BUTTON =
+            new Travel(TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30), TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30));
+
+    /** A spring mechanism that was released: trip of an overload relay, a breaker's toggle. */
+    static final Travel SNAP = new Travel(
+            TimeRange.millis(1, 2, 5),
+            TimeRange.millis(1, 4, 10),
+            TimeRange.millis(1, 2, 5),
+            TimeRange.millis(1, 4, 10));
+
+    /** A fuse link melting in a short circuit; put in and pulled by hand it takes no time that matters. */
+    static final Travel FUSE_LINK =
+            new Travel(TimeRange.AT_ONCE, TimeRange.AT_ONCE, TimeRange.millis(1, 5, 10), TimeRange.AT_ONCE);
+
+    /** The time until contacts that must open do so: away from rest or back to it. */
+    public TimeRange toBreak(boolean away) {
+        return away ? breakAway : breakBack;
+    }
+
+    /** The time until contacts that must close do so: away from rest or back to it. */
+    public TimeRange toMake(boolean away) {
+        return away ? makeAway : makeBack;
+    }
+}

@@ -1,0 +1,78 @@
+package parable.scenario;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import parable.bench.Action;
+import parable.parts.Assembly;
+import parable.parts.Verb;
+
+/**
+ * A script. The grammar is documented in {@code docs/scenarios.md}.
+ *
+ * @param steps in the order of the script, which is the order of time
+ */
+public record Scenario(List<Step> steps) {
+
+    /** Not modified: the list is copied. */
+    public Scenario {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * Reads a script; one without any step is a scenario in which nothing happens.
+     *
+     * @throws ScenarioException at the first line that says nothing sensible or goes back in time
+     */
+    public static Scenario read(String text) throws ScenarioException {
+        List<Step> steps = new ArrayList<>();
+        String[] lines = text.split("\\R", -1);
+        long latest = 0;
+        for (int i = 0; i < lines.length; i++) {
+            ScriptLine line = new ScriptLine(i + 1, lines[i]);
+            if (line.isEmpty()) {
+                continue;
+            }
+            long time = line.time();
+            if (time < latest) {
+                throw new ScenarioException(
+                        i + 1, "the time goes back from " + latest / 1000.0 + " ms to " + time / 1000.0 + " ms");
+            }
+            latest = time;
+            steps.addAll(steps(line, time));
+        }
+        return new Scenario(steps);
+    }
+
+    private static List<Step> steps(ScriptLine line, long time) throws ScenarioException {
+        String word = line.word("an action such as 'press S1', or 'expect'");
+        if (!word.equals("expect")) {
+            Verb verb = Verb.ofWord(word).orElseThrow(() -> line.refused(word, "an action or 'expect'"));
+            String tag = line.word("the tag of a device");
+            line.end();
+            return List.of(new Step.Do(line.number(), time, new Action(verb, tag)));
+        }
+        List<Step> steps = new ArrayList<>();
+        do {
+            steps.add(new Step.Expect(line.number(), time, line.expectation()));
+        } while (line.comma());
+        line.end();
+        return steps;
+    }
+
+    /**
+     * Refuses a sheet that this script cannot be played on, before anything is done.
+     *
+     * @throws ScenarioException at the first expectation that makes no sense there
+     */
+    void check(Assembly assembly) throws ScenarioException {
+        for (Step step : steps) {
+            if (step instanceof Step.Expect expect) {
+                Optional<String> nonsense = expect.expectation().nonsenseOn(assembly);
+                if (nonsense.isPresent()) {
+                    throw new ScenarioException(step.line(), nonsense.get());
+                }
+            }
+        }
+    }
+}
