@@ -59,7 +59,7 @@ public final class Bench {
 
     /** The present instant. */
     public Moment moment() {
-        return new Moment(rig, state.copy(), solution, state.time);
+        return momentAt(state.time);
     }
 
     /**

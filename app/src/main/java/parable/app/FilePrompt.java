@@ -1,0 +1,14 @@
+package parable.app;
+
+import java.nio.file.Path;
+import java.util.Optional;
+
+/** Asks the user for a file. */
+public interface FilePrompt {
+
+    /** A file to open, empty if the user thinks better of it. */
+    Optional<Path> toOpen();
+
+    /** A file to save to, empty if the user thinks better of it. */
+    Optional<Path> toSave(String suggestedName);
+}

@@ -1,0 +1,168 @@
+package parable.app;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.run.RunModel;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.scenario.Scenario;
+import parable.scenario.ScenarioException;
+
+/** The top of the window: the job, its sheets, its recipes, its file; and what there is to tell about them. */
+final class Header extends VBox {
+
+    private final JobModel jobs;
+    private final FilePrompt prompt;
+    private final Consumer<String> chooseSheet;
+    private final Consumer<Scenario> play;
+    private final Label job = new Label();
+    private final HBox sheets = new HBox();
+    private final MenuButton recipes = new MenuButton("Play a recipe");
+    private final Label notice = new Label();
+    private final HBox noticeBar;
+
+    Header(JobModel jobs, FilePrompt prompt, Consumer<String> chooseSheet, Consumer<Scenario> play) {
+        this.jobs = jobs;
+        this.prompt = prompt;
+        this.chooseSheet = chooseSheet;
+        this.play = play;
+        job.getStyleClass().add("job-name");
+        sheets.getStyleClass().add("sheets");
+        recipes.setId("recipes");
+        recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox line = new HBox(
+                12,
+                job,
+                sheets,
+                gap,
+                recipes,
+                button("open", "Open…", "Ctrl+O", this::open),
+                button("save", "Save", "Ctrl+S", this::save),
+                button("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
+        line.getStyleClass().add("header");
+        line.setAlignment(Pos.CENTER_LEFT);
+        notice.setId("notice");
+        notice.setWrapText(true);
+        HBox.setHgrow(notice, Priority.ALWAYS);
+        notice.setMaxWidth(Double.MAX_VALUE);
+        noticeBar = new HBox(12, notice, button("notice-done", "OK", "Puts this message away", this::putNoticeAway));
+        noticeBar.getStyleClass().add("notice-bar");
+        noticeBar.setAlignment(Pos.CENTER_LEFT);
+        noticeBar.managedProperty().bind(noticeBar.visibleProperty());
+        getChildren().addAll(line, noticeBar);
+        jobs.messageProperty().addListener((any, before, message) -> tell(message));
+        tell(jobs.messageProperty().get());
+    }
+
+    private static Button button(String id, String words, String hint, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.setTooltip(new Tooltip(hint));
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    /** Shows the open job. */
+    void showJob() {
+        Job open = jobs.jobProperty().get();
+        job.setText(open.name());
+        sheets.getChildren().clear();
+        for (Sheet sheet : open.sheets()) {
+            ToggleButton tab = new ToggleButton(sheet.name());
+            tab.setOnAction(event -> chooseSheet.accept(sheet.name()));
+            sheets.getChildren().add(tab);
+        }
+    }
+
+    /** Shows which sheet runs, and its recipes. */
+    void showSheet(String name, RunModel run) {
+        sheets.getChildren().forEach(tab -> ((ToggleButton) tab)
+                .setSelected(((ToggleButton) tab).getText().equals(name)));
+        run.noticeProperty().addListener((any, before, words) -> tell(words));
+        recipes.getItems().clear();
+        for (Path script : scripts(name)) {
+            MenuItem item = new MenuItem(Recipes.title(script));
+            item.setOnAction(event -> playScript(script));
+            recipes.getItems().add(item);
+        }
+        recipes.setDisable(recipes.getItems().isEmpty());
+    }
+
+    private List<Path> scripts(String sheet) {
+        Optional<Path> origin = jobs.origin();
+        try {
+            return origin.isPresent() ? Recipes.of(origin.get(), sheet) : List.of();
+        } catch (IOException unreadable) {
+            tell("The recipes beside this job cannot be read: " + unreadable.getMessage());
+            return List.of();
+        }
+    }
+
+    private void playScript(Path script) {
+        try {
+            play.accept(Scenario.read(Files.readString(script)));
+        } catch (ScenarioException nonsense) {
+            tell("The recipe " + script.getFileName() + " cannot be played: " + nonsense.getMessage() + ".");
+        } catch (IOException unreadable) {
+            tell("The recipe " + script.getFileName() + " cannot be read: " + unreadable.getMessage() + ".");
+        }
+    }
+
+    private void tell(String words) {
+        notice.setText(words);
+        noticeBar.setVisible(!words.isEmpty());
+    }
+
+    private void putNoticeAway() {
+        jobs.acknowledge();
+        tell("");
+    }
+
+    void open() {
+        prompt.toOpen().ifPresent(jobs::open);
+    }
+
+    void save() {
+        jobs.file().ifPresentOrElse(jobs::save, this::saveAs);
+    }
+
+    void saveAs() {
+        String name = jobs.jobProperty()
+                        .get()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replace(' ', '-')
+                + JobFile.ENDING;
+        prompt.toSave(name).ifPresent(jobs::save);
+    }
+
+    void key(KeyEvent event) {
+        if (event.getCode() == KeyCode.O) {
+            open();
+        } else if (event.getCode() == KeyCode.S && event.isShiftDown()) {
+            saveAs();
+        } else if (event.getCode() == KeyCode.S) {
+            save();
+        }
+    }
+}

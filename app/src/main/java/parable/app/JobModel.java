@@ -1,0 +1,98 @@
+package parable.app;
+
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import parable.circuit.Job;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+
+/** The open job and its file. What fails leaves the open job as it is and says why. */
+public final class JobModel {
+
+    private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+    private Optional<Path> file = Optional.empty();
+    private Optional<Path> origin = Optional.empty();
+
+    /**
+     * A job that has no file of its own yet.
+     *
+     * @param origin the file it was copied from, beside which its recipes lie; empty if there is none
+     */
+    public JobModel(Job job, Optional<Path> origin) {
+        this.job.set(job);
+        this.origin = origin;
+    }
+
+    /** The open job. */
+    public ReadOnlyObjectProperty<Job> jobProperty() {
+        return job.getReadOnlyProperty();
+    }
+
+    /** What to tell the user about the last opening or saving. */
+    public ReadOnlyStringProperty messageProperty() {
+        return message.getReadOnlyProperty();
+    }
+
+    /** The file the job is saved to, empty if it has none yet. */
+    public Optional<Path> file() {
+        return file;
+    }
+
+    /** The file the job came from, saved or not. */
+    public Optional<Path> origin() {
+        return file.or(() -> origin);
+    }
+
+    /** Puts the message away. */
+    public void acknowledge() {
+        message.set("");
+    }
+
+    /** Opens a job; returns whether it did. */
+    public boolean open(Path from) {
+        try {
+            Job opened = JobFile.open(from);
+            file = Optional.of(from);
+            origin = Optional.empty();
+            job.set(opened);
+            message.set("");
+            return true;
+        } catch (JobFormatException notAJob) {
+            message.set("Cannot open " + from.getFileName() + ": " + notAJob.getMessage() + ".");
+        } catch (IOException unreadable) {
+            message.set("Cannot read " + from + ": " + reason(unreadable) + ".");
+        }
+        return false;
+    }
+
+    /** Saves the job to a file, which is its own from then on; returns whether it did. */
+    public boolean save(Path to) {
+        try {
+            JobFile.save(job.get(), to);
+            file = Optional.of(to);
+            message.set("Saved as " + to.getFileName() + ".");
+            return true;
+        } catch (IOException unwritable) {
+            message.set("Cannot save to " + to + ": " + reason(unwritable) + ". The file there is as it was.");
+            return false;
+        }
+    }
+
+    private static String reason(IOException failure) {
+        if (failure instanceof NoSuchFileException) {
+            return "there is no such file or folder";
+        }
+        if (failure instanceof AccessDeniedException) {
+            return "you have no permission there";
+        }
+        return String.valueOf(failure.getMessage());
+    }
+}

@@ -1,0 +1,43 @@
+package parable.app;
+
+import atlantafx.base.theme.PrimerLight;
+import java.util.function.Consumer;
+import javafx.application.Application;
+import javafx.stage.Stage;
+
+/** Starts the window. */
+public final class ParableApp extends Application {
+
+    private static JobModel jobs;
+    private static Consumer<MainWindow> whenShown = window -> {};
+
+    /**
+     * Opens the window and returns when it is closed.
+     *
+     * @param toShow the job to show
+     * @param afterwards called on the interface thread once the window is up
+     */
+    public static void show(JobModel toShow, Consumer<MainWindow> afterwards) {
+        jobs = toShow;
+        whenShown = afterwards;
+        launch(ParableApp.class);
+    }
+
+    @Override
+    public void start(Stage stage) {
+        prepare();
+        MainWindow window = new MainWindow(jobs, new SystemFilePrompt(stage));
+        stage.setTitle("Parable");
+        stage.setMinWidth(1000);
+        stage.setMinHeight(640);
+        stage.setScene(window.scene());
+        stage.show();
+        whenShown.accept(window);
+    }
+
+    /** Fonts and theme, for everything that shows a window. */
+    public static void prepare() {
+        Typeface.load();
+        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    }
+}

@@ -1,0 +1,40 @@
+package parable.app;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+import parable.files.JobFile;
+
+/** Asks with the file chooser of the system. */
+final class SystemFilePrompt implements FilePrompt {
+
+    private final Window owner;
+
+    SystemFilePrompt(Window owner) {
+        this.owner = owner;
+    }
+
+    @Override
+    public Optional<Path> toOpen() {
+        return Optional.ofNullable(chooser("Open a job").showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> toSave(String suggestedName) {
+        FileChooser chooser = chooser("Save the job as");
+        chooser.setInitialFileName(suggestedName);
+        return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    private static FileChooser chooser(String title) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(title);
+        chooser.getExtensionFilters()
+                .setAll(
+                        new FileChooser.ExtensionFilter("Jobs (*" + JobFile.ENDING + ")", "*" + JobFile.ENDING),
+                        new FileChooser.ExtensionFilter("All files", "*.*"));
+        return chooser;
+    }
+}

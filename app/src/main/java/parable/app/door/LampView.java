@@ -1,0 +1,63 @@
+package parable.app.door;
+
+import javafx.scene.Group;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.parts.Part;
+
+/** A pilot lamp on the door: rays and the word tell that it is lit, not only its brightness. */
+final class LampView extends VBox {
+
+    private static final double RADIUS = 15;
+
+    private final Part part;
+    private final Circle lens = new Circle(RADIUS);
+    private final Group rays = new Group();
+    private final Label word = new Label();
+
+    LampView(Part part) {
+        this.part = part;
+        setId("door-" + part.tag());
+        getStyleClass().addAll("door-device", "lamp");
+        Circle bezel = new Circle(RADIUS + 4);
+        bezel.getStyleClass().add("bezel");
+        for (int i = 0; i < 12; i++) {
+            double angle = Math.PI * i / 6;
+            Line ray = new Line(
+                    (RADIUS + 7) * Math.cos(angle),
+                    (RADIUS + 7) * Math.sin(angle),
+                    (RADIUS + 13) * Math.cos(angle),
+                    (RADIUS + 13) * Math.sin(angle));
+            ray.getStyleClass().add("ray");
+            rays.getChildren().add(ray);
+        }
+        Circle room = new Circle(RADIUS + 14, Color.TRANSPARENT);
+        word.getStyleClass().add("condition");
+        Label legend = new Label(part.device().title());
+        legend.getStyleClass().add("legend");
+        Label tag = new Label(part.tag());
+        tag.getStyleClass().add("tag");
+        getChildren().addAll(legend, new Group(room, bezel, lens, rays), tag, word);
+    }
+
+    void show(Moment moment) {
+        Condition condition = moment.condition(part.tag());
+        Color colour = Colours.paint(part.device().setting("colour").orElse("white"));
+        boolean lit = condition == Condition.LIT;
+        lens.setFill(
+                switch (condition) {
+                    case LIT -> colour.deriveColor(0, 1, 1.25, 1);
+                    case DIM -> colour.deriveColor(0, 0.8, 0.7, 1);
+                    default -> colour.deriveColor(0, 0.45, 0.42, 1);
+                });
+        rays.setVisible(lit);
+        word.setText(condition.word());
+        word.pseudoClassStateChanged(Door.ON, lit);
+        setAccessibleText(part.device().title() + " " + part.tag() + ": " + condition.word());
+    }
+}

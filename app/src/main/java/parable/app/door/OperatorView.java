@@ -1,0 +1,89 @@
+package parable.app.door;
+
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
+import parable.app.run.Handle;
+import parable.bench.Moment;
+import parable.parts.Family;
+
+/** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
+final class OperatorView extends VBox {
+
+    private static final double RADIUS = 20;
+
+    private final Handle handle;
+    private final Circle cap;
+    private final Circle shadow;
+    private final Label word = new Label();
+    private final ToggleButton latch = new ToggleButton("hold");
+
+    OperatorView(Handle handle, KeyCode key) {
+        this.handle = handle;
+        boolean mushroom = handle.part().family() == Family.EMERGENCY_STOP;
+        String tag = handle.part().tag();
+        setId("door-" + tag);
+        getStyleClass().addAll("door-device", "operator");
+        setAccessibleRole(AccessibleRole.BUTTON);
+        Color paint = Colours.paint(
+                mushroom ? "red" : handle.part().device().setting("colour").orElse("black"));
+        cap = new Circle(mushroom ? RADIUS + 3 : RADIUS, paint);
+        cap.getStyleClass().add("cap");
+        shadow = new Circle(cap.getRadius() + 5);
+        shadow.getStyleClass().add(mushroom ? "safety-ring" : "bezel");
+        Group actuator = new Group(new Circle(RADIUS + 9, Color.TRANSPARENT), shadow, cap);
+        actuator.setId("actuator-" + tag);
+        actuator.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
+            if (event.getButton() == MouseButton.PRIMARY) {
+                handle.grip(this);
+            }
+        });
+        actuator.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
+        Label legend = new Label(handle.part().device().title());
+        legend.getStyleClass().add("legend");
+        Label tagLabel = new Label(tag);
+        tagLabel.getStyleClass().add("tag");
+        Label keyLabel = new Label(key.getName());
+        keyLabel.getStyleClass().add("key");
+        HBox names = new HBox(6, tagLabel, keyLabel);
+        names.setAlignment(Pos.CENTER);
+        word.getStyleClass().add("condition");
+        getChildren().addAll(legend, actuator, names, word);
+        if (handle.springsBack()) {
+            addLatch(key);
+        }
+    }
+
+    private void addLatch(KeyCode key) {
+        latch.setId("latch-" + handle.part().tag());
+        latch.getStyleClass().add("latch");
+        latch.setFocusTraversable(true);
+        latch.setAccessibleText("Hold " + handle.part().tag() + " down, or Shift and " + key.getName());
+        latch.setOnAction(event -> handle.toggleLatch());
+        handle.latchedProperty().addListener((any, before, latched) -> latch.setSelected(latched));
+        getChildren().add(latch);
+    }
+
+    Handle handle() {
+        return handle;
+    }
+
+    void show(Moment moment) {
+        boolean actuated = moment.actuated(handle.part().tag());
+        cap.setScaleX(actuated ? 0.8 : 1);
+        cap.setScaleY(actuated ? 0.8 : 1);
+        String condition = moment.condition(handle.part().tag()).word();
+        word.setText(handle.latchedProperty().get() ? condition + ", held" : actuated ? condition : "");
+        word.pseudoClassStateChanged(Door.ON, actuated);
+        setAccessibleText(handle.part().device().title() + " " + handle.part().tag() + ": " + condition);
+    }
+}

@@ -1,0 +1,2 @@
+/** The window: starting it, its overall arrangement, opening and saving. */
+package parable.app;

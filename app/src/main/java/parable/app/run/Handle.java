@@ -1,0 +1,103 @@
+package parable.app.run;
+
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import parable.bench.Action;
+import parable.bench.Moment;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/**
+ * The user's grip on one device. What springs back when let go is held by one or several hands at once (mouse, key) or
+ * latched down to free them; everything else goes to its other position at each touch.
+ */
+public final class Handle {
+
+    private final RunModel run;
+    private final Part part;
+    private final Set<Object> hands = new HashSet<>();
+    private final ReadOnlyBooleanWrapper latched = new ReadOnlyBooleanWrapper();
+
+    /** A grip on a part that can be moved by hand. */
+    public Handle(RunModel run, Part part) {
+        this.run = run;
+        this.part = part;
+        run.timelineProperty().addListener((any, before, after) -> takeOver());
+    }
+
+    /** The hands of another timeline are gone; what was held there stays held, so that it can be let go. */
+    private void takeOver() {
+        hands.clear();
+        latched.set(springsBack() && run.shownProperty().get().actuated(part.tag()));
+    }
+
+    /** Whether a part can be moved by hand at all. */
+    public static boolean fits(Part part) {
+        return !part.drive().verbs().isEmpty();
+    }
+
+    /** The part that is gripped. */
+    public Part part() {
+        return part;
+    }
+
+    /** Whether it springs back when let go. */
+    public boolean springsBack() {
+        return part.drive().verbs().containsKey(Verb.PRESS);
+    }
+
+    /** What a touch does at this instant. */
+    public Verb next(Moment moment) {
+        int target = moment.actuated(part.tag()) ? 0 : 1;
+        return part.drive().verbs().entrySet().stream()
+                .filter(verb -> verb.getValue() == target)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException(part.tag() + " has no way out of its position"));
+    }
+
+    /** Whether it is held down without a hand. */
+    public ReadOnlyBooleanProperty latchedProperty() {
+        return latched.getReadOnlyProperty();
+    }
+
+    /**
+     * A hand takes hold.
+     *
+     * @param hand which hand; taking hold twice with the same one counts once
+     */
+    public void grip(Object hand) {
+        if (!springsBack()) {
+            if (hands.add(hand)) {
+                run.act(new Action(next(run.shownProperty().get()), part.tag()));
+            }
+        } else if (hands.add(hand)) {
+            latched.set(false);
+            run.act(new Action(Verb.PRESS, part.tag()));
+        }
+    }
+
+    /** A hand lets go. */
+    public void letGo(Object hand) {
+        if (hands.remove(hand) && springsBack() && hands.isEmpty() && !latched.get()) {
+            run.act(new Action(Verb.RELEASE, part.tag()));
+        }
+    }
+
+    /** All hands let go; what is latched stays down. */
+    public void letGoAll() {
+        Set.copyOf(hands).forEach(this::letGo);
+    }
+
+    /** Holds it down without a hand, or frees it. */
+    public void toggleLatch() {
+        if (springsBack()) {
+            latched.set(!latched.get());
+            boolean down = latched.get() || !hands.isEmpty();
+            run.act(new Action(down ? Verb.PRESS : Verb.RELEASE, part.tag()));
+        }
+    }
+}

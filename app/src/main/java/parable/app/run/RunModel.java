@@ -1,0 +1,254 @@
+package parable.app.run;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Moment;
+import parable.bench.StoryLine;
+import parable.parts.Assembly;
+import parable.scenario.Player;
+import parable.scenario.Scenario;
+import parable.scenario.ScenarioException;
+
+/**
+ * A sheet that is under voltage, and the instant of it that is looked at. Usually that is the present. Looking back
+ * changes nothing; to do something while looking back goes on from there and forgets what came after.
+ */
+public final class RunModel {
+
+    private final Assembly assembly;
+    private final ReadOnlyObjectWrapper<Moment> shown = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyLongWrapper shownTime = new ReadOnlyLongWrapper();
+    private final ReadOnlyLongWrapper now = new ReadOnlyLongWrapper();
+    private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper(true);
+    private final ReadOnlyIntegerWrapper timeline = new ReadOnlyIntegerWrapper();
+    private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
+    private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.REAL_TIME);
+    private final ObservableList<StoryLine> story = FXCollections.observableArrayList();
+    private Bench bench;
+    private Optional<Player> player = Optional.empty();
+    private double carriedMicros;
+
+    /** A sheet at rest with time running. */
+    public RunModel(Assembly assembly) {
+        this.assembly = assembly;
+        this.bench = Bench.of(assembly);
+        refresh(0);
+    }
+
+    /** The sheet that runs. */
+    public Assembly assembly() {
+        return assembly;
+    }
+
+    /** The instant that is looked at; it stays the same object as long as nothing changes. */
+    public ReadOnlyObjectProperty<Moment> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** The time that is looked at, in microseconds. */
+    public ReadOnlyLongProperty shownTimeProperty() {
+        return shownTime.getReadOnlyProperty();
+    }
+
+    /** The present, in microseconds. */
+    public ReadOnlyLongProperty nowProperty() {
+        return now.getReadOnlyProperty();
+    }
+
+    /** Whether time runs. */
+    public ReadOnlyBooleanProperty runningProperty() {
+        return running.getReadOnlyProperty();
+    }
+
+    /** Counts how often the run went on from somewhere else than its present: from an earlier instant, or from rest. */
+    public ReadOnlyIntegerProperty timelineProperty() {
+        return timeline.getReadOnlyProperty();
+    }
+
+    /** What the user should know about the last thing they asked for; empty if all went as asked. */
+    public ReadOnlyStringProperty noticeProperty() {
+        return notice.getReadOnlyProperty();
+    }
+
+    /** How fast time runs while it runs. */
+    public ObjectProperty<Speed> speedProperty() {
+        return speed;
+    }
+
+    /** The whole story up to the present, also while an earlier instant is looked at. */
+    public ObservableList<StoryLine> story() {
+        return FXCollections.unmodifiableObservableList(story);
+    }
+
+    /** Whether an instant before the present is looked at. */
+    public boolean looksBack() {
+        return shownTime.get() < bench.now();
+    }
+
+    /** Does something to a device at the instant that is looked at. */
+    public void act(Action action) {
+        notice.set("");
+        try {
+            if (looksBack()) {
+                player = Optional.empty();
+                bench.rewindTo(shownTime.get());
+                branchOff();
+            }
+            bench.act(action);
+        } catch (ActionRefusedException refused) {
+            notice.set(refused.getMessage());
+        }
+        refresh(bench.now());
+    }
+
+    /** Lets time run or stand still. */
+    public void setRunning(boolean runs) {
+        running.set(runs);
+    }
+
+    /**
+     * A while has passed on the wall.
+     *
+     * @param seconds how long; nothing happens while time stands still
+     */
+    public void tick(double seconds) {
+        if (!running.get()) {
+            return;
+        }
+        carriedMicros += seconds * speed.get().factor() * 1e6;
+        long micros = (long) carriedMicros;
+        carriedMicros -= micros;
+        if (micros > 0) {
+            goTo(shownTime.get() + micros);
+        }
+    }
+
+    /** Goes on to the next instant at which anything changes, and stands still there. */
+    public void stepForward() {
+        setRunning(false);
+        if (looksBack()) {
+            bench.instants().stream()
+                    .filter(instant -> instant > shownTime.get())
+                    .findFirst()
+                    .ifPresentOrElse(this::goTo, () -> goTo(bench.now()));
+            return;
+        }
+        long soonest = Math.min(
+                bench.nextEvent().orElse(Long.MAX_VALUE),
+                player.map(Player::nextStep).orElseGet(OptionalLong::empty).orElse(Long.MAX_VALUE));
+        if (soonest == Long.MAX_VALUE) {
+            notice.set("Nothing is under way: nothing will change until something is done.");
+        } else {
+            goTo(soonest);
+        }
+    }
+
+    /** Goes back to the instant before, at which anything changed, and stands still there. */
+    public void stepBack() {
+        setRunning(false);
+        List<Long> earlier = bench.instants().stream()
+                .filter(instant -> instant < shownTime.get())
+                .toList();
+        if (!earlier.isEmpty()) {
+            lookAt(earlier.get(earlier.size() - 1));
+        }
+    }
+
+    /**
+     * Looks at an instant and lets time stand still there.
+     *
+     * @param time in microseconds; before the start counts as the start, after the present as the present
+     */
+    public void lookAt(long time) {
+        setRunning(false);
+        notice.set("");
+        refresh(Math.max(0, Math.min(time, bench.now())));
+    }
+
+    /** Goes back to the present and lets time run. */
+    public void backToNow() {
+        refresh(bench.now());
+        setRunning(true);
+    }
+
+    /** Puts everything back to rest at time 0, as the sheet was when it was opened. */
+    public void restart() {
+        bench = Bench.of(assembly);
+        player = Optional.empty();
+        notice.set("");
+        branchOff();
+        setRunning(true);
+    }
+
+    /** Starts over and plays a script from its beginning, as fast as time runs. */
+    public void play(Scenario scenario) {
+        restart();
+        try {
+            player = Optional.of(new Player(bench, scenario));
+        } catch (ScenarioException unfit) {
+            notice.set("The recipe does not fit this sheet: " + unfit.getMessage());
+        }
+    }
+
+    private void branchOff() {
+        story.setAll(bench.story());
+        refresh(bench.now());
+        timeline.set(timeline.get() + 1);
+    }
+
+    private void goTo(long time) {
+        if (time > bench.now()) {
+            advance(time);
+        }
+        refresh(Math.min(time, bench.now()));
+    }
+
+    private void advance(long time) {
+        if (player.isEmpty()) {
+            bench.runUntil(time);
+            return;
+        }
+        try {
+            player.get().playUntil(time);
+            if (player.get().nextStep().isEmpty()) {
+                long met = player.get().outcomes().stream()
+                        .filter(outcome -> outcome.met())
+                        .count();
+                notice.set("Recipe finished: " + met + " of "
+                        + player.get().outcomes().size() + " expectations met.");
+                player = Optional.empty();
+            }
+        } catch (ScenarioException refused) {
+            notice.set("The recipe stopped: " + refused.getMessage());
+            player = Optional.empty();
+        }
+    }
+
+    private void refresh(long time) {
+        story.addAll(bench.story().subList(story.size(), bench.story().size()));
+        now.set(bench.now());
+        shownTime.set(time);
+        Moment moment = bench.momentAt(time);
+        if (shown.get() == null || !moment.looksLike(shown.get())) {
+            shown.set(moment);
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package parable.app.sheet;
+
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import parable.app.run.Handle;
+import parable.bench.Moment;
+import parable.draw.Box;
+
+/** A place on the drawing where a device can be operated: pointed at, or reached with the tabulator and Space. */
+final class HotSpot extends Region {
+
+    private final Handle handle;
+    private final Box box;
+    private final Tooltip tooltip = new Tooltip();
+
+    HotSpot(Handle handle, Box box) {
+        this.handle = handle;
+        this.box = box;
+        setId("spot-" + handle.part().tag());
+        getStyleClass().add("hot-spot");
+        setCursor(Cursor.HAND);
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.BUTTON);
+        Tooltip.install(this, tooltip);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
+            if (event.getButton() == MouseButton.PRIMARY) {
+                requestFocus();
+                handle.grip(this);
+            }
+        });
+        addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
+        addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.SPACE || event.getCode() == KeyCode.ENTER) {
+                handle.grip(this);
+                event.consume();
+            }
+        });
+        addEventHandler(KeyEvent.KEY_RELEASED, event -> handle.letGo(this));
+        focusedProperty().addListener((any, had, has) -> handle.letGo(this));
+    }
+
+    /** The place in drawing units. */
+    Box box() {
+        return box;
+    }
+
+    /** Says what a touch would do at this instant. */
+    void show(Moment moment) {
+        String tag = handle.part().tag();
+        String verb = handle.next(moment).word();
+        String words = verb.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + verb.substring(1) + " " + tag + " ("
+                + handle.part().device().title() + ")";
+        tooltip.setText(words);
+        setAccessibleText(words + ", now " + moment.condition(tag).word());
+    }
+}

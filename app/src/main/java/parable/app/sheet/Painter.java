@@ -1,0 +1,140 @@
+package parable.app.sheet;
+
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import parable.app.Typeface;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.draw.Drawing;
+import parable.draw.Mark;
+import parable.draw.Point;
+import parable.draw.Stroke;
+import parable.draw.Subject;
+import parable.network.NodeState;
+
+/** Paints a drawing as it is at one instant. */
+final class Painter {
+
+    private static final double THIN = 1.5;
+    private static final double HEAVY = 3.2;
+
+    private final GraphicsContext canvas;
+    private final Ink ink;
+
+    Painter(GraphicsContext canvas, Ink ink) {
+        this.canvas = canvas;
+        this.ink = ink;
+    }
+
+    /** Paints everything; the canvas must be scaled and moved already. */
+    void paint(Drawing drawing, Moment moment) {
+        canvas.setLineCap(StrokeLineCap.ROUND);
+        canvas.setLineJoin(StrokeLineJoin.ROUND);
+        canvas.setTextBaseline(VPos.BASELINE);
+        for (Mark mark : drawing.marks()) {
+            if (mark instanceof Mark.Wire wire) {
+                paintWire(wire, stateOf(wire.number(), moment));
+            } else if (mark instanceof Mark.Junction junction) {
+                paintJunction(junction, stateOf(junction.number(), moment));
+            }
+        }
+        for (Mark mark : drawing.marks()) {
+            if (mark instanceof Mark.Symbol symbol) {
+                paintSymbol(symbol, moment);
+            } else if (mark instanceof Mark.Link link) {
+                paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
+            } else if (mark instanceof Mark.Label label) {
+                paintLabel(label);
+            }
+        }
+    }
+
+    private static NodeState stateOf(String number, Moment moment) {
+        return moment.node(number).orElse(NodeState.DEAD);
+    }
+
+    private void paintWire(Mark.Wire wire, NodeState state) {
+        paintLines(wire.points(), Ink.widthOf(state), ink.of(state), Ink.dashesOf(state));
+    }
+
+    private void paintJunction(Mark.Junction junction, NodeState state) {
+        double radius = 2.6 + Ink.widthOf(state) / 2;
+        canvas.setFill(ink.of(state));
+        canvas.fillOval(junction.at().x() - radius, junction.at().y() - radius, 2 * radius, 2 * radius);
+    }
+
+    private void paintSymbol(Mark.Symbol symbol, Moment moment) {
+        boolean on = isOn(symbol.subject(), moment);
+        boolean load = !(symbol.subject() instanceof Subject.OfContact);
+        symbol.always().forEach(stroke -> paintStroke(stroke, on && load ? HEAVY : THIN + 0.4));
+        (on ? symbol.on() : symbol.off()).forEach(stroke -> paintStroke(stroke, on ? HEAVY : 2.2));
+    }
+
+    private static boolean isOn(Subject subject, Moment moment) {
+        if (subject instanceof Subject.OfContact contact) {
+            return moment.closed(contact.tag(), contact.contact());
+        }
+        if (subject instanceof Subject.OfLoad load) {
+            return moment.energised(load.tag());
+        }
+        if (subject instanceof Subject.OfMotor motor) {
+            return moment.condition(motor.tag()) != Condition.STOPPED;
+        }
+        return moment.condition(subject.tag()) == Condition.PRESENT;
+    }
+
+    private void paintStroke(Stroke stroke, double width) {
+        if (stroke instanceof Stroke.Lines lines) {
+            if (lines.dashed()) {
+                paintLines(lines.points(), THIN, ink.symbol(), 3, 3);
+            } else {
+                paintLines(lines.points(), width, ink.symbol());
+            }
+        } else if (stroke instanceof Stroke.Circle circle) {
+            double radius = circle.radius();
+            canvas.setStroke(ink.symbol());
+            canvas.setLineWidth(width);
+            canvas.setLineDashes();
+            canvas.strokeOval(circle.centre().x() - radius, circle.centre().y() - radius, 2 * radius, 2 * radius);
+        } else if (stroke instanceof Stroke.Area area) {
+            canvas.setFill(ink.symbol());
+            canvas.fillPolygon(
+                    area.corners().stream().mapToDouble(Point::x).toArray(),
+                    area.corners().stream().mapToDouble(Point::y).toArray(),
+                    area.corners().size());
+        }
+    }
+
+    private void paintLines(List<Point> points, double width, Color colour, double... dashes) {
+        canvas.setStroke(colour);
+        canvas.setLineWidth(width);
+        canvas.setLineDashes(dashes);
+        canvas.beginPath();
+        canvas.moveTo(points.get(0).x(), points.get(0).y());
+        points.subList(1, points.size()).forEach(point -> canvas.lineTo(point.x(), point.y()));
+        canvas.stroke();
+    }
+
+    private void paintLabel(Mark.Label label) {
+        canvas.setFont(Font.font(
+                Typeface.WORDS,
+                label.role().bold() ? FontWeight.BOLD : FontWeight.NORMAL,
+                label.role().size()));
+        canvas.setTextAlign(
+                switch (label.anchor()) {
+                    case START -> TextAlignment.LEFT;
+                    case MIDDLE -> TextAlignment.CENTER;
+                    case END -> TextAlignment.RIGHT;
+                });
+        boolean quiet = label.role() == Mark.TextRole.NOTE || label.role() == Mark.TextRole.MARKING;
+        canvas.setFill(quiet ? ink.quiet() : ink.symbol());
+        canvas.fillText(label.text(), label.at().x(), label.at().y());
+    }
+}

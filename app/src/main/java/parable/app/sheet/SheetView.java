@@ -1,0 +1,151 @@
+package parable.app.sheet;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Orientation;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+import parable.app.run.Handle;
+import parable.app.run.RunModel;
+import parable.draw.Box;
+import parable.draw.Drawing;
+import parable.draw.Mark;
+import parable.draw.SheetDrawing;
+import parable.draw.Subject;
+import parable.parts.Part;
+
+/** The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. */
+public final class SheetView extends Region {
+
+    private static final double LARGEST_SCALE = 1.4;
+    private static final double SMALLEST_SCALE = 0.7;
+    private static final double BAR = 12;
+
+    private final RunModel run;
+    private final Drawing drawing;
+    private final Canvas canvas = new Canvas();
+    private final Pane overlay = new Pane();
+    private final ScrollBar down = new ScrollBar();
+    private final ScrollBar across = new ScrollBar();
+    private final List<HotSpot> hotSpots = new ArrayList<>();
+    private double scale = 1;
+
+    /** The view of a running sheet; the handles are shared with the door, by tag. */
+    public SheetView(RunModel run, Map<String, Handle> handles) {
+        this.run = run;
+        this.drawing = SheetDrawing.of(run.assembly());
+        setId("sheet");
+        getStyleClass().add("sheet");
+        down.setOrientation(Orientation.VERTICAL);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        overlay.setPickOnBounds(false);
+        getChildren().addAll(canvas, overlay, down, across);
+        addHotSpots(handles);
+        run.shownProperty().addListener((any, before, moment) -> paint());
+        down.valueProperty().addListener((any, before, value) -> requestLayout());
+        across.valueProperty().addListener((any, before, value) -> requestLayout());
+        addEventHandler(ScrollEvent.SCROLL, event -> {
+            scroll(down, -event.getDeltaY());
+            scroll(across, -event.getDeltaX());
+        });
+    }
+
+    /** Puts the keyboard on the first device that can be operated. */
+    public void requestFirstFocus() {
+        hotSpots.stream().findFirst().ifPresent(spot -> spot.requestFocus());
+    }
+
+    /** The drawing that is shown. */
+    public Drawing drawing() {
+        return drawing;
+    }
+
+    private static void scroll(ScrollBar bar, double by) {
+        if (bar.isVisible()) {
+            bar.setValue(Math.max(bar.getMin(), Math.min(bar.getMax(), bar.getValue() + by)));
+        }
+    }
+
+    private void addHotSpots(Map<String, Handle> handles) {
+        Map<String, List<Box>> boxes = new LinkedHashMap<>();
+        drawing.symbols()
+                .filter(symbol -> handles.containsKey(symbol.subject().tag()))
+                .forEach(symbol -> {
+                    if (isOperatedHere(symbol)) {
+                        boxes.computeIfAbsent(symbol.subject().tag(), any -> new ArrayList<>())
+                                .add(symbol.box());
+                    }
+                });
+        boxes.forEach((tag, places) -> hotSpots.add(new HotSpot(handles.get(tag), around(places))));
+        overlay.getChildren().addAll(hotSpots);
+    }
+
+    /** An overload relay is operated at its heaters, not at each of its contacts. */
+    private boolean isOperatedHere(Mark.Symbol symbol) {
+        Part part = run.assembly().part(symbol.subject().tag()).orElseThrow();
+        boolean hasPoles = part.contacts().stream().anyMatch(contact -> contact.pole());
+        return !(symbol.subject() instanceof Subject.OfContact contact)
+                || !hasPoles
+                || part.contacts().get(contact.contact()).pole();
+    }
+
+    private static Box around(List<Box> boxes) {
+        double left = boxes.stream().mapToDouble(Box::x).min().orElseThrow();
+        double top = boxes.stream().mapToDouble(Box::y).min().orElseThrow();
+        double right =
+                boxes.stream().mapToDouble(box -> box.x() + box.width()).max().orElseThrow();
+        double bottom =
+                boxes.stream().mapToDouble(box -> box.y() + box.height()).max().orElseThrow();
+        return new Box(left, top, right - left, bottom - top);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = getWidth();
+        double height = getHeight();
+        scale = Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, (width - BAR) / drawing.width()));
+        canvas.setWidth(width);
+        canvas.setHeight(height);
+        place(down, drawing.height() * scale - height, height);
+        place(across, drawing.width() * scale - width, width);
+        down.resizeRelocate(width - BAR, 0, BAR, height);
+        across.resizeRelocate(0, height - BAR, width - BAR, BAR);
+        overlay.resizeRelocate(-across.getValue(), -down.getValue(), width, height);
+        for (HotSpot spot : hotSpots) {
+            Box box = spot.box();
+            spot.resizeRelocate(box.x() * scale, box.y() * scale, box.width() * scale, box.height() * scale);
+        }
+        paint();
+    }
+
+    private static void place(ScrollBar bar, double hidden, double shown) {
+        bar.setVisible(hidden > 0);
+        bar.setMax(Math.max(0, hidden));
+        bar.setVisibleAmount(Math.max(1, shown * hidden / (shown + Math.max(1, hidden))));
+        if (bar.getValue() > bar.getMax()) {
+            bar.setValue(bar.getMax());
+        }
+    }
+
+    private void paint() {
+        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        graphics.save();
+        graphics.setFill(Ink.DAYLIGHT.paper());
+        graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        graphics.translate(-across.getValue(), -down.getValue());
+        graphics.scale(scale, scale);
+        new Painter(graphics, Ink.DAYLIGHT).paint(drawing, run.shownProperty().get());
+        graphics.restore();
+        hotSpots.forEach(spot -> spot.show(run.shownProperty().get()));
+    }
+}

@@ -1,0 +1,113 @@
+package parable.app.time;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.run.RunModel;
+import parable.app.run.Speed;
+
+/** The controls of time under the drawing. */
+public final class TimeBar extends VBox {
+
+    private final RunModel run;
+    private final Label clock = new Label();
+    private final Label tense = new Label();
+    private final Button runOrPause = new Button();
+    private final Button now = new Button("Back to now");
+    private final Slider past = new Slider();
+    private boolean following;
+
+    /** The controls for a running sheet. */
+    public TimeBar(RunModel run) {
+        this.run = run;
+        getStyleClass().add("time-bar");
+        clock.setId("clock");
+        clock.getStyleClass().add("clock");
+        tense.setId("tense");
+        tense.getStyleClass().add("tense");
+        runOrPause.setId("run-or-pause");
+        runOrPause.setOnAction(event -> run.setRunning(!run.runningProperty().get()));
+        runOrPause.setMinWidth(112);
+        now.setId("back-to-now");
+        now.setOnAction(event -> run.backToNow());
+        past.setId("past");
+        past.setAccessibleText("Time that is looked at");
+        HBox.setHgrow(past, Priority.ALWAYS);
+        Button back = button("step-back", "‹ Step back", "To the instant before this one", run::stepBack);
+        Button forward =
+                button("step-forward", "Step on ›", "To the next instant at which anything changes", run::stepForward);
+        Button restart = button("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox buttons = new HBox(8, clock, tense, gap, back, runOrPause, forward, speeds(), restart);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        HBox line = new HBox(8, new Label("Past"), past, now);
+        line.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(buttons, line);
+        run.shownTimeProperty().addListener((any, before, time) -> show());
+        run.nowProperty().addListener((any, before, time) -> show());
+        run.runningProperty().addListener((any, before, runs) -> show());
+        past.valueProperty().addListener((any, before, value) -> {
+            if (!following) {
+                run.lookAt(Math.round(value.doubleValue()));
+            }
+        });
+        show();
+    }
+
+    private static Button button(String id, String words, String hint, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.setTooltip(new Tooltip(hint));
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    private HBox speeds() {
+        ToggleGroup group = new ToggleGroup();
+        HBox box = new HBox();
+        box.getStyleClass().add("speeds");
+        box.setAlignment(Pos.CENTER_LEFT);
+        Label each = new Label("each second: ");
+        box.getChildren().add(each);
+        for (Speed speed : Speed.values()) {
+            ToggleButton button = new ToggleButton(speed.perSecond());
+            button.setId(
+                    "speed-" + speed.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            button.setToggleGroup(group);
+            button.setSelected(run.speedProperty().get() == speed);
+            button.setOnAction(event -> {
+                button.setSelected(true);
+                run.speedProperty().set(speed);
+            });
+            run.speedProperty().addListener((any, before, chosen) -> button.setSelected(chosen == speed));
+            box.getChildren().add(button);
+        }
+        return box;
+    }
+
+    private void show() {
+        following = true;
+        long shown = run.shownTimeProperty().get();
+        long present = run.nowProperty().get();
+        boolean runs = run.runningProperty().get();
+        clock.setText(Clock.words(shown));
+        past.setMax(Math.max(1, present));
+        past.setValue(shown);
+        now.setDisable(!run.looksBack());
+        tense.setText(
+                run.looksBack()
+                        ? "looking back " + Clock.words(present - shown) + "; what you do now goes on from here"
+                        : runs ? "time runs" : "time stands still");
+        runOrPause.setText(runs ? "❚❚  Pause" : "▶  Run");
+        following = false;
+    }
+}

@@ -1,0 +1,18 @@
+package parable.cli;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import parable.app.JobModel;
+import parable.app.ParableApp;
+import picocli.CommandLine.Command;
+
+/** Opens the window with the demo job. */
+@Command(name = "demo", description = "Open the window with the demo job.", mixinStandardHelpOptions = true)
+final class DemoCommand implements Runnable {
+
+    @Override
+    public void run() {
+        Path demo = Jobs.demo();
+        ParableApp.show(new JobModel(Jobs.open(demo), Optional.of(demo)), window -> {});
+    }
+}

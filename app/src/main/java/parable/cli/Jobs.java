@@ -1,0 +1,53 @@
+package parable.cli;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.stream.Collectors;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+
+/** Finds what a command names, or says what is wrong with it. */
+final class Jobs {
+
+    /** The property that says where the example jobs lie. */
+    private static final String EXAMPLES = "parable.examples";
+
+    private Jobs() {}
+
+    /** The file of the demo job. */
+    static Path demo() {
+        return Path.of(System.getProperty(EXAMPLES, "examples")).resolve("tern-hollow-press-house" + JobFile.ENDING);
+    }
+
+    static Job open(Path file) {
+        try {
+            return JobFile.open(file);
+        } catch (JobFormatException notAJob) {
+            throw new UsersFaultException(file + ": " + notAJob.getMessage());
+        } catch (NoSuchFileException missing) {
+            throw new UsersFaultException(file + ": there is no such file");
+        } catch (IOException unreadable) {
+            throw new UsersFaultException(file + ": cannot be read: " + unreadable.getMessage());
+        }
+    }
+
+    static Sheet sheet(Job job, String name) {
+        return job.sheet(name)
+                .orElseThrow(() -> new UsersFaultException("the job has no sheet '" + name + "'; it has "
+                        + job.sheets().stream().map(Sheet::name).collect(Collectors.joining(", "))));
+    }
+
+    static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (NoSuchFileException missing) {
+            throw new UsersFaultException(file + ": there is no such file");
+        } catch (IOException unreadable) {
+            throw new UsersFaultException(file + ": cannot be read as text: " + unreadable.getMessage());
+        }
+    }
+}

@@ -1,0 +1,35 @@
+package parable.cli;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The entry to everything that can be asked for on the command line. */
+@Command(
+        name = "parable",
+        description = "Try a motor starter before any copper is cut.",
+        subcommands = {DemoCommand.class, OpenCommand.class, SimulateCommand.class, ShotsCommand.class},
+        mixinStandardHelpOptions = true,
+        version = "Parable 0.1.0")
+public final class Main implements Runnable {
+
+    /** Runs a command and leaves with its exit code: 0 if nothing is wrong, 1 if something is, 2 if it was not understood. */
+    public static void main(String[] arguments) {
+        System.exit(commandLine().execute(arguments));
+    }
+
+    /** The command line as it is set up, for tests too. */
+    static CommandLine commandLine() {
+        return new CommandLine(new Main()).setExecutionExceptionHandler((failure, command, parsed) -> {
+            if (failure instanceof UsersFaultException fault) {
+                command.getErr().println(fault.getMessage());
+                return 2;
+            }
+            throw failure;
+        });
+    }
+
+    @Override
+    public void run() {
+        new DemoCommand().run();
+    }
+}

@@ -1,0 +1,108 @@
+package parable.cli;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.List;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import parable.app.JobModel;
+import parable.app.MainWindow;
+import parable.app.ParableApp;
+import parable.app.run.RunModel;
+import parable.bench.Action;
+import parable.parts.Verb;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Takes a picture of each main view, made from the demo job. */
+@Command(
+        name = "shots",
+        description = "Take the current picture of each main view at 1280x800 from the demo job.",
+        mixinStandardHelpOptions = true)
+final class ShotsCommand implements Runnable {
+
+    private static final Duration TO_SETTLE = Duration.millis(400);
+
+    @Option(names = "-o", paramLabel = "FOLDER", description = "where to put them, ${DEFAULT-VALUE} if not said")
+    private Path folder = Path.of("docs", "screenshots");
+
+    /**
+     * A picture and how to get there from the view before it.
+     *
+     * @param name the file's name without its ending
+     */
+    private record Shot(String name, Consumer<RunModel> before) {}
+
+    private static final List<Shot> SHOTS = List.of(
+            new Shot("at-rest", run -> run.setRunning(false)),
+            new Shot("pump-running", run -> {
+                run.act(new Action(Verb.CLOSE, "Q1"));
+                wait(run, 0.4);
+                run.act(new Action(Verb.PRESS, "S1"));
+                wait(run, 0.3);
+                run.act(new Action(Verb.RELEASE, "S1"));
+                wait(run, 0.5);
+            }),
+            new Shot("overload-tripped", run -> {
+                run.act(new Action(Verb.TRIP, "F2"));
+                wait(run, 0.5);
+            }),
+            new Shot("looking-back", run -> run.lookAt(715_000)));
+
+    private static void wait(RunModel run, double seconds) {
+        run.setRunning(true);
+        run.tick(seconds);
+        run.setRunning(false);
+    }
+
+    @Override
+    public void run() {
+        Path demo = Jobs.demo();
+        JobModel jobs = new JobModel(Jobs.open(demo), Optional.of(demo));
+        ParableApp.show(jobs, window -> take(window, new ArrayDeque<>(SHOTS)));
+    }
+
+    private void take(MainWindow window, Queue<Shot> left) {
+        if (left.isEmpty()) {
+            Platform.exit();
+            return;
+        }
+        Shot shot = left.remove();
+        shot.before.accept(window.run());
+        PauseTransition pause = new PauseTransition(TO_SETTLE);
+        pause.setOnFinished(event -> {
+            write(window.scene().snapshot(null), folder.resolve(shot.name + ".png"));
+            take(window, left);
+        });
+        pause.play();
+    }
+
+    private static void write(WritableImage image, Path file) {
+        int width = (int) image.getWidth();
+        int height = (int) image.getHeight();
+        BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        PixelReader pixels = image.getPixelReader();
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++) {
+                picture.setRGB(x, y, pixels.getArgb(x, y));
+            }
+        }
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            ImageIO.write(picture, "png", file.toFile());
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException("the picture " + file + " cannot be written", unwritable);
+        }
+    }
+}

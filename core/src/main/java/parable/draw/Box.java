@@ -1,0 +1,31 @@
+package parable.draw;
+
+/**
+ * An upright rectangle of a drawing.
+ *
+ * @param x left edge
+ * @param y top edge
+ * @param width not negative
+ * @param height not negative
+ */
+public record Box(double x, double y, double width, double height) {
+
+    /** A box around a centre. */
+    static Box around(Point centre, double width, double height) {
+        return new Box(centre.x() - width / 2, centre.y() - height / 2, width, height);
+    }
+
+    /** Whether a point is inside or on the edge. */
+    public boolean contains(double px, double py) {
+        return px >= x && px <= x + width && py >= y && py <= y + height;
+    }
+
+    /** Whether two boxes share more than an edge. */
+    public boolean overlaps(Box other) {
+        return x < other.x + other.width && other.x < x + width && y < other.y + other.height && other.y < y + height;
+    }
+
+    Box moved(double dx, double dy) {
+        return new Box(x + dx, y + dy, width, height);
+    }
+}

@@ -1,0 +1,40 @@
+package parable.draw;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A drawing.
+ *
+ * @param width in drawing units
+ * @param height in drawing units
+ * @param marks in the order they are drawn, the lowest first
+ */
+public record Drawing(double width, double height, List<Mark> marks) {
+
+    /** Not modified: the list is copied. */
+    public Drawing {
+        marks = List.copyOf(marks);
+    }
+
+    /** The symbols, in the order they are drawn. */
+    public Stream<Mark.Symbol> symbols() {
+        return marks.stream().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);
+    }
+
+    /** The symbol at a point, empty if there is none. */
+    public Optional<Mark.Symbol> symbolAt(double x, double y) {
+        return symbols().filter(symbol -> symbol.box().contains(x, y)).findFirst();
+    }
+
+    /** The drawing with another to its right. */
+    Drawing beside(Drawing other, double gap) {
+        double shift = width + gap;
+        return new Drawing(
+                shift + other.width,
+                Math.max(height, other.height),
+                Stream.concat(marks.stream(), other.marks.stream().map(mark -> mark.moved(shift, 0)))
+                        .toList());
+    }
+}

@@ -1,0 +1,162 @@
+package parable.draw;
+
+import java.util.ArrayList;
+import java.util.List;
+import parable.parts.Contact;
+import parable.parts.Family;
+import parable.parts.LoadRole;
+import parable.parts.Part;
+
+/**
+ * Symbols after IEC 60617. Each reaches {@link #HALF} along the lane to both sides of its centre, where the wires end.
+ * The fixed side of a contact is towards the line, its hinge towards the return.
+ */
+final class IecSymbols {
+
+    /** Half the length of a symbol along the lane. */
+    static final double HALF = 14;
+
+    private final Axis axis;
+
+    IecSymbols(Axis axis) {
+        this.axis = axis;
+    }
+
+    /** How far a symbol stands out above its lane; the tag goes beyond it. */
+    static double heightAbove(Part part, boolean contact) {
+        if (!contact) {
+            return 16;
+        }
+        return switch (part.family()) {
+            case PUSH_BUTTON, OVERLOAD_RELAY -> 23;
+            case EMERGENCY_STOP -> 27;
+            case CONTACTOR, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
+        };
+    }
+
+    /** A contact or a pole of a part. */
+    Mark.Symbol contact(Part part, int index, Point at) {
+        Contact contact = part.contacts().get(index);
+        Subject subject = new Subject.OfContact(part.tag(), index);
+        Box box = axis.box(at, 2 * HALF + 12, 40);
+        if (part.family() == Family.FUSE) {
+            return fuse(subject, box, at);
+        }
+        if (contact.isThroughPath()) {
+            return heater(subject, box, at);
+        }
+        List<Stroke> always = new ArrayList<>(actuator(part.family(), contact, at));
+        if (contact.isNormallyClosed()) {
+            always.add(axis.lines(at, -HALF, 0, -HALF, 9));
+            return new Mark.Symbol(
+                    subject,
+                    box,
+                    always,
+                    List.of(axis.lines(at, HALF, 0, -HALF + 2, 18)),
+                    List.of(axis.lines(at, HALF, 0, -HALF - 3, 9.5)));
+        }
+        return new Mark.Symbol(
+                subject,
+                box,
+                always,
+                List.of(axis.lines(at, HALF, 0, -HALF + 2, -12)),
+                List.of(axis.lines(at, HALF, 0, -HALF, 0)));
+    }
+
+    private List<Stroke> actuator(Family family, Contact contact, Point at) {
+        return switch (family) {
+            case PUSH_BUTTON -> List.of(
+                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
+                    axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -14));
+            case EMERGENCY_STOP -> List.of(
+                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -17),
+                    dome(at),
+                    axis.lines(at, -4, -12, 0, -8, 4, -12));
+            case OVERLOAD_RELAY -> List.of(
+                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
+                    axis.lines(at, -9, -10, -9, -20, 9, -20, 9, -10, -9, -10),
+                    axis.lines(at, -6, -13, -2, -13, -2, -17, 2, -17, 2, -13, 6, -13));
+            case CONTACTOR -> contact.pole() ? List.of(bump(at)) : List.of();
+            case BREAKER -> List.of(
+                    axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4));
+            case FUSE, SUPPLY, PILOT_LAMP, MOTOR -> List.of();
+        };
+    }
+
+    private Stroke dome(Point at) {
+        double[] points = new double[2 * 10];
+        for (int i = 0; i < 9; i++) {
+            double angle = Math.PI * i / 8;
+            points[2 * i] = -10 * Math.cos(angle);
+            points[2 * i + 1] = -16 - 8 * Math.sin(angle);
+        }
+        points[18] = -10;
+        points[19] = -16;
+        return axis.lines(at, points);
+    }
+
+    /** The half circle at the fixed side of a contactor's pole. */
+    private Stroke bump(Point at) {
+        double[] points = new double[2 * 9];
+        for (int i = 0; i < 9; i++) {
+            double angle = Math.PI * i / 8;
+            points[2 * i] = -HALF - 4 * Math.cos(angle);
+            points[2 * i + 1] = 4 * Math.sin(angle);
+        }
+        return axis.lines(at, points);
+    }
+
+    private Mark.Symbol fuse(Subject subject, Box box, Point at) {
+        return new Mark.Symbol(
+                subject,
+                box,
+                List.of(axis.lines(at, -HALF, -5, HALF, -5, HALF, 5, -HALF, 5, -HALF, -5)),
+                List.of(axis.lines(at, -HALF, 0, -7, 0, -4, -4), axis.lines(at, HALF, 0, 7, 0, 4, 4)),
+                List.of(axis.lines(at, -HALF, 0, HALF, 0)));
+    }
+
+    private Mark.Symbol heater(Subject subject, Box box, Point at) {
+        return new Mark.Symbol(
+                subject,
+                box,
+                List.of(
+                        axis.lines(at, -HALF, -11, HALF, -11, HALF, 11, -HALF, 11, -HALF, -11),
+                        axis.lines(at, -HALF, 0, -5, 0, -5, -6, 5, -6, 5, 0, HALF, 0)),
+                List.of(),
+                List.of());
+    }
+
+    /** A coil or a lamp of a part. */
+    Mark.Symbol load(Part part, LoadRole role, Point at) {
+        Subject subject = new Subject.OfLoad(part.tag());
+        Box box = axis.box(at, 2 * HALF + 12, 40);
+        return switch (role) {
+            case COIL, WINDING -> new Mark.Symbol(
+                    subject,
+                    box,
+                    List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)),
+                    List.of(),
+                    List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
+            case LAMP -> new Mark.Symbol(subject, box, lamp(at), List.of(), rays(at));
+        };
+    }
+
+    private List<Stroke> lamp(Point at) {
+        double reach = HALF / Math.sqrt(2);
+        return List.of(
+                new Stroke.Circle(at, HALF, false),
+                axis.lines(at, -reach, -reach, reach, reach),
+                axis.lines(at, -reach, reach, reach, -reach));
+    }
+
+    private List<Stroke> rays(Point at) {
+        List<Stroke> rays = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            double angle = Math.PI / 8 + Math.PI * i / 4;
+            double along = Math.cos(angle);
+            double across = Math.sin(angle);
+            rays.add(axis.lines(at, along * (HALF + 3), across * (HALF + 3), along * (HALF + 9), across * (HALF + 9)));
+        }
+        return rays;
+    }
+}

@@ -1,0 +1,147 @@
+package parable.draw;
+
+import java.util.List;
+import java.util.Map;
+import parable.circuit.Rail;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.draw.LaneOrder.Placed;
+import parable.draw.Mark.Anchor;
+import parable.draw.Mark.TextRole;
+import parable.parts.Assembly;
+import parable.parts.Part;
+
+/** The control circuit as a ladder: rails upright, one rung below the other, coils and lamps at the right. */
+final class Ladder extends LaneDiagram {
+
+    private static final double TOP = 84;
+    private static final double ROW = 82;
+    private static final double NOTE_LINE = 14;
+    private static final Pitch PITCH = new Pitch(40, 100, 14);
+
+    private final CrossReferences references;
+    private final Map<String, Integer> uses;
+    private final double[] rows;
+
+    private Ladder(Assembly assembly) {
+        super(assembly, Axis.RIGHT, assembly.sheet().control(), PITCH);
+        references = new CrossReferences(assembly);
+        uses = uses(rungs);
+        rows = new double[rungs.size() + 1];
+        rows[0] = TOP;
+        for (int i = 0; i < rungs.size(); i++) {
+            rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(rungs.get(i));
+        }
+    }
+
+    /** The ladder of a sheet. */
+    static Drawing of(Assembly assembly) {
+        Ladder ladder = new Ladder(assembly);
+        ladder.draw();
+        ladder.drawRungNumbers();
+        ladder.drawRailNames();
+        return new Drawing(ladder.end() + 40, ladder.rows[ladder.rungs.size()] - 30, ladder.marks);
+    }
+
+    private int notesUnder(Rung rung) {
+        return rung.items().stream()
+                .filter(item -> item instanceof RungItem.Passage passage && isLoad(passage))
+                .mapToInt(
+                        item -> underCoil(part(((RungItem.Passage) item).tag())).size())
+                .map(lines -> Math.max(0, lines - 1))
+                .max()
+                .orElse(0);
+    }
+
+    private List<String> underCoil(Part part) {
+        return part.contacts().isEmpty() ? List.of() : references.underCoil(part);
+    }
+
+    private boolean isLoad(RungItem.Passage passage) {
+        return part(passage.tag()).loadBetween(passage.from(), passage.to()).isPresent();
+    }
+
+    @Override
+    double across(int lane) {
+        return rows[lane];
+    }
+
+    @Override
+    boolean runsAcross(RungItem.Point point) {
+        return point.rail() || uses.getOrDefault(point.name(), 0) > 1;
+    }
+
+    @Override
+    Object groupOf(RungItem item) {
+        return new Object();
+    }
+
+    @Override
+    boolean standsAtTheEnd(Placed placed) {
+        return placed.item() instanceof RungItem.Passage passage && isLoad(passage);
+    }
+
+    @Override
+    void drawDevice(int lane, Placed placed, Point at) {
+        RungItem.Passage passage = (RungItem.Passage) placed.item();
+        Part part = part(passage.tag());
+        boolean contact = part.contactBetween(passage.from(), passage.to()).isPresent();
+        marks.add(symbol(passage, at));
+        String left = placed.reversed() ? passage.to() : passage.from();
+        String right = placed.reversed() ? passage.from() : passage.to();
+        label(at.plus(-27, 14), left, TextRole.MARKING, Anchor.MIDDLE);
+        label(at.plus(27, 14), right, TextRole.MARKING, Anchor.MIDDLE);
+        label(at.plus(0, -IecSymbols.heightAbove(part, contact) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
+        List<String> notes = contact ? coilNote(part) : underCoil(part);
+        for (int i = 0; i < notes.size(); i++) {
+            label(at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
+        }
+    }
+
+    private List<String> coilNote(Part part) {
+        return references
+                .rungOfCoil(part)
+                .map(rung -> List.of("coil: rung " + rung))
+                .orElseGet(() -> {
+                    String label = part.device().label();
+                    return label.isEmpty() ? List.of() : List.of(label);
+                });
+    }
+
+    @Override
+    double drawLanding(int lane, Placed placed, double along) {
+        RungItem.Landing landing = (RungItem.Landing) placed.item();
+        Point at = axis.point(along + PITCH.slot() / 2, across(lane));
+        label(at.plus(0, -8), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+        return at.x();
+    }
+
+    @Override
+    double drawEnd(int lane, Placed placed, double along) {
+        double end = along + 30;
+        label(axis.point(end + 4, across(lane) + 4), "to " + placed.item().text(), TextRole.NOTE, Anchor.START);
+        return end;
+    }
+
+    @Override
+    void drawNumber(String number, double along, double across) {
+        label(new Point(along + 4, across - 5), number, TextRole.WIRE_NUMBER, Anchor.START);
+    }
+
+    private void drawRungNumbers() {
+        for (int i = 0; i < rungs.size(); i++) {
+            label(new Point(24, rows[i] + 4), Integer.toString(i + 1), TextRole.NOTE, Anchor.END);
+        }
+    }
+
+    private void drawRailNames() {
+        for (Rail rail : assembly.sheet().rails()) {
+            if (uses.containsKey(rail.name())) {
+                assembly.nodes()
+                        .indexOf(rail.number())
+                        .ifPresent(node ->
+                                label(new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
+            }
+        }
+    }
+}

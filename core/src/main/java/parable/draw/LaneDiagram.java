@@ -1,0 +1,289 @@
+package parable.draw;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.SortedSet;
+import parable.circuit.Node;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Terminal;
+import parable.draw.LaneLayout.DeviceItem;
+import parable.draw.LaneLayout.NodeItem;
+import parable.draw.LaneOrder.Placed;
+import parable.draw.Mark.Anchor;
+import parable.draw.Mark.TextRole;
+import parable.parts.Assembly;
+import parable.parts.Part;
+
+/** A diagram of rungs side by side as lanes: what the ladder and the power diagram have in common. */
+abstract class LaneDiagram {
+
+    /**
+     * Distances in drawing units.
+     *
+     * @param start where the lanes begin
+     * @param slot the room for a device along a lane
+     * @param track the room for one more node that runs across
+     */
+    record Pitch(double start, double slot, double track) {}
+
+    final Assembly assembly;
+    final Axis axis;
+    final IecSymbols symbols;
+    final List<Rung> rungs;
+    final List<Mark> marks = new ArrayList<>();
+    private final Pitch pitch;
+    private final List<List<Placed>> lanes = new ArrayList<>();
+    private final Set<String> numbered = new HashSet<>();
+    private LaneLayout layout;
+    private double[] columnAt;
+    private double[] slotAt;
+
+    LaneDiagram(Assembly assembly, Axis axis, List<Rung> rungs, Pitch pitch) {
+        this.assembly = assembly;
+        this.axis = axis;
+        this.symbols = new IecSymbols(axis);
+        this.rungs = rungs;
+        this.pitch = pitch;
+    }
+
+    /** Where a lane lies. */
+    abstract double across(int lane);
+
+    /** Whether the end of a rung on this node is drawn as a node that runs across the lanes. */
+    abstract boolean runsAcross(RungItem.Point point);
+
+    /** What devices must stand in line with this one, itself if none. */
+    abstract Object groupOf(RungItem item);
+
+    /** Adds the symbol of a device and the texts around it. */
+    abstract void drawDevice(int lane, Placed placed, Point at);
+
+    /** Adds what stands at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
+    abstract double drawEnd(int lane, Placed placed, double along);
+
+    /** Adds a wire number at the beginning of a piece of wire. */
+    abstract void drawNumber(String number, double along, double across);
+
+    /** Draws all lanes and the nodes that run across them. */
+    final void draw() {
+        LaneOrder order = new LaneOrder();
+        for (Rung rung : rungs) {
+            lanes.add(order.settle(placed(rung)));
+        }
+        layout = LaneLayout.of(lanes.stream()
+                .map(lane -> lane.stream()
+                        .flatMap(placed -> placed.inLayout().stream())
+                        .toList())
+                .toList());
+        measure();
+        layout.nodes().forEach(this::drawAcross);
+        for (int lane = 0; lane < lanes.size(); lane++) {
+            drawLane(lane);
+        }
+    }
+
+    private List<Placed> placed(Rung rung) {
+        List<Placed> placed = new ArrayList<>();
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Point point) {
+                boolean across = runsAcross(point);
+                placed.add(new Placed(item, across ? List.of(new NodeItem(node(point))) : List.of(), false));
+            } else {
+                placed.add(new Placed(item, List.of(new DeviceItem(groupOf(item))), false));
+            }
+        }
+        return placed;
+    }
+
+    private int node(RungItem.Point point) {
+        List<Node> nodes = assembly.nodes().all();
+        for (int n = 0; n < nodes.size(); n++) {
+            if (nodes.get(n).names().contains(point.name())) {
+                return n;
+            }
+        }
+        throw new IllegalStateException("the sheet has no point " + point.text());
+    }
+
+    private void measure() {
+        columnAt = new double[layout.length() + 1];
+        slotAt = new double[layout.length() + 1];
+        double at = pitch.start;
+        for (int i = 0; i <= layout.length(); i++) {
+            columnAt[i] = at;
+            slotAt[i] = at + (layout.tracksBefore(i) - 1) * pitch.track;
+            at = slotAt[i] + pitch.slot;
+        }
+    }
+
+    /** Where a node runs across the lanes. */
+    final double nodeAt(int node) {
+        return columnAt[layout.column(node)] + layout.track(node) * pitch.track;
+    }
+
+    /** Where the lanes end. */
+    final double end() {
+        return slotAt[layout.length()];
+    }
+
+    private void drawAcross(int node) {
+        SortedSet<Integer> on = layout.lanesOf(node);
+        if (on.size() < 2) {
+            return;
+        }
+        double along = nodeAt(node);
+        String number = assembly.nodes().all().get(node).number();
+        marks.add(new Mark.Wire(
+                number, List.of(axis.point(along, across(on.first())), axis.point(along, across(on.last())))));
+        for (int lane : on) {
+            boolean corner = (lane == on.first() || lane == on.last()) && isEnd(lane, node);
+            if (!corner) {
+                marks.add(new Mark.Junction(number, axis.point(along, across(lane))));
+            }
+        }
+    }
+
+    private boolean isEnd(int lane, int node) {
+        List<Placed> items = lanes.get(lane);
+        NodeItem item = new NodeItem(node);
+        return items.get(0).inLayout().contains(item)
+                || items.get(items.size() - 1).inLayout().contains(item);
+    }
+
+    private void drawLane(int lane) {
+        List<Placed> items = lanes.get(lane);
+        double across = across(lane);
+        double wireFrom = begin(lane, items.get(0));
+        for (int i = 1; i < items.size(); i++) {
+            Placed placed = items.get(i);
+            String number = numberBetween(items.get(i - 1), placed);
+            double wireTo = wireTo(lane, items, i);
+            if (wireTo > wireFrom) {
+                marks.add(new Mark.Wire(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
+            }
+            if (numbered.add(number)) {
+                drawNumber(number, wireFrom, across);
+            }
+            boolean device = placed.item() instanceof RungItem.Passage;
+            wireFrom = device ? wireTo + 2 * IecSymbols.HALF : wireTo;
+        }
+    }
+
+    private double begin(int lane, Placed first) {
+        OptionalInt node = nodeOf(first);
+        if (node.isPresent()) {
+            return nodeAt(node.getAsInt());
+        }
+        return first.item() instanceof RungItem.Landing
+                ? drawLanding(lane, first, slotOf(first))
+                : drawEnd(lane, first, pitch.start);
+    }
+
+    /** Draws a device that a lane begins or ends on; returns where its wire is attached. */
+    abstract double drawLanding(int lane, Placed placed, double along);
+
+    private double wireTo(int lane, List<Placed> items, int i) {
+        Placed placed = items.get(i);
+        OptionalInt node = nodeOf(placed);
+        if (node.isPresent()) {
+            return nodeAt(node.getAsInt());
+        }
+        if (placed.item() instanceof RungItem.Passage) {
+            double centre = centreOf(items, i);
+            drawDevice(lane, placed, axis.point(centre, across(lane)));
+            return centre - IecSymbols.HALF;
+        }
+        if (placed.item() instanceof RungItem.Landing) {
+            return drawLanding(lane, placed, slotOf(placed));
+        }
+        return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(lane, placed, lastEnd(items, i));
+    }
+
+    /** The place just behind the last device before an item. */
+    private double lastEnd(List<Placed> items, int i) {
+        for (int before = i - 1; before >= 0; before--) {
+            if (!items.get(before).inLayout().isEmpty()) {
+                OptionalInt node = nodeOf(items.get(before));
+                return node.isPresent()
+                        ? nodeAt(node.getAsInt())
+                        : slotOf(items.get(before)) + pitch.slot / 2 + IecSymbols.HALF;
+            }
+        }
+        return pitch.start;
+    }
+
+    private double centreOf(List<Placed> items, int i) {
+        Placed placed = items.get(i);
+        if (standsAtTheEnd(placed) && i + 2 == items.size()) {
+            OptionalInt node = nodeOf(items.get(i + 1));
+            if (node.isPresent()) {
+                return slotAt[layout.column(node.getAsInt()) - 1] + pitch.slot / 2;
+            }
+        }
+        return slotOf(placed) + pitch.slot / 2;
+    }
+
+    /** Whether a device is moved to the far end of its lane. */
+    abstract boolean standsAtTheEnd(Placed placed);
+
+    private double slotOf(Placed placed) {
+        return slotAt[layout.slot(((DeviceItem) placed.inLayout().get(0)).group())];
+    }
+
+    private static OptionalInt nodeOf(Placed placed) {
+        return placed.inLayout().stream()
+                .filter(NodeItem.class::isInstance)
+                .mapToInt(item -> ((NodeItem) item).node())
+                .findFirst();
+    }
+
+    private String numberBetween(Placed one, Placed other) {
+        int node = assembly.nodes().indexOf(towards(one, true)).orElseGet(() -> assembly.nodes()
+                .indexOf(towards(other, false))
+                .orElseGet(() -> node((RungItem.Point) one.item())));
+        return assembly.nodes().all().get(node).number();
+    }
+
+    /** The terminal of an item that faces the next item, or the one before; points have none that is on any node. */
+    private static Terminal towards(Placed placed, boolean next) {
+        if (placed.item() instanceof RungItem.Passage passage) {
+            return next != placed.reversed() ? passage.returnSide() : passage.lineSide();
+        }
+        return placed.item() instanceof RungItem.Landing landing ? landing.terminal() : new Terminal("", "");
+    }
+
+    final Part part(String tag) {
+        return assembly.part(tag).orElseThrow();
+    }
+
+    final void label(Point at, String text, TextRole role, Anchor anchor) {
+        marks.add(new Mark.Label(at, text, role, anchor));
+    }
+
+    /** The symbol of a contact or load that a rung passes through. */
+    final Mark.Symbol symbol(RungItem.Passage passage, Point at) {
+        Part part = part(passage.tag());
+        return part.contactBetween(passage.from(), passage.to())
+                .map(contact -> symbols.contact(part, contact, at))
+                .orElseGet(() -> symbols.load(part, roleOf(part, passage), at));
+    }
+
+    private static parable.parts.LoadRole roleOf(Part part, RungItem.Passage passage) {
+        return part.loads()
+                .get(part.loadBetween(passage.from(), passage.to()).orElseThrow())
+                .role();
+    }
+
+    /** How often each node is named by the rungs of this diagram. */
+    static Map<String, Integer> uses(List<Rung> rungs) {
+        Map<String, Integer> uses = new HashMap<>();
+        rungs.forEach(rung -> rung.points().forEach(point -> uses.merge(point.name(), 1, Integer::sum)));
+        return uses;
+    }
+}

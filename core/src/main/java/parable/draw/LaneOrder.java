@@ -1,0 +1,88 @@
+package parable.draw;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import parable.circuit.RungItem;
+
+/**
+ * Settles in which direction each rung is drawn. A rung that runs against the others, as one that leads from a later
+ * node back to an earlier, is drawn the other way round; one that contradicts them both ways keeps only its first node in
+ * line with theirs.
+ */
+final class LaneOrder {
+
+    /** An item of a rung with what it is in the layout; nodes that only this rung uses are not in the layout. */
+    record Placed(RungItem item, List<LaneLayout.Item> inLayout, boolean reversed) {}
+
+    private final Map<LaneLayout.Item, Set<LaneLayout.Item>> after = new HashMap<>();
+
+    /** The rung in the direction in which it fits those settled before. */
+    List<Placed> settle(List<Placed> rung) {
+        List<Placed> backwards = new ArrayList<>();
+        rung.forEach(placed -> backwards.add(0, new Placed(placed.item, placed.inLayout, true)));
+        for (List<Placed> way : List.of(rung, backwards)) {
+            if (fits(way)) {
+                addOrder(way);
+                return way;
+            }
+        }
+        return detached(rung);
+    }
+
+    private static List<LaneLayout.Item> items(List<Placed> rung) {
+        return rung.stream().flatMap(placed -> placed.inLayout.stream()).toList();
+    }
+
+    private boolean fits(List<Placed> rung) {
+        List<LaneLayout.Item> items = items(rung);
+        for (int i = 0; i < items.size(); i++) {
+            for (int j = i + 1; j < items.size(); j++) {
+                if (items.get(i).equals(items.get(j)) || leads(items.get(j), items.get(i))) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    private boolean leads(LaneLayout.Item from, LaneLayout.Item to) {
+        Set<LaneLayout.Item> seen = new HashSet<>();
+        List<LaneLayout.Item> waiting = new ArrayList<>(List.of(from));
+        while (!waiting.isEmpty()) {
+            LaneLayout.Item item = waiting.remove(waiting.size() - 1);
+            if (item.equals(to)) {
+                return true;
+            }
+            if (seen.add(item)) {
+                waiting.addAll(after.getOrDefault(item, Collections.emptySet()));
+            }
+        }
+        return false;
+    }
+
+    private void addOrder(List<Placed> rung) {
+        List<LaneLayout.Item> items = items(rung);
+        for (int i = 0; i + 1 < items.size(); i++) {
+            after.computeIfAbsent(items.get(i), any -> new HashSet<>()).add(items.get(i + 1));
+        }
+    }
+
+    private List<Placed> detached(List<Placed> rung) {
+        List<Placed> detached = new ArrayList<>();
+        for (int i = 0; i < rung.size(); i++) {
+            Placed placed = rung.get(i);
+            detached.add(new Placed(placed.item, i == 0 ? placed.inLayout : alone(placed), false));
+        }
+        addOrder(detached);
+        return detached;
+    }
+
+    private static List<LaneLayout.Item> alone(Placed placed) {
+        return placed.item instanceof RungItem.Passage ? List.of(new LaneLayout.DeviceItem(new Object())) : List.of();
+    }
+}

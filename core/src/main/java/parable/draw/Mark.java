@@ -1,0 +1,117 @@
+package parable.draw;
+
+import java.util.List;
+
+/** One thing on a drawing. */
+public sealed interface Mark {
+
+    /** This mark moved by so much. */
+    Mark moved(double dx, double dy);
+
+    /**
+     * A piece of a wire.
+     *
+     * @param number the wire number
+     * @param points at least two
+     */
+    record Wire(String number, List<Point> points) implements Mark {
+        public Wire {
+            points = List.copyOf(points);
+        }
+
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Wire(
+                    number, points.stream().map(point -> point.plus(dx, dy)).toList());
+        }
+    }
+
+    /** The dot where wires of one node meet; crossing wires without it are not joined. */
+    record Junction(String number, Point at) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Junction(number, at.plus(dx, dy));
+        }
+    }
+
+    /**
+     * The symbol of a contact, a load or a supply.
+     *
+     * @param subject what it stands for
+     * @param box where it can be pointed at; no wire of another node goes through it
+     * @param always the strokes that do not change
+     * @param off the strokes drawn while the subject is off
+     * @param on the strokes drawn while the subject is on
+     */
+    record Symbol(Subject subject, Box box, List<Stroke> always, List<Stroke> off, List<Stroke> on) implements Mark {
+        public Symbol {
+            always = List.copyOf(always);
+            off = List.copyOf(off);
+            on = List.copyOf(on);
+        }
+
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Symbol(subject, box.moved(dx, dy), moved(always, dx, dy), moved(off, dx, dy), moved(on, dx, dy));
+        }
+
+        private static List<Stroke> moved(List<Stroke> strokes, double dx, double dy) {
+            return strokes.stream().map(stroke -> stroke.moved(dx, dy)).toList();
+        }
+    }
+
+    /** A dashed line that links the poles of one device. */
+    record Link(String tag, Point from, Point to) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Link(tag, from.plus(dx, dy), to.plus(dx, dy));
+        }
+    }
+
+    /**
+     * A text.
+     *
+     * @param at its anchor on the base line
+     * @param anchor which part of the text stands at that point
+     */
+    record Label(Point at, String text, TextRole role, Anchor anchor) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Label(at.plus(dx, dy), text, role, anchor);
+        }
+    }
+
+    /** What a text is, which decides how it is set. */
+    enum TextRole {
+        TAG(13, true),
+        WIRE_NUMBER(11, true),
+        MARKING(10, false),
+        NOTE(11, false),
+        HEADING(14, true);
+
+        private final double size;
+        private final boolean bold;
+
+        TextRole(double size, boolean bold) {
+            this.size = size;
+            this.bold = bold;
+        }
+
+        /** The height of the letters in drawing units. */
+        public double size() {
+            return size;
+        }
+
+        /** Whether it is set in bold. */
+        public boolean bold() {
+            return bold;
+        }
+    }
+
+    /** Which part of a text stands at its point. */
+    enum Anchor {
+        START,
+        MIDDLE,
+        END
+    }
+}

@@ -1,0 +1,211 @@
+package parable.draw;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import parable.circuit.Rail;
+import parable.circuit.RungItem;
+import parable.draw.LaneOrder.Placed;
+import parable.draw.Mark.Anchor;
+import parable.draw.Mark.TextRole;
+import parable.parts.Assembly;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/** The power circuit: one column a pole, from the supply at the top to the motor at the bottom. */
+final class PowerDiagram extends LaneDiagram {
+
+    private static final double LEFT = 74;
+    private static final double COLUMN = 44;
+    private static final double MOTOR_RADIUS = 50;
+    private static final Pitch PITCH = new Pitch(30, 92, 14);
+
+    private final Map<String, Integer> uses;
+    private final Map<String, Integer> firstLane = new HashMap<>();
+    private final Set<String> tagged = new HashSet<>();
+    private double lowest;
+
+    private PowerDiagram(Assembly assembly) {
+        super(assembly, Axis.DOWN, assembly.sheet().power(), PITCH);
+        uses = uses(rungs);
+        for (int lane = 0; lane < rungs.size(); lane++) {
+            for (RungItem item : rungs.get(lane).items()) {
+                if (item instanceof RungItem.Passage passage) {
+                    firstLane.putIfAbsent(passage.tag(), lane);
+                }
+            }
+        }
+    }
+
+    /** The power diagram of a sheet. */
+    static Drawing of(Assembly assembly) {
+        PowerDiagram diagram = new PowerDiagram(assembly);
+        diagram.draw();
+        assembly.parts().stream().filter(part -> part.family() == Family.SUPPLY).forEach(diagram::drawSupply);
+        double width = LEFT + COLUMN * diagram.rungs.size();
+        return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, diagram.marks);
+    }
+
+    @Override
+    double across(int lane) {
+        return LEFT + COLUMN * lane;
+    }
+
+    @Override
+    boolean runsAcross(RungItem.Point point) {
+        return !point.rail() && uses.getOrDefault(point.name(), 0) > 1;
+    }
+
+    @Override
+    Object groupOf(RungItem item) {
+        if (item instanceof RungItem.Landing landing) {
+            return List.of("landing", landing.terminal().tag());
+        }
+        return item instanceof RungItem.Passage passage ? passage.tag() : item;
+    }
+
+    @Override
+    boolean standsAtTheEnd(Placed placed) {
+        return false;
+    }
+
+    @Override
+    void drawDevice(int lane, Placed placed, Point at) {
+        RungItem.Passage passage = (RungItem.Passage) placed.item();
+        marks.add(symbol(passage, at));
+        String above = placed.reversed() ? passage.to() : passage.from();
+        String below = placed.reversed() ? passage.from() : passage.to();
+        label(at.plus(6, -IecSymbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
+        label(at.plus(6, IecSymbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
+        int first = firstLane.get(passage.tag());
+        if (tagged.add(passage.tag())) {
+            label(at.plus(-20, 5), passage.tag(), TextRole.TAG, Anchor.END);
+        } else {
+            Part part = part(passage.tag());
+            double offset = part.family() == Family.OVERLOAD_RELAY ? 0 : -5;
+            double reach = part.family() == Family.OVERLOAD_RELAY ? 11 : 0;
+            marks.add(new Mark.Link(
+                    passage.tag(),
+                    new Point(across(Math.max(first, lane - 1)) + offset + reach, at.y()),
+                    at.plus(offset - reach, 0)));
+        }
+    }
+
+    @Override
+    double drawLanding(int lane, Placed placed, double along) {
+        RungItem.Landing landing = (RungItem.Landing) placed.item();
+        Part part = part(landing.terminal().tag());
+        String marking = landing.terminal().marking();
+        if (part.family() == Family.SUPPLY) {
+            label(new Point(across(lane), along + 18), marking, TextRole.MARKING, Anchor.MIDDLE);
+            return along + 26;
+        }
+        if (part.family() == Family.MOTOR) {
+            return drawMotorLead(lane, part, marking, along + PITCH.slot() / 2);
+        }
+        label(new Point(across(lane) + 6, along + 16), landing.terminal().toString(), TextRole.TAG, Anchor.START);
+        return along + 12;
+    }
+
+    /** The lead of a motor: straight down into the circle, or beside it down to its middle and in from the side. */
+    private double drawMotorLead(int lane, Part motor, String marking, double middle) {
+        List<Integer> windings = lanesOfWindings(motor);
+        double centre = windings.stream().mapToDouble(this::across).average().orElse(across(lane));
+        if (tagged.add(motor.tag())) {
+            drawMotor(motor, new Point(centre, middle));
+        }
+        double aside = across(lane) - centre;
+        label(new Point(across(lane) + 6, middle - MOTOR_RADIUS + 4), marking, TextRole.MARKING, Anchor.START);
+        if (Math.abs(aside) < MOTOR_RADIUS) {
+            return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
+        }
+        String number = assembly.nodes()
+                .all()
+                .get(assembly.nodes()
+                        .indexOf(new parable.circuit.Terminal(motor.tag(), marking))
+                        .orElseThrow())
+                .number();
+        marks.add(new Mark.Wire(
+                number,
+                List.of(
+                        new Point(across(lane), middle),
+                        new Point(centre + Math.signum(aside) * MOTOR_RADIUS, middle))));
+        return middle;
+    }
+
+    private List<Integer> lanesOfWindings(Part motor) {
+        return java.util.stream.IntStream.range(0, rungs.size())
+                .filter(lane -> rungs.get(lane)
+                        .terminals()
+                        .anyMatch(terminal -> terminal.tag().equals(motor.tag())
+                                && motor.loads().stream()
+                                        .anyMatch(load -> load.from().equals(terminal.marking()))))
+                .boxed()
+                .toList();
+    }
+
+    private void drawMotor(Part motor, Point centre) {
+        marks.add(new Mark.Symbol(
+                new Subject.OfMotor(motor.tag()),
+                Box.around(centre, 2 * MOTOR_RADIUS, 2 * MOTOR_RADIUS),
+                List.of(new Stroke.Circle(centre, MOTOR_RADIUS, false)),
+                List.of(),
+                List.of(new Stroke.Circle(centre, MOTOR_RADIUS - 5, false))));
+        label(centre.plus(0, -14), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(centre.plus(0, 2), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
+        motor.device()
+                .setting("power")
+                .ifPresent(power -> label(centre.plus(0, 17), power, TextRole.NOTE, Anchor.MIDDLE));
+        label(centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
+        lowest = Math.max(lowest, centre.y() + MOTOR_RADIUS + 22);
+    }
+
+    private void drawSupply(Part supply) {
+        List<Integer> lanes = java.util.stream.IntStream.range(0, rungs.size())
+                .filter(lane -> rungs.get(lane).terminals().anyMatch(terminal -> terminal.tag()
+                        .equals(supply.tag())))
+                .boxed()
+                .toList();
+        if (lanes.isEmpty()) {
+            return;
+        }
+        double left = across(lanes.get(0)) - 16;
+        double right = across(lanes.get(lanes.size() - 1)) + 16;
+        Box box = new Box(left, PITCH.start() - 2, right - left, 28);
+        marks.add(new Mark.Symbol(
+                new Subject.OfSupply(supply.tag()),
+                box,
+                List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 0, box.width(), 0, box.width(), 28, 0, 28, 0, 0)),
+                List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 28, box.width(), 0)),
+                List.of()));
+        String rated = String.join(" ", supply.device().settings().values());
+        label(new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
+    }
+
+    @Override
+    double drawEnd(int lane, Placed placed, double along) {
+        RungItem.Point point = (RungItem.Point) placed.item();
+        double end = along + 30;
+        double across = across(lane);
+        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 5, end - 8), new Point(across, end))));
+        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));
+        label(new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
+        lowest = Math.max(lowest, end + 18);
+        return end;
+    }
+
+    private String numberOf(RungItem.Point point) {
+        return assembly.sheet().rails().stream()
+                .filter(rail -> point.rail() && rail.name().equals(point.name()))
+                .map(Rail::number)
+                .findFirst()
+                .orElse(point.name());
+    }
+
+    @Override
+    void drawNumber(String number, double along, double across) {
+        label(new Point(across + 5, along + 14), number, TextRole.WIRE_NUMBER, Anchor.START);
+    }
+}
