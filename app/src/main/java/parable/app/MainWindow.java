@@ -24,7 +24,7 @@ import parable.parts.PartException;
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
 public final class MainWindow {
 
-    private static final double BESIDE = 372;
+    private static final double BESIDE = 384;
 
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();

@@ -11,9 +11,6 @@ public final class Typeface {
     /** The family for words and numbers. */
     public static final String WORDS = "B612";
 
-    /** The family for figures that stand below each other. */
-    public static final String FIGURES = "B612 Mono";
-
     /** The family for signs that the others lack, such as the earth sign. */
     public static final String SIGNS = "DejaVu Sans";
 
@@ -21,8 +18,7 @@ public final class Typeface {
 
     /** Makes the fonts known; must come before the first text is laid out. */
     public static void load() {
-        for (String file :
-                new String[] {"B612-Regular.otf", "B612-Bold.otf", "B612Mono-Regular.otf", "DejaVuSans.ttf"}) {
+        for (String file : new String[] {"B612-Regular.otf", "B612-Bold.otf", "DejaVuSans.ttf"}) {
             try (InputStream stream = Typeface.class.getResourceAsStream("fonts/" + file)) {
                 if (stream == null || Font.loadFont(stream, 12) == null) {
                     throw new IllegalStateException("the font " + file + " did not come with the application");

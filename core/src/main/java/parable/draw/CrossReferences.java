@@ -27,11 +27,10 @@ final class CrossReferences {
         for (int c = 0; c < part.contacts().size(); c++) {
             Contact contact = part.contacts().get(c);
             String name = contact.pole() ? "poles" : contact.marking();
-            String kind = contact.pole() ? "" : contact.isNormallyClosed() ? " NC" : " NO";
-            places.merge(name + kind, place(part, c), (one, other) -> one.equals("free") ? other : one);
+            places.merge(name, place(part, c), (one, other) -> one.equals("free") ? other : one);
         }
         List<String> lines = new ArrayList<>();
-        places.forEach((name, place) -> lines.add(name + "  " + place));
+        places.forEach((name, place) -> lines.add(name + ": " + place));
         return lines;
     }
 

@@ -25,7 +25,7 @@ final class IecSymbols {
     /** How far a symbol stands out above its lane; the tag goes beyond it. */
     static double heightAbove(Part part, boolean contact) {
         if (!contact) {
-            return 16;
+            return part.family() == Family.PILOT_LAMP ? 24 : 14;
         }
         return switch (part.family()) {
             case PUSH_BUTTON, OVERLOAD_RELAY -> 23;
@@ -38,7 +38,7 @@ final class IecSymbols {
     Mark.Symbol contact(Part part, int index, Point at) {
         Contact contact = part.contacts().get(index);
         Subject subject = new Subject.OfContact(part.tag(), index);
-        Box box = axis.box(at, 2 * HALF + 12, 40);
+        Box box = contactBox(at, heightAbove(part, true));
         if (part.family() == Family.FUSE) {
             return fuse(subject, box, at);
         }
@@ -50,6 +50,7 @@ final class IecSymbols {
             always.add(axis.lines(at, -HALF, 0, -HALF, 9));
             return new Mark.Symbol(
                     subject,
+                    "",
                     box,
                     always,
                     List.of(axis.lines(at, HALF, 0, -HALF + 2, 18)),
@@ -57,10 +58,17 @@ final class IecSymbols {
         }
         return new Mark.Symbol(
                 subject,
+                "",
                 box,
                 always,
                 List.of(axis.lines(at, HALF, 0, -HALF + 2, -12)),
                 List.of(axis.lines(at, HALF, 0, -HALF, 0)));
+    }
+
+    private Box contactBox(Point at, double above) {
+        double below = 19;
+        Point shift = axis.point(0, (below - above) / 2);
+        return axis.box(at.plus(shift.x(), shift.y()), 2 * HALF + 4, above + below);
     }
 
     private List<Stroke> actuator(Family family, Contact contact, Point at) {
@@ -109,6 +117,7 @@ final class IecSymbols {
     private Mark.Symbol fuse(Subject subject, Box box, Point at) {
         return new Mark.Symbol(
                 subject,
+                "",
                 box,
                 List.of(axis.lines(at, -HALF, -5, HALF, -5, HALF, 5, -HALF, 5, -HALF, -5)),
                 List.of(axis.lines(at, -HALF, 0, -7, 0, -4, -4), axis.lines(at, HALF, 0, 7, 0, 4, 4)),
@@ -118,6 +127,7 @@ final class IecSymbols {
     private Mark.Symbol heater(Subject subject, Box box, Point at) {
         return new Mark.Symbol(
                 subject,
+                "",
                 box,
                 List.of(
                         axis.lines(at, -HALF, -11, HALF, -11, HALF, 11, -HALF, 11, -HALF, -11),
@@ -129,15 +139,16 @@ final class IecSymbols {
     /** A coil or a lamp of a part. */
     Mark.Symbol load(Part part, LoadRole role, Point at) {
         Subject subject = new Subject.OfLoad(part.tag());
-        Box box = axis.box(at, 2 * HALF + 12, 40);
+        Box box = axis.box(at, 2 * HALF + 2, 2 * HALF + 2);
         return switch (role) {
             case COIL, WINDING -> new Mark.Symbol(
                     subject,
+                    "",
                     box,
                     List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)),
                     List.of(),
                     List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
-            case LAMP -> new Mark.Symbol(subject, box, lamp(at), List.of(), rays(at));
+            case LAMP -> new Mark.Symbol(subject, "", box, lamp(at), List.of(), rays(at));
         };
     }
 

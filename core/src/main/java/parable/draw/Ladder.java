@@ -9,6 +9,7 @@ import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
 import parable.parts.Assembly;
+import parable.parts.Family;
 import parable.parts.Part;
 
 /** The control circuit as a ladder: rails upright, one rung below the other, coils and lamps at the right. */
@@ -17,7 +18,7 @@ final class Ladder extends LaneDiagram {
     private static final double TOP = 84;
     private static final double ROW = 82;
     private static final double NOTE_LINE = 14;
-    private static final Pitch PITCH = new Pitch(40, 100, 14);
+    private static final Pitch PITCH = new Pitch(40, 94, 14);
 
     private final CrossReferences references;
     private final Map<String, Integer> uses;
@@ -89,8 +90,9 @@ final class Ladder extends LaneDiagram {
         marks.add(symbol(passage, at));
         String left = placed.reversed() ? passage.to() : passage.from();
         String right = placed.reversed() ? passage.from() : passage.to();
-        label(at.plus(-27, 14), left, TextRole.MARKING, Anchor.MIDDLE);
-        label(at.plus(27, 14), right, TextRole.MARKING, Anchor.MIDDLE);
+        double aside = part.family() == Family.PILOT_LAMP ? 32 : 25;
+        label(at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
+        label(at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
         label(at.plus(0, -IecSymbols.heightAbove(part, contact) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
         List<String> notes = contact ? coilNote(part) : underCoil(part);
         for (int i = 0; i < notes.size(); i++) {
@@ -125,7 +127,7 @@ final class Ladder extends LaneDiagram {
 
     @Override
     void drawNumber(String number, double along, double across) {
-        label(new Point(along + 4, across - 5), number, TextRole.WIRE_NUMBER, Anchor.START);
+        label(new Point(along + 5, across - 6), number, TextRole.WIRE_NUMBER, Anchor.START);
     }
 
     private void drawRungNumbers() {

@@ -18,6 +18,7 @@ import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
 import parable.parts.Assembly;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /** A diagram of rungs side by side as lanes: what the ladder and the power diagram have in common. */
@@ -167,12 +168,18 @@ abstract class LaneDiagram {
             if (wireTo > wireFrom) {
                 marks.add(new Mark.Wire(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
             }
-            if (numbered.add(number)) {
+            if (numbered.add(number) && !isMarking(number, items.get(i - 1))) {
                 drawNumber(number, wireFrom, across);
             }
             boolean device = placed.item() instanceof RungItem.Passage;
             wireFrom = device ? wireTo + 2 * IecSymbols.HALF : wireTo;
         }
+    }
+
+    /** Whether a wire is called like the terminal it comes from, as L1 is; saying it once is enough. */
+    private static boolean isMarking(String number, Placed from) {
+        return from.item() instanceof RungItem.Landing landing
+                && landing.terminal().marking().equals(number);
     }
 
     private double begin(int lane, Placed first) {
@@ -269,12 +276,14 @@ abstract class LaneDiagram {
     /** The symbol of a contact or load that a rung passes through. */
     final Mark.Symbol symbol(RungItem.Passage passage, Point at) {
         Part part = part(passage.tag());
+        int node = assembly.nodes().indexOf(passage.lineSide()).orElseThrow();
         return part.contactBetween(passage.from(), passage.to())
                 .map(contact -> symbols.contact(part, contact, at))
-                .orElseGet(() -> symbols.load(part, roleOf(part, passage), at));
+                .orElseGet(() -> symbols.load(part, roleOf(part, passage), at))
+                .on(assembly.nodes().all().get(node).number());
     }
 
-    private static parable.parts.LoadRole roleOf(Part part, RungItem.Passage passage) {
+    private static LoadRole roleOf(Part part, RungItem.Passage passage) {
         return part.loads()
                 .get(part.loadBetween(passage.from(), passage.to()).orElseThrow())
                 .role();

@@ -38,12 +38,14 @@ public sealed interface Mark {
      * The symbol of a contact, a load or a supply.
      *
      * @param subject what it stands for
+     * @param wire the number of the wire on its first terminal, empty if it has none
      * @param box where it can be pointed at; no wire of another node goes through it
      * @param always the strokes that do not change
      * @param off the strokes drawn while the subject is off
      * @param on the strokes drawn while the subject is on
      */
-    record Symbol(Subject subject, Box box, List<Stroke> always, List<Stroke> off, List<Stroke> on) implements Mark {
+    record Symbol(Subject subject, String wire, Box box, List<Stroke> always, List<Stroke> off, List<Stroke> on)
+            implements Mark {
         public Symbol {
             always = List.copyOf(always);
             off = List.copyOf(off);
@@ -52,7 +54,13 @@ public sealed interface Mark {
 
         @Override
         public Mark moved(double dx, double dy) {
-            return new Symbol(subject, box.moved(dx, dy), moved(always, dx, dy), moved(off, dx, dy), moved(on, dx, dy));
+            return new Symbol(
+                    subject, wire, box.moved(dx, dy), moved(always, dx, dy), moved(off, dx, dy), moved(on, dx, dy));
+        }
+
+        /** This symbol on a wire. */
+        Symbol on(String number) {
+            return new Symbol(subject, number, box, always, off, on);
         }
 
         private static List<Stroke> moved(List<Stroke> strokes, double dx, double dy) {
@@ -78,6 +86,18 @@ public sealed interface Mark {
         @Override
         public Mark moved(double dx, double dy) {
             return new Label(at.plus(dx, dy), text, role, anchor);
+        }
+    }
+
+    /**
+     * The condition of a device in a word, as it is at the instant that is drawn.
+     *
+     * @param at its anchor on the base line
+     */
+    record Condition(Point at, String tag, Anchor anchor) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new Condition(at.plus(dx, dy), tag, anchor);
         }
     }
 

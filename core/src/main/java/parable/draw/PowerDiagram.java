@@ -5,8 +5,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import parable.circuit.Rail;
 import parable.circuit.RungItem;
+import parable.circuit.Terminal;
 import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
@@ -19,23 +21,29 @@ final class PowerDiagram extends LaneDiagram {
 
     private static final double LEFT = 74;
     private static final double COLUMN = 44;
+    private static final double ROOM_FOR_TAG = 22;
     private static final double MOTOR_RADIUS = 50;
     private static final Pitch PITCH = new Pitch(30, 92, 14);
 
     private final Map<String, Integer> uses;
     private final Map<String, Integer> firstLane = new HashMap<>();
+    private final double[] columns;
     private final Set<String> tagged = new HashSet<>();
     private double lowest;
 
     private PowerDiagram(Assembly assembly) {
         super(assembly, Axis.DOWN, assembly.sheet().power(), PITCH);
         uses = uses(rungs);
+        columns = new double[rungs.size()];
         for (int lane = 0; lane < rungs.size(); lane++) {
+            boolean roomForTag = false;
             for (RungItem item : rungs.get(lane).items()) {
                 if (item instanceof RungItem.Passage passage) {
-                    firstLane.putIfAbsent(passage.tag(), lane);
+                    roomForTag |= firstLane.putIfAbsent(passage.tag(), lane) == null;
                 }
             }
+            double before = lane == 0 ? LEFT - COLUMN : columns[lane - 1] + (roomForTag ? ROOM_FOR_TAG : 0);
+            columns[lane] = before + COLUMN;
         }
     }
 
@@ -44,13 +52,13 @@ final class PowerDiagram extends LaneDiagram {
         PowerDiagram diagram = new PowerDiagram(assembly);
         diagram.draw();
         assembly.parts().stream().filter(part -> part.family() == Family.SUPPLY).forEach(diagram::drawSupply);
-        double width = LEFT + COLUMN * diagram.rungs.size();
+        double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
         return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, diagram.marks);
     }
 
     @Override
     double across(int lane) {
-        return LEFT + COLUMN * lane;
+        return columns[lane];
     }
 
     @Override
@@ -81,7 +89,8 @@ final class PowerDiagram extends LaneDiagram {
         label(at.plus(6, IecSymbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
         int first = firstLane.get(passage.tag());
         if (tagged.add(passage.tag())) {
-            label(at.plus(-20, 5), passage.tag(), TextRole.TAG, Anchor.END);
+            label(at.plus(-23, 1), passage.tag(), TextRole.TAG, Anchor.END);
+            marks.add(new Mark.Condition(at.plus(-23, 15), passage.tag(), Anchor.END));
         } else {
             Part part = part(passage.tag());
             double offset = part.family() == Family.OVERLOAD_RELAY ? 0 : -5;
@@ -117,14 +126,14 @@ final class PowerDiagram extends LaneDiagram {
             drawMotor(motor, new Point(centre, middle));
         }
         double aside = across(lane) - centre;
-        label(new Point(across(lane) + 6, middle - MOTOR_RADIUS + 4), marking, TextRole.MARKING, Anchor.START);
+        label(new Point(across(lane) - 5, middle - MOTOR_RADIUS - 3), marking, TextRole.MARKING, Anchor.END);
         if (Math.abs(aside) < MOTOR_RADIUS) {
             return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
         }
         String number = assembly.nodes()
                 .all()
                 .get(assembly.nodes()
-                        .indexOf(new parable.circuit.Terminal(motor.tag(), marking))
+                        .indexOf(new Terminal(motor.tag(), marking))
                         .orElseThrow())
                 .number();
         marks.add(new Mark.Wire(
@@ -136,7 +145,7 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     private List<Integer> lanesOfWindings(Part motor) {
-        return java.util.stream.IntStream.range(0, rungs.size())
+        return IntStream.range(0, rungs.size())
                 .filter(lane -> rungs.get(lane)
                         .terminals()
                         .anyMatch(terminal -> terminal.tag().equals(motor.tag())
@@ -149,21 +158,23 @@ final class PowerDiagram extends LaneDiagram {
     private void drawMotor(Part motor, Point centre) {
         marks.add(new Mark.Symbol(
                 new Subject.OfMotor(motor.tag()),
+                "",
                 Box.around(centre, 2 * MOTOR_RADIUS, 2 * MOTOR_RADIUS),
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS, false)),
                 List.of(),
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS - 5, false))));
-        label(centre.plus(0, -14), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
-        label(centre.plus(0, 2), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
+        label(centre.plus(0, -18), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(centre.plus(0, -3), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
         motor.device()
                 .setting("power")
-                .ifPresent(power -> label(centre.plus(0, 17), power, TextRole.NOTE, Anchor.MIDDLE));
+                .ifPresent(power -> label(centre.plus(0, 11), power, TextRole.NOTE, Anchor.MIDDLE));
+        marks.add(new Mark.Condition(centre.plus(0, 27), motor.tag(), Anchor.MIDDLE));
         label(centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
         lowest = Math.max(lowest, centre.y() + MOTOR_RADIUS + 22);
     }
 
     private void drawSupply(Part supply) {
-        List<Integer> lanes = java.util.stream.IntStream.range(0, rungs.size())
+        List<Integer> lanes = IntStream.range(0, rungs.size())
                 .filter(lane -> rungs.get(lane).terminals().anyMatch(terminal -> terminal.tag()
                         .equals(supply.tag())))
                 .boxed()
@@ -176,6 +187,7 @@ final class PowerDiagram extends LaneDiagram {
         Box box = new Box(left, PITCH.start() - 2, right - left, 28);
         marks.add(new Mark.Symbol(
                 new Subject.OfSupply(supply.tag()),
+                "",
                 box,
                 List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 0, box.width(), 0, box.width(), 28, 0, 28, 0, 0)),
                 List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 28, box.width(), 0)),
@@ -206,6 +218,6 @@ final class PowerDiagram extends LaneDiagram {
 
     @Override
     void drawNumber(String number, double along, double across) {
-        label(new Point(across + 5, along + 14), number, TextRole.WIRE_NUMBER, Anchor.START);
+        label(new Point(across + 5, along + 27), number, TextRole.WIRE_NUMBER, Anchor.START);
     }
 }

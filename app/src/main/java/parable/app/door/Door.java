@@ -6,10 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
@@ -43,11 +41,10 @@ public final class Door extends VBox {
     public Door(RunModel run, Map<String, Handle> handles) {
         setId("door");
         getStyleClass().add("door");
-        Map<String, FlowPane> plates = new LinkedHashMap<>();
+        Map<String, Plate> plates = new LinkedHashMap<>();
         for (Part part : run.assembly().parts()) {
             if (isOnADoor(part)) {
-                FlowPane plate = plates.computeIfAbsent(part.device().place(), this::addPlate);
-                add(part, handles, plate);
+                add(part, handles, plates.computeIfAbsent(part.device().place(), this::addPlate));
             }
         }
         run.shownProperty().addListener((any, before, moment) -> show(moment));
@@ -60,30 +57,24 @@ public final class Door extends VBox {
                 || part.family() == Family.PILOT_LAMP;
     }
 
-    private FlowPane addPlate(String place) {
-        Label name = new Label(
-                place.isEmpty()
-                        ? "Somewhere"
-                        : place.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + place.substring(1));
-        name.getStyleClass().add("plate-name");
-        FlowPane plate = new FlowPane(4, 4);
-        plate.getStyleClass().add("plate");
-        getChildren().add(new VBox(2, name, plate));
+    private Plate addPlate(String place) {
+        Plate plate = new Plate(place);
+        getChildren().add(plate);
         return plate;
     }
 
-    private void add(Part part, Map<String, Handle> handles, FlowPane plate) {
+    private void add(Part part, Map<String, Handle> handles, Plate plate) {
         if (part.family() == Family.PILOT_LAMP) {
             LampView lamp = new LampView(part);
             lamps.add(lamp);
-            plate.getChildren().add(lamp);
+            plate.addLamp(lamp);
             return;
         }
         KeyCode key = operators.size() < KEYS.size() ? KEYS.get(operators.size()) : KeyCode.UNDEFINED;
         OperatorView operator = new OperatorView(handles.get(part.tag()), key);
         operators.add(operator);
         operatorsByKey.put(key, operator);
-        plate.getChildren().add(operator);
+        plate.addOperator(operator);
     }
 
     private void show(Moment moment) {

@@ -2,6 +2,7 @@ package parable.app.door;
 
 import javafx.scene.Group;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
@@ -11,9 +12,9 @@ import parable.bench.Moment;
 import parable.parts.Part;
 
 /** A pilot lamp on the door: rays and the word tell that it is lit, not only its brightness. */
-final class LampView extends VBox {
+final class LampView extends HBox {
 
-    private static final double RADIUS = 15;
+    private static final double RADIUS = 14;
 
     private final Part part;
     private final Circle lens = new Circle(RADIUS);
@@ -26,23 +27,24 @@ final class LampView extends VBox {
         getStyleClass().addAll("door-device", "lamp");
         Circle bezel = new Circle(RADIUS + 4);
         bezel.getStyleClass().add("bezel");
+        lens.getStyleClass().add("lens");
         for (int i = 0; i < 12; i++) {
             double angle = Math.PI * i / 6;
             Line ray = new Line(
-                    (RADIUS + 7) * Math.cos(angle),
-                    (RADIUS + 7) * Math.sin(angle),
-                    (RADIUS + 13) * Math.cos(angle),
-                    (RADIUS + 13) * Math.sin(angle));
+                    (RADIUS + 6) * Math.cos(angle),
+                    (RADIUS + 6) * Math.sin(angle),
+                    (RADIUS + 11) * Math.cos(angle),
+                    (RADIUS + 11) * Math.sin(angle));
             ray.getStyleClass().add("ray");
             rays.getChildren().add(ray);
         }
-        Circle room = new Circle(RADIUS + 14, Color.TRANSPARENT);
+        Circle room = new Circle(RADIUS + 12, Color.TRANSPARENT);
         word.getStyleClass().add("condition");
         Label legend = new Label(part.device().title());
         legend.getStyleClass().add("legend");
         Label tag = new Label(part.tag());
         tag.getStyleClass().add("tag");
-        getChildren().addAll(legend, new Group(room, bezel, lens, rays), tag, word);
+        getChildren().addAll(new Group(room, bezel, lens, rays), new VBox(legend, tag, word));
     }
 
     void show(Moment moment) {

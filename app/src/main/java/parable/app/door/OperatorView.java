@@ -17,9 +17,9 @@ import parable.bench.Moment;
 import parable.parts.Family;
 
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
-final class OperatorView extends VBox {
+final class OperatorView extends HBox {
 
-    private static final double RADIUS = 20;
+    private static final double RADIUS = 18;
 
     private final Handle handle;
     private final Circle cap;
@@ -40,7 +40,7 @@ final class OperatorView extends VBox {
         cap.getStyleClass().add("cap");
         shadow = new Circle(cap.getRadius() + 5);
         shadow.getStyleClass().add(mushroom ? "safety-ring" : "bezel");
-        Group actuator = new Group(new Circle(RADIUS + 9, Color.TRANSPARENT), shadow, cap);
+        Group actuator = new Group(new Circle(RADIUS + 8, Color.TRANSPARENT), shadow, cap);
         actuator.setId("actuator-" + tag);
         actuator.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             if (event.getButton() == MouseButton.PRIMARY) {
@@ -55,22 +55,24 @@ final class OperatorView extends VBox {
         Label keyLabel = new Label(key.getName());
         keyLabel.getStyleClass().add("key");
         HBox names = new HBox(6, tagLabel, keyLabel);
-        names.setAlignment(Pos.CENTER);
+        names.setAlignment(Pos.CENTER_LEFT);
         word.getStyleClass().add("condition");
-        getChildren().addAll(legend, actuator, names, word);
+        VBox words = new VBox(2, legend, names);
         if (handle.springsBack()) {
-            addLatch(key);
+            words.getChildren().add(latch(key));
         }
+        words.getChildren().add(word);
+        getChildren().addAll(actuator, words);
     }
 
-    private void addLatch(KeyCode key) {
+    private ToggleButton latch(KeyCode key) {
         latch.setId("latch-" + handle.part().tag());
         latch.getStyleClass().add("latch");
         latch.setFocusTraversable(true);
         latch.setAccessibleText("Hold " + handle.part().tag() + " down, or Shift and " + key.getName());
         latch.setOnAction(event -> handle.toggleLatch());
         handle.latchedProperty().addListener((any, before, latched) -> latch.setSelected(latched));
-        getChildren().add(latch);
+        return latch;
     }
 
     Handle handle() {

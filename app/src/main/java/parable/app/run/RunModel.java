@@ -42,6 +42,7 @@ public final class RunModel {
     private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
     private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.REAL_TIME);
     private final ObservableList<StoryLine> story = FXCollections.observableArrayList();
+    private final ObservableList<StoryLine> storyToRead = FXCollections.unmodifiableObservableList(story);
     private Bench bench;
     private Optional<Player> player = Optional.empty();
     private double carriedMicros;
@@ -95,7 +96,7 @@ public final class RunModel {
 
     /** The whole story up to the present, also while an earlier instant is looked at. */
     public ObservableList<StoryLine> story() {
-        return FXCollections.unmodifiableObservableList(story);
+        return storyToRead;
     }
 
     /** Whether an instant before the present is looked at. */

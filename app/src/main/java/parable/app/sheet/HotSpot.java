@@ -1,5 +1,6 @@
 package parable.app.sheet;
 
+import java.util.Locale;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.control.Tooltip;
@@ -24,6 +25,7 @@ final class HotSpot extends Region {
         this.box = box;
         setId("spot-" + handle.part().tag());
         getStyleClass().add("hot-spot");
+        setManaged(false);
         setCursor(Cursor.HAND);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
@@ -54,7 +56,7 @@ final class HotSpot extends Region {
     void show(Moment moment) {
         String tag = handle.part().tag();
         String verb = handle.next(moment).word();
-        String words = verb.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + verb.substring(1) + " " + tag + " ("
+        String words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
                 + handle.part().device().title() + ")";
         tooltip.setText(words);
         setAccessibleText(words + ", now " + moment.condition(tag).word());

@@ -15,7 +15,7 @@ public final class Legend extends HBox {
         getStyleClass().add("legend-bar");
         setAlignment(Pos.CENTER_LEFT);
         for (NodeState state : NodeState.values()) {
-            Line sample = new Line(0, 0, 34, 0);
+            Line sample = new Line(0, 0, 30, 0);
             sample.setStroke(Ink.DAYLIGHT.of(state));
             sample.setStrokeWidth(Ink.widthOf(state));
             for (double dash : Ink.dashesOf(state)) {
@@ -25,7 +25,7 @@ public final class Legend extends HBox {
             words.getStyleClass().add("legend-words");
             getChildren().addAll(sample, words);
         }
-        Label operable = new Label("Dotted frames can be clicked, or reached with Tab and worked with Space.");
+        Label operable = new Label("Dotted frame: click it, or Tab and Space.");
         operable.getStyleClass().add("legend-words");
         getChildren().add(operable);
     }

@@ -52,6 +52,8 @@ final class Painter {
                 paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
             } else if (mark instanceof Mark.Label label) {
                 paintLabel(label);
+            } else if (mark instanceof Mark.Condition condition) {
+                paintCondition(condition, moment);
             }
         }
     }
@@ -73,8 +75,9 @@ final class Painter {
     private void paintSymbol(Mark.Symbol symbol, Moment moment) {
         boolean on = isOn(symbol.subject(), moment);
         boolean load = !(symbol.subject() instanceof Subject.OfContact);
-        symbol.always().forEach(stroke -> paintStroke(stroke, on && load ? HEAVY : THIN + 0.4));
-        (on ? symbol.on() : symbol.off()).forEach(stroke -> paintStroke(stroke, on ? HEAVY : 2.2));
+        symbol.always().forEach(stroke -> paintStroke(stroke, on && load ? HEAVY : THIN + 0.4, ink.symbol()));
+        Color colour = on && !load ? ink.of(stateOf(symbol.wire(), moment)) : ink.symbol();
+        (on ? symbol.on() : symbol.off()).forEach(stroke -> paintStroke(stroke, on ? HEAVY : 2.2, colour));
     }
 
     private static boolean isOn(Subject subject, Moment moment) {
@@ -90,21 +93,21 @@ final class Painter {
         return moment.condition(subject.tag()) == Condition.PRESENT;
     }
 
-    private void paintStroke(Stroke stroke, double width) {
+    private void paintStroke(Stroke stroke, double width, Color colour) {
         if (stroke instanceof Stroke.Lines lines) {
             if (lines.dashed()) {
                 paintLines(lines.points(), THIN, ink.symbol(), 3, 3);
             } else {
-                paintLines(lines.points(), width, ink.symbol());
+                paintLines(lines.points(), width, colour);
             }
         } else if (stroke instanceof Stroke.Circle circle) {
             double radius = circle.radius();
-            canvas.setStroke(ink.symbol());
+            canvas.setStroke(colour);
             canvas.setLineWidth(width);
             canvas.setLineDashes();
             canvas.strokeOval(circle.centre().x() - radius, circle.centre().y() - radius, 2 * radius, 2 * radius);
         } else if (stroke instanceof Stroke.Area area) {
-            canvas.setFill(ink.symbol());
+            canvas.setFill(colour);
             canvas.fillPolygon(
                     area.corners().stream().mapToDouble(Point::x).toArray(),
                     area.corners().stream().mapToDouble(Point::y).toArray(),
@@ -122,17 +125,30 @@ final class Painter {
         canvas.stroke();
     }
 
-    private void paintLabel(Mark.Label label) {
-        canvas.setFont(Font.font(
-                Typeface.WORDS,
-                label.role().bold() ? FontWeight.BOLD : FontWeight.NORMAL,
-                label.role().size()));
+    /** A device at work or in trouble is told in bold. */
+    private void paintCondition(Mark.Condition mark, Moment moment) {
+        Condition condition = moment.condition(mark.tag());
+        boolean atRest = condition == Condition.OUT
+                || condition == Condition.OPEN
+                || condition == Condition.HEALTHY
+                || condition == Condition.STOPPED;
+        setText(!atRest, Mark.TextRole.NOTE.size(), mark.anchor());
+        canvas.setFill(atRest ? ink.quiet() : ink.symbol());
+        canvas.fillText(condition.word(), mark.at().x(), mark.at().y());
+    }
+
+    private void setText(boolean bold, double size, Mark.Anchor anchor) {
+        canvas.setFont(Font.font(Typeface.WORDS, bold ? FontWeight.BOLD : FontWeight.NORMAL, size));
         canvas.setTextAlign(
-                switch (label.anchor()) {
+                switch (anchor) {
                     case START -> TextAlignment.LEFT;
                     case MIDDLE -> TextAlignment.CENTER;
                     case END -> TextAlignment.RIGHT;
                 });
+    }
+
+    private void paintLabel(Mark.Label label) {
+        setText(label.role().bold(), label.role().size(), label.anchor());
         boolean quiet = label.role() == Mark.TextRole.NOTE || label.role() == Mark.TextRole.MARKING;
         canvas.setFill(quiet ? ink.quiet() : ink.symbol());
         canvas.fillText(label.text(), label.at().x(), label.at().y());

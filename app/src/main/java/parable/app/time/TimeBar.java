@@ -1,5 +1,6 @@
 package parable.app.time;
 
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -9,7 +10,6 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.run.RunModel;
 import parable.app.run.Speed;
@@ -35,21 +35,19 @@ public final class TimeBar extends VBox {
         tense.getStyleClass().add("tense");
         runOrPause.setId("run-or-pause");
         runOrPause.setOnAction(event -> run.setRunning(!run.runningProperty().get()));
-        runOrPause.setMinWidth(112);
+        runOrPause.setMinWidth(92);
         now.setId("back-to-now");
         now.setOnAction(event -> run.backToNow());
         past.setId("past");
         past.setAccessibleText("Time that is looked at");
         HBox.setHgrow(past, Priority.ALWAYS);
-        Button back = button("step-back", "‹ Step back", "To the instant before this one", run::stepBack);
+        Button back = button("step-back", "‹ Back (B)", "To the instant before this one", run::stepBack);
         Button forward =
-                button("step-forward", "Step on ›", "To the next instant at which anything changes", run::stepForward);
+                button("step-forward", "Next (N) ›", "To the next instant at which anything changes", run::stepForward);
         Button restart = button("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox buttons = new HBox(8, clock, tense, gap, back, runOrPause, forward, speeds(), restart);
+        HBox buttons = new HBox(8, clock, back, runOrPause, forward, speeds(), restart);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        HBox line = new HBox(8, new Label("Past"), past, now);
+        HBox line = new HBox(8, tense, past, now);
         line.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(buttons, line);
         run.shownTimeProperty().addListener((any, before, time) -> show());
@@ -76,12 +74,11 @@ public final class TimeBar extends VBox {
         HBox box = new HBox();
         box.getStyleClass().add("speeds");
         box.setAlignment(Pos.CENTER_LEFT);
-        Label each = new Label("each second: ");
+        Label each = new Label("  Each second shows ");
         box.getChildren().add(each);
         for (Speed speed : Speed.values()) {
             ToggleButton button = new ToggleButton(speed.perSecond());
-            button.setId(
-                    "speed-" + speed.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            button.setId("speed-" + speed.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             button.setToggleGroup(group);
             button.setSelected(run.speedProperty().get() == speed);
             button.setOnAction(event -> {
@@ -105,9 +102,9 @@ public final class TimeBar extends VBox {
         now.setDisable(!run.looksBack());
         tense.setText(
                 run.looksBack()
-                        ? "looking back " + Clock.words(present - shown) + "; what you do now goes on from here"
-                        : runs ? "time runs" : "time stands still");
-        runOrPause.setText(runs ? "❚❚  Pause" : "▶  Run");
+                        ? "Looking back " + Clock.words(present - shown) + ". What you do now goes on from here."
+                        : runs ? "Time runs." : "Time stands still.");
+        runOrPause.setText(runs ? "Pause (P)" : "Run (P)");
         following = false;
     }
 }

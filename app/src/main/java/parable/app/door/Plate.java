@@ -1,0 +1,37 @@
+package parable.app.door;
+
+import java.util.Locale;
+import javafx.beans.binding.Bindings;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** What is mounted in one place: lamps above, operators below them, under the name of the place. */
+final class Plate extends VBox {
+
+    private final FlowPane lamps = row();
+    private final FlowPane operators = row();
+
+    Plate(String place) {
+        String words = place.isEmpty() ? "place not said" : place;
+        Label name = new Label(words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1));
+        name.getStyleClass().add("plate-name");
+        VBox metal = new VBox(2, lamps, operators);
+        metal.getStyleClass().add("plate");
+        getChildren().addAll(name, metal);
+    }
+
+    private static FlowPane row() {
+        FlowPane row = new FlowPane(4, 2);
+        row.managedProperty().bind(Bindings.isNotEmpty(row.getChildren()));
+        return row;
+    }
+
+    void addLamp(LampView lamp) {
+        lamps.getChildren().add(lamp);
+    }
+
+    void addOperator(OperatorView operator) {
+        operators.getChildren().add(operator);
+    }
+}
