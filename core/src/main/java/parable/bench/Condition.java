@@ -8,8 +8,8 @@ import parable.parts.Family;
 
 /** What an electrician says of a device by looking at it. Every device is in exactly one condition at any instant. */
 public enum Condition {
-    IN(Family.CONTACTOR),
-    OUT(Family.CONTACTOR),
+    IN(Family.CONTACTOR, Family.CONTROL_RELAY),
+    OUT(Family.CONTACTOR, Family.CONTROL_RELAY),
     LIT(Family.PILOT_LAMP),
     DIM(Family.PILOT_LAMP),
     DARK(Family.PILOT_LAMP),

@@ -24,7 +24,7 @@ final class Conditions {
         boolean arrived = rig.arrived(index, state);
         boolean itself = state.openedItself.get(index);
         return switch (part.family()) {
-            case CONTACTOR -> arrived ? Condition.IN : Condition.OUT;
+            case CONTACTOR, CONTROL_RELAY -> arrived ? Condition.IN : Condition.OUT;
             case OVERLOAD_RELAY -> arrived ? Condition.TRIPPED : Condition.HEALTHY;
             case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
             case FUSE -> arrived ? Condition.CLOSED : itself ? Condition.BLOWN : Condition.OPEN;

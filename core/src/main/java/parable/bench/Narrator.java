@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.parts.Contact;
 import parable.parts.Drive;
+import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Verb;
 
@@ -31,7 +32,7 @@ final class Narrator {
 
     /** What moved and what that led to; empty if nobody would notice anything. */
     Optional<String> told(List<PendingMove> moved, Reaction reaction, RunState state) {
-        List<String> movements = movements(moved);
+        List<String> movements = movements(moved, state);
         List<String> consequences = new ArrayList<>(reaction.words());
         if (movements.isEmpty()) {
             return consequences.isEmpty() ? Optional.empty() : Optional.of(capital(list(consequences)) + ".");
@@ -43,23 +44,26 @@ final class Narrator {
         return Optional.of(list(movements) + (consequences.isEmpty() ? "." : ", so " + list(consequences) + "."));
     }
 
-    private List<String> movements(List<PendingMove> moved) {
+    private List<String> movements(List<PendingMove> moved, RunState state) {
         Map<Integer, List<PendingMove>> byPart = new LinkedHashMap<>();
         for (PendingMove move : moved) {
             byPart.computeIfAbsent(rig.groups.get(move.group()).part(), any -> new ArrayList<>())
                     .add(move);
         }
         List<String> movements = new ArrayList<>();
-        byPart.forEach((part, moves) -> movements.addAll(movements(rig.parts.get(part), moves)));
+        byPart.forEach(
+                (part, moves) -> movements.addAll(movements(rig.parts.get(part), moves, state.openedItself.get(part))));
         return movements;
     }
 
-    private List<String> movements(Part part, List<PendingMove> moves) {
+    private List<String> movements(Part part, List<PendingMove> moves, boolean byItself) {
         return switch (part.family()) {
-            case CONTACTOR -> moves.stream().map(move -> armature(part, move)).toList();
+            case CONTACTOR, CONTROL_RELAY -> moves.stream()
+                    .map(move -> armature(part, move))
+                    .toList();
             case BREAKER, FUSE -> moves.stream()
                     .filter(move -> rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL)
-                    .map(move -> opensOrCloses(part, move))
+                    .map(move -> opensOrCloses(part, move, byItself))
                     .toList();
             case SUPPLY -> moves.stream()
                     .map(move -> part.tag() + (move.closes() ? " gives voltage again" : " gives no voltage"))
@@ -79,8 +83,12 @@ final class Narrator {
         return part.tag() + (move.closes() ? " is back at rest: " : " begins to move: ") + contacts(part, move);
     }
 
-    private String opensOrCloses(Part part, PendingMove move) {
-        return part.tag() + (move.closes() ? " closes" : " opens");
+    private String opensOrCloses(Part part, PendingMove move, boolean byItself) {
+        if (move.closes()) {
+            return part.tag() + " closes";
+        }
+        String trips = part.family() == Family.FUSE ? " blows" : " trips";
+        return part.tag() + (byItself ? trips : " opens");
     }
 
     /** The contacts of a movement: {@code 13-14 and the poles close}. */

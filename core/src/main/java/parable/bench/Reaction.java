@@ -80,8 +80,8 @@ record Reaction(List<String> words, List<Command> commands) {
 
     private void protect(Rig rig, RunState state, ShortCircuit found) {
         Branch closing = found.loop().get(0);
-        words.add("short circuit: wires " + rig.network.name(closing.from()) + " and " + rig.network.name(closing.to())
-                + " are joined through " + through(rig, found));
+        words.add("there is a short circuit: wires " + rig.network.name(closing.from()) + " and "
+                + rig.network.name(closing.to()) + " are joined through " + through(rig, found));
         Set<Integer> protective = new TreeSet<>();
         for (Branch branch : found.loop()) {
             if (rig.parts.get(branch.part()).protection().isPresent()) {

@@ -30,7 +30,7 @@ final class IecSymbols {
         return switch (part.family()) {
             case PUSH_BUTTON, OVERLOAD_RELAY -> 23;
             case EMERGENCY_STOP -> 27;
-            case CONTACTOR, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
+            case CONTACTOR, CONTROL_RELAY, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
         };
     }
 
@@ -87,7 +87,7 @@ final class IecSymbols {
             case CONTACTOR -> contact.pole() ? List.of(bump(at)) : List.of();
             case BREAKER -> List.of(
                     axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4));
-            case FUSE, SUPPLY, PILOT_LAMP, MOTOR -> List.of();
+            case CONTROL_RELAY, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> List.of();
         };
     }
 

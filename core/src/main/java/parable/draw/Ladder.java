@@ -138,12 +138,11 @@ final class Ladder extends LaneDiagram {
 
     private void drawRailNames() {
         for (Rail rail : assembly.sheet().rails()) {
-            if (uses.containsKey(rail.name())) {
-                assembly.nodes()
-                        .indexOf(rail.number())
-                        .ifPresent(node ->
-                                label(new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
-            }
+            assembly.nodes()
+                    .indexOf(rail.number())
+                    .filter(this::isLaidOut)
+                    .ifPresent(node ->
+                            label(new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
         }
     }
 }

@@ -123,6 +123,11 @@ abstract class LaneDiagram {
         }
     }
 
+    /** Whether a node runs across the lanes. */
+    final boolean isLaidOut(int node) {
+        return layout.nodes().contains(node);
+    }
+
     /** Where a node runs across the lanes. */
     final double nodeAt(int node) {
         return columnAt[layout.column(node)] + layout.track(node) * pitch.track;

@@ -6,12 +6,15 @@ import java.util.List;
 
 /**
  * The balance of currents at each group of joined nodes, with the group's own voltage unknown. A group that floats is
- * tied to earth by a leakage far weaker than any load, so that it has one voltage and the equations one answer.
+ * tied to earth by a leakage far weaker than any load, so that it has one voltage and the equations one answer; one that
+ * no load ties to another has its anchor at earth potential.
  */
 final class GroupEquations {
 
     /** The insulation between a floating group and earth: 1 nS, for AC and DC. */
     private static final double[] LEAKAGE_ADMITTANCE = {1e-9, 0, 1e-9};
+
+    private static final double[] LEVEL = {0, 0, 0};
 
     private final Joints joints;
     private final int[] groups;
@@ -26,8 +29,8 @@ final class GroupEquations {
      * Equations for these groups.
      *
      * @param groups for each node its group
-     * @param anchors for each group the node through which it leaks to earth
-     * @param earthGroup the one group whose voltage is known
+     * @param anchors for each group the node its level is measured at, and through which it leaks to earth
+     * @param earthGroup the one group whose level is known: it is anchored at earth
      */
     GroupEquations(Joints joints, int[] groups, int[] anchors, int earthGroup) {
         this.joints = joints;
@@ -47,28 +50,16 @@ final class GroupEquations {
     double[][] solve() {
         int nodes = groups.length;
         double[][] levels = new double[nodes][3];
-        settleUntied(levels);
         for (List<Tie> island : islands()) {
             solveIsland(island, levels);
         }
         double[][] potentials = new double[nodes][];
         for (int node = 0; node < nodes; node++) {
             double[] level = levels[groups[node]];
-            potentials[node] = new double[] {
-                level[0] + joints.real(node), level[1] + joints.imaginary(node), level[2] + joints.direct(node)
-            };
+            double[] offsets = offsetsOf(node);
+            potentials[node] = new double[] {level[0] + offsets[0], level[1] + offsets[1], level[2] + offsets[2]};
         }
         return potentials;
-    }
-
-    /** A group that no load ties to another has its anchor at earth potential. */
-    private void settleUntied(double[][] levels) {
-        for (int node = 0; node < groups.length; node++) {
-            if (groups[node] == node) {
-                int anchor = anchors[node];
-                levels[node] = new double[] {-joints.real(anchor), -joints.imaginary(anchor), -joints.direct(anchor)};
-            }
-        }
     }
 
     /** The loads sorted by which of them influence each other through groups of unknown voltage. */
@@ -112,7 +103,7 @@ final class GroupEquations {
                 .toArray();
         CurrentBalance balance = new CurrentBalance(unknowns, groups.length);
         for (int unknown : unknowns) {
-            balance.tie(unknown, earthGroup, LEAKAGE_ADMITTANCE, offsetsOf(anchors[unknown]));
+            balance.tie(unknown, earthGroup, LEAKAGE_ADMITTANCE, LEVEL);
         }
         for (Tie tie : island) {
             double[] rise = difference(offsetsOf(tie.from), offsetsOf(tie.to));
@@ -121,8 +112,14 @@ final class GroupEquations {
         balance.solveInto(levels);
     }
 
+    /** By how much a node is above the anchor of its group. */
     private double[] offsetsOf(int node) {
-        return new double[] {joints.real(node), joints.imaginary(node), joints.direct(node)};
+        int anchor = anchors[groups[node]];
+        return new double[] {
+            joints.real(node) - joints.real(anchor),
+            joints.imaginary(node) - joints.imaginary(anchor),
+            joints.direct(node) - joints.direct(anchor)
+        };
     }
 
     private static double[] difference(double[] one, double[] other) {

@@ -6,6 +6,7 @@ public enum Family {
     BREAKER("circuit breaker"),
     FUSE("fuse"),
     CONTACTOR("contactor"),
+    CONTROL_RELAY("control relay"),
     OVERLOAD_RELAY("overload relay"),
     PUSH_BUTTON("push button"),
     EMERGENCY_STOP("E-stop"),

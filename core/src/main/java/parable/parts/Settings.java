@@ -46,6 +46,15 @@ final class Settings {
         throw refused(name, written.get(), "a number of " + unit + " from " + plain(lowest) + " to " + plain(highest));
     }
 
+    /** A whole number from lowest to highest. */
+    int count(String name, int lowest, int highest, int byDefault) throws SettingException {
+        String written = device.setting(name).orElse(Integer.toString(byDefault));
+        if (!written.matches("\\d{1,4}") || Integer.parseInt(written) < lowest || Integer.parseInt(written) > highest) {
+            throw refused(name, written, "a whole number from " + lowest + " to " + highest);
+        }
+        return Integer.parseInt(written);
+    }
+
     /**
      * Contacts such as {@code 13-14 21-22}, normally closed if their second digits are 1 and 2, normally open if 3 and 4
      * (EN 50005); buttons may carry single digits.

@@ -21,6 +21,11 @@ final class SwitchgearKinds {
                 new PartKind(
                         "contactor", Family.CONTACTOR, List.of("coil", "holding", "aux"), SwitchgearKinds::contactor),
                 new PartKind(
+                        "control-relay",
+                        Family.CONTROL_RELAY,
+                        List.of("coil", "holding", "changeovers"),
+                        SwitchgearKinds::controlRelay),
+                new PartKind(
                         "overload-relay", Family.OVERLOAD_RELAY, List.of("setting"), SwitchgearKinds::overloadRelay));
     }
 
@@ -43,12 +48,35 @@ final class SwitchgearKinds {
 
     /** Three poles, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
-        RatedVoltage rated = settings.voltage("coil", COIL_BY_DEFAULT);
-        double holding = settings.quantity("holding", "VA", 0.5, 500, 8);
+        Load coil = coil(settings, 8);
         return part.contacts(withPoles(settings.contacts("aux", "13-14")))
-                .loads(List.of(Load.ofPower("A1", "A2", LoadRole.COIL, rated, holding, 0.3)))
-                .movedBy(new Drive.ByCoil(0, 0.85, rated.kind() == CurrentKind.AC ? 0.5 : 0.4), Travel.CONTACTOR)
+                .loads(List.of(coil))
+                .movedBy(pulledBy(coil), Travel.CONTACTOR)
                 .build();
+    }
+
+    /** One to four changeover contacts: common 11, normally closed 12, normally open 14; the next begin with 2, 3, 4. */
+    private static Part controlRelay(PartBuilder part, Settings settings) throws SettingException {
+        Load coil = coil(settings, 1.5);
+        List<Contact> contacts = new ArrayList<>();
+        for (int position = 1; position <= settings.count("changeovers", 1, 4, 2); position++) {
+            contacts.add(Contact.normallyClosed(position + "1", position + "2"));
+            contacts.add(Contact.normallyOpen(position + "1", position + "4"));
+        }
+        return part.contacts(contacts)
+                .loads(List.of(coil))
+                .movedBy(pulledBy(coil), Travel.CONTROL_RELAY)
+                .build();
+    }
+
+    private static Load coil(Settings settings, double holdingByDefault) throws SettingException {
+        RatedVoltage rated = settings.voltage("coil", COIL_BY_DEFAULT);
+        double holding = settings.quantity("holding", "VA", 0.5, 500, holdingByDefault);
+        return Load.ofPower("A1", "A2", LoadRole.COIL, rated, holding, 0.3);
+    }
+
+    private static Drive pulledBy(Load coil) {
+        return new Drive.ByCoil(0, 0.85, coil.rated().kind() == CurrentKind.AC ? 0.5 : 0.4);
     }
 
     /** Three heaters that always conduct; 95-96 opens and 97-98 closes when it trips. */

@@ -1,0 +1,285 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelReader;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.app.run.Speed;
+import parable.bench.Condition;
+import parable.bench.StoryLine;
+import parable.files.JobFile;
+import parable.network.NodeState;
+
+/** Drives the real window, offscreen, with mouse and keys. */
+@ExtendWith(ApplicationExtension.class)
+class MainWindowTest {
+
+    private static final Path DEMO =
+            Path.of(System.getProperty("parable.examples"), "tern-hollow-press-house" + JobFile.ENDING);
+
+    @TempDir
+    private Path folder;
+
+    private MainWindow window;
+    private JobModel jobs;
+    private Optional<Path> answer = Optional.empty();
+
+    @Start
+    private void start(Stage stage) throws Exception {
+        ParableApp.prepare();
+        jobs = new JobModel(JobFile.open(DEMO), Optional.of(DEMO));
+        window = new MainWindow(jobs, new FilePrompt() {
+            @Override
+            public Optional<Path> toOpen() {
+                return answer;
+            }
+
+            @Override
+            public Optional<Path> toSave(String suggestedName) {
+                return answer;
+            }
+        });
+        stage.setScene(window.scene());
+        stage.show();
+        stage.requestFocus();
+    }
+
+    private Condition condition(String tag) {
+        return window.run().shownProperty().get().condition(tag);
+    }
+
+    private static void until(BooleanSupplier reached) throws Exception {
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, reached::getAsBoolean);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void closeBreaker(FxRobot robot) throws Exception {
+        robot.clickOn("#spot-Q1");
+        until(() -> condition("Q1") == Condition.CLOSED);
+    }
+
+    private List<String> story() {
+        return window.run().story().stream().map(StoryLine::text).toList();
+    }
+
+    @Test
+    void theMouseStartsAndStopsThePump(FxRobot robot) throws Exception {
+        assertThat(window.run().shownProperty().get().node("1")).contains(NodeState.DEAD);
+        closeBreaker(robot);
+        assertThat(window.run().shownProperty().get().node("1")).contains(NodeState.LIVE);
+        assertThat(lens(robot, "P1")).isLessThan(0.35);
+
+        robot.moveTo("#actuator-S1").press(MouseButton.PRIMARY);
+        until(() -> condition("M1") == Condition.FORWARD);
+        robot.release(MouseButton.PRIMARY);
+        until(() -> story().get(story().size() - 1).contains("holds itself in"));
+
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+        assertThat(window.run().shownProperty().get().node("7")).contains(NodeState.LIVE);
+        assertThat(lens(robot, "P1")).as("brightness of the run lamp").isGreaterThan(0.5);
+        assertThat(robot.lookup("#door-P1").lookup(".condition").<Label>query().getText())
+                .isEqualTo("lit");
+
+        robot.moveTo("#actuator-S2").press(MouseButton.PRIMARY);
+        until(() -> condition("M1") == Condition.STOPPED);
+        robot.release(MouseButton.PRIMARY);
+        until(() -> condition("S2") == Condition.RELEASED);
+        assertThat(condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    /** The brightness in the middle of a lamp, as it is on the picture. */
+    private double lens(FxRobot robot, String tag) {
+        Image picture = robot.capture(
+                        robot.lookup("#door-" + tag).lookup(".lens").<javafx.scene.Node>query())
+                .getImage();
+        PixelReader pixels = picture.getPixelReader();
+        Color middle = pixels.getColor((int) picture.getWidth() / 2, (int) picture.getHeight() / 2);
+        return middle.getBrightness();
+    }
+
+    @Test
+    void keysStartAndStopIt(FxRobot robot) throws Exception {
+        robot.interact(() -> window.part("spot-Q1").requestFocus());
+        robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
+        until(() -> condition("Q1") == Condition.CLOSED);
+
+        robot.press(KeyCode.DIGIT3);
+        until(() -> condition("K1") == Condition.IN);
+        robot.release(KeyCode.DIGIT3);
+        until(() -> condition("S1") == Condition.RELEASED);
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+
+        robot.press(KeyCode.DIGIT1).release(KeyCode.DIGIT1);
+        until(() -> condition("K1") == Condition.OUT);
+        assertThat(condition("S4")).isEqualTo(Condition.HIT);
+    }
+
+    @Test
+    void aPressHeldWhileAnotherButtonIsPressed(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.press(KeyCode.DIGIT2);
+        until(() -> condition("S0") == Condition.PRESSED);
+        robot.moveTo("#actuator-S3").press(MouseButton.PRIMARY);
+        until(() -> condition("S3") == Condition.PRESSED);
+
+        assertThat(condition("S0")).isEqualTo(Condition.PRESSED);
+        assertThat(condition("K1")).isEqualTo(Condition.OUT);
+
+        robot.release(KeyCode.DIGIT2);
+        until(() -> condition("K1") == Condition.IN);
+        robot.release(MouseButton.PRIMARY);
+    }
+
+    @Test
+    void aLatchedPressFreesTheHand(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.clickOn("#latch-S1");
+        until(() -> condition("K1") == Condition.IN);
+        assertThat(condition("S1")).isEqualTo(Condition.PRESSED);
+        robot.clickOn("#latch-S1");
+        until(() -> condition("S1") == Condition.RELEASED);
+        robot.press(KeyCode.SHIFT).press(KeyCode.DIGIT2).release(KeyCode.DIGIT2).release(KeyCode.SHIFT);
+        until(() -> condition("K1") == Condition.OUT);
+        assertThat(condition("S0")).isEqualTo(Condition.PRESSED);
+        assertThat(robot.lookup("#latch-S0").<ToggleButton>query().isSelected()).isTrue();
+    }
+
+    @Test
+    void tripResetLoseAndRestoreOnTheDrawing(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.press(KeyCode.DIGIT3);
+        until(() -> condition("K1") == Condition.IN);
+        robot.release(KeyCode.DIGIT3);
+        robot.clickOn("#spot-F2");
+        until(() -> condition("K1") == Condition.OUT && condition("P3") == Condition.LIT);
+        robot.clickOn("#spot-F2");
+        until(() -> condition("F2") == Condition.HEALTHY);
+        robot.clickOn("#spot-G1");
+        until(() -> condition("P2") == Condition.DARK);
+        robot.clickOn("#spot-G1");
+        until(() -> condition("P2") == Condition.LIT);
+        assertThat(condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    @Test
+    void timeStandsStillStepsOnAndGoesBack(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.type(KeyCode.P);
+        until(() -> !window.run().runningProperty().get());
+        robot.press(KeyCode.DIGIT3);
+        robot.clickOn("#step-forward").type(KeyCode.N).type(KeyCode.N);
+        until(() -> condition("K1") == Condition.IN);
+        long pulledIn = window.run().shownTimeProperty().get();
+        assertThat(story().get(story().size() - 1)).startsWith("K1 pulls in");
+
+        robot.type(KeyCode.B);
+        until(() -> condition("K1") == Condition.OUT);
+        assertThat(robot.lookup("#tense").<Label>query().getText()).startsWith("Looking back 7 ms");
+        robot.interact(() -> robot.lookup("#past").<Slider>query().setValue(0));
+        until(() -> condition("Q1") == Condition.OPEN
+                || window.run().shownTimeProperty().get() == 0);
+        robot.clickOn("#back-to-now");
+        until(() -> window.run().shownTimeProperty().get() >= pulledIn);
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+        robot.release(KeyCode.DIGIT3);
+    }
+
+    @Test
+    void slowMotionIsSlow(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.clickOn("#speed-one-millisecond");
+        assertThat(window.run().speedProperty().get()).isEqualTo(Speed.ONE_MILLISECOND);
+        long before = window.run().nowProperty().get();
+        robot.interact(() -> window.run().tick(2));
+        assertThat(window.run().nowProperty().get() - before).isBetween(2_000L, 100_000L);
+    }
+
+    @Test
+    void whatIsDoneWhileLookingBackGoesOnFromThere(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.press(KeyCode.DIGIT3);
+        until(() -> condition("K1") == Condition.IN);
+        robot.release(KeyCode.DIGIT3);
+        until(() -> condition("S1") == Condition.RELEASED);
+        int told = story().size();
+        robot.interact(() -> window.run().lookAt(0));
+        robot.clickOn("#spot-Q1");
+        until(() -> story().size() < told);
+        assertThat(window.run().looksBack()).isFalse();
+        assertThat(condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    @Test
+    void aFileThatIsNoJobLeavesTheRunningOneUntouched(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        for (String broken : List.of(
+                "", "{\"version\": 99}", "\0\0\0", Files.readString(DEMO).replace("13-14\"", "13-99\""))) {
+            answer = Optional.of(Files.writeString(folder.resolve("broken" + JobFile.ENDING), broken));
+            robot.clickOn("#open");
+            WaitForAsyncUtils.waitForFxEvents();
+
+            assertThat(robot.lookup("#notice").<Label>query().getText())
+                    .startsWith("Cannot open broken.parable.json: line ")
+                    .hasLineCount(1);
+            assertThat(condition("Q1")).isEqualTo(Condition.CLOSED);
+            robot.clickOn("#notice-done");
+        }
+        assertThat(jobs.file()).isEmpty();
+    }
+
+    @Test
+    void savesUnderANameAndOpensIt(FxRobot robot) throws Exception {
+        Path file = folder.resolve("mine" + JobFile.ENDING);
+        answer = Optional.of(file);
+        robot.press(KeyCode.SHORTCUT).type(KeyCode.S).release(KeyCode.SHORTCUT);
+        until(() -> Files.exists(file));
+        assertThat(Files.readString(file)).isEqualTo(Files.readString(DEMO));
+
+        Files.writeString(file, Files.readString(DEMO).replace("Tern Hollow press house", "Pike Landing ice house"));
+        robot.clickOn("#open");
+        until(() -> jobs.jobProperty().get().name().equals("Pike Landing ice house"));
+        assertThat(condition("Q1")).isEqualTo(Condition.OPEN);
+
+        robot.clickOn("#save");
+        until(() -> Files.exists(folder.resolve("mine.parable.json.previous")));
+        assertThat(robot.lookup("#save").<Button>query().isDisabled()).isFalse();
+    }
+
+    @Test
+    void aRecipeIsPlayedInTheWindow(FxRobot robot) throws Exception {
+        robot.clickOn("#recipes");
+        robot.clickOn("Start and stop");
+        robot.interact(() -> window.run().tick(4));
+        until(() -> robot.lookup("#notice").<Label>query().getText().startsWith("Recipe finished"));
+        assertThat(robot.lookup("#notice").<Label>query().getText())
+                .isEqualTo("Recipe finished: 12 of 12 expectations met.");
+        assertThat(story()).contains("K1 pulls in: 13-14 and the poles close, so M1 runs forward.");
+    }
+
+    @Test
+    void theFontsHaveTheSignsThatDrawingsNeed() {
+        assertThat(Font.getFamilies()).contains(Typeface.WORDS, Typeface.SIGNS);
+    }
+}

@@ -1,0 +1,83 @@
+package parable.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class CommandLineTest {
+
+    private static final String DEMO = Jobs.demo().toString();
+
+    @TempDir
+    private Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    private int run(String... arguments) {
+        CommandLine line = Main.commandLine();
+        line.setOut(new PrintWriter(out, true));
+        line.setErr(new PrintWriter(err, true));
+        return line.execute(arguments);
+    }
+
+    private int simulate(String script, String... more) throws IOException {
+        Path file = Files.writeString(folder.resolve("try.scenario"), script);
+        List<String> arguments =
+                new ArrayList<>(List.of("simulate", DEMO, "--sheet", "Wash pump", "--script", file.toString()));
+        arguments.addAll(List.of(more));
+        return run(arguments.toArray(String[]::new));
+    }
+
+    @Test
+    void simulateTellsTheStoryAndWhatWasMet() throws IOException {
+        assertThat(simulate("0 close Q1\n100 ms press S1\n1 s expect K1 in")).isZero();
+        assertThat(out.toString().lines())
+                .contains("      120.0 ms    K1 pulls in: 13-14 and the poles close, so M1 runs forward.")
+                .contains("met      line 3: K1 in");
+    }
+
+    @Test
+    void oneExpectationNotMetIsEnoughToFail() throws IOException {
+        assertThat(simulate("0 close Q1\n1 s expect K1 in, P2 lit")).isEqualTo(1);
+        assertThat(out.toString()).contains("NOT MET  line 2: K1 in (K1 is out)", "met      line 2: P2 lit");
+    }
+
+    @Test
+    void simulateAsJsonHasStoryAndExpectations() throws IOException {
+        assertThat(simulate("0 close Q1\n1 s expect K1 in, P2 lit", "--json")).isEqualTo(1);
+
+        JsonNode report = new ObjectMapper().readTree(out.toString());
+
+        assertThat(report.at("/story/1/ms").intValue()).isEqualTo(4);
+        assertThat(report.at("/story/1/text").textValue()).isEqualTo("Q1 closes, so P2 lights.");
+        assertThat(report.at("/expectations/0/line").intValue()).isEqualTo(2);
+        assertThat(report.at("/expectations/0/text").textValue()).isEqualTo("K1 in");
+        assertThat(report.at("/expectations/0/met").booleanValue()).isFalse();
+        assertThat(report.at("/expectations/1/met").booleanValue()).isTrue();
+    }
+
+    @Test
+    void whatTheUserCanPutRightIsSaidInOneLine() throws IOException {
+        assertThat(run("simulate", DEMO, "--sheet", "Mill", "--script", "x")).isEqualTo(2);
+        assertThat(simulate("1 s press X9")).isEqualTo(2);
+        assertThat(run("open", "missing.parable.json")).isEqualTo(2);
+
+        assertThat(err.toString().lines())
+                .hasSize(3)
+                .anySatisfy(line -> assertThat(line).isEqualTo("the job has no sheet 'Mill'; it has Wash pump"))
+                .anySatisfy(line -> assertThat(line).contains("line 1: X9: cannot 'press X9'"))
+                .anySatisfy(line -> assertThat(line).isEqualTo("missing.parable.json: there is no such file"));
+    }
+}

@@ -1,0 +1,66 @@
+package parable;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import parable.bench.Bench;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+
+/** The example jobs, for tests. */
+public final class Examples {
+
+    public static final Path FOLDER = Path.of("..", "examples");
+    public static final Path PRESS_HOUSE = FOLDER.resolve("tern-hollow-press-house.parable.json");
+    public static final Path LAMP_BOARD = FOLDER.resolve("tern-hollow-lamp-board.parable.json");
+
+    private Examples() {}
+
+    public static String pressHouseText() {
+        try {
+            return Files.readString(PRESS_HOUSE);
+        } catch (IOException unreadable) {
+            throw new AssertionError(unreadable);
+        }
+    }
+
+    public static Job read(String text) {
+        try {
+            return JobFile.read(text);
+        } catch (JobFormatException broken) {
+            throw new AssertionError(broken);
+        }
+    }
+
+    public static Sheet washPump() {
+        return read(pressHouseText()).sheets().get(0);
+    }
+
+    public static Assembly fitted(Sheet sheet) {
+        try {
+            return Assembly.of(sheet);
+        } catch (PartException impossible) {
+            throw new AssertionError(impossible);
+        }
+    }
+
+    public static Bench washPumpBench() {
+        return Bench.of(fitted(washPump()));
+    }
+
+    /** A job of one sheet with these devices and rungs, each as it stands in a file. */
+    public static Sheet sheet(String devices, String power, String rungs) {
+        return read("""
+                        {"version": 1, "name": "Pike Landing ice house", "sheets": [{
+                          "name": "Fan", "duty": "maintained", "rails": {"L": "1", "N": "2"},
+                          "devices": [%s], "power": [%s], "rungs": [%s]}]}
+                        """
+                        .formatted(devices, power, rungs))
+                .sheets()
+                .get(0);
+    }
+}

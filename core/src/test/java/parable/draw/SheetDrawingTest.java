@@ -1,0 +1,166 @@
+package parable.draw;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import parable.Examples;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+import parable.parts.Assembly;
+
+class SheetDrawingTest {
+
+    private static List<Mark.Wire> wires(Drawing drawing) {
+        return drawing.marks().stream()
+                .filter(Mark.Wire.class::isInstance)
+                .map(Mark.Wire.class::cast)
+                .toList();
+    }
+
+    private static List<String> texts(Drawing drawing) {
+        return drawing.marks().stream()
+                .filter(Mark.Label.class::isInstance)
+                .map(mark -> ((Mark.Label) mark).text())
+                .toList();
+    }
+
+    @Test
+    void thePumpIsDrawnWholeWithNumbersAndReferences() {
+        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()));
+
+        assertThat(texts(drawing))
+                .contains("1", "2", "3", "4", "5", "6", "7", "8", "9", "1L1", "2L3", "A1", "A2", "95", "96")
+                .containsSequence("poles: power", "13-14: rung 3", "21-22: rung 5");
+        assertThat(drawing.symbols().map(symbol -> symbol.subject().tag()))
+                .contains("G1", "Q1", "F1", "K1", "F2", "M1", "S4", "S0", "S1", "S2", "S3", "P1", "P2", "P3");
+        assertThat(drawing.symbolAt(-5, -5)).isEmpty();
+    }
+
+    @Test
+    void everyPassageOfEveryRungHasItsSymbolAndEveryNodeItsWire() throws IOException, JobFormatException {
+        for (var file : List.of(Examples.PRESS_HOUSE, Examples.LAMP_BOARD)) {
+            assertComplete(Examples.fitted(JobFile.open(file).sheets().get(0)));
+        }
+    }
+
+    /** Any ladder at all, also one no electrician would draw, with rungs that lead backwards and across. */
+    @Property(tries = 300, seed = "20261125")
+    void noWireGoesThroughASymbolWhateverIsDrawn(@ForAll long seed) {
+        assertComplete(Examples.fitted(randomLadder(new Random(seed))));
+    }
+
+    private static void assertComplete(Assembly assembly) {
+        Drawing drawing = SheetDrawing.of(assembly);
+        long passages = assembly.sheet()
+                .rungs()
+                .flatMap(rung -> rung.items().stream())
+                .filter(RungItem.Passage.class::isInstance)
+                .count();
+        long drawn = drawing.symbols()
+                .filter(symbol ->
+                        symbol.subject() instanceof Subject.OfContact || symbol.subject() instanceof Subject.OfLoad)
+                .count();
+        assertThat(drawn).isEqualTo(passages);
+        assertNoWireThroughASymbol(drawing);
+        assertNoSymbolOnAnother(drawing);
+        assertThat(drawing.marks())
+                .allSatisfy(mark -> assertThat(isInside(mark, drawing)).isTrue());
+    }
+
+    private static boolean isInside(Mark mark, Drawing drawing) {
+        return !(mark instanceof Mark.Wire wire)
+                || wire.points().stream()
+                        .allMatch(point -> point.x() >= 0
+                                && point.y() >= 0
+                                && point.x() <= drawing.width()
+                                && point.y() <= drawing.height());
+    }
+
+    private static void assertNoWireThroughASymbol(Drawing drawing) {
+        List<Mark.Symbol> symbols = drawing.symbols()
+                .filter(symbol ->
+                        symbol.subject() instanceof Subject.OfContact || symbol.subject() instanceof Subject.OfLoad)
+                .toList();
+        for (Mark.Wire wire : wires(drawing)) {
+            for (int i = 0; i + 1 < wire.points().size(); i++) {
+                Box piece = spanned(wire.points().get(i), wire.points().get(i + 1));
+                assertThat(symbols)
+                        .as("symbols under wire %s from %s", wire.number(), wire.points())
+                        .noneMatch(symbol -> core(symbol).overlaps(piece));
+            }
+        }
+    }
+
+    /** The inside of a symbol, where not even its own wires go. */
+    private static Box core(Mark.Symbol symbol) {
+        Box box = symbol.box();
+        return new Box(box.x() + 4, box.y() + 4, box.width() - 8, box.height() - 8);
+    }
+
+    private static Box spanned(Point from, Point to) {
+        return new Box(
+                Math.min(from.x(), to.x()) - 0.1,
+                Math.min(from.y(), to.y()) - 0.1,
+                Math.abs(from.x() - to.x()) + 0.2,
+                Math.abs(from.y() - to.y()) + 0.2);
+    }
+
+    private static void assertNoSymbolOnAnother(Drawing drawing) {
+        List<Mark.Symbol> symbols = new ArrayList<>(drawing.symbols().toList());
+        for (int i = 0; i < symbols.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                assertThat(symbols.get(i).box().overlaps(symbols.get(j).box()))
+                        .as("%s on %s", symbols.get(i).subject(), symbols.get(j).subject())
+                        .isFalse();
+            }
+        }
+    }
+
+    private static Sheet randomLadder(Random random) {
+        int buttons = 2 + random.nextInt(8);
+        String devices = IntStream.range(0, buttons)
+                .mapToObj(
+                        i -> "{\"tag\": \"S%d\", \"kind\": \"push-button\", \"blocks\": \"11-12 23-24\"}".formatted(i))
+                .collect(Collectors.joining(", "));
+        Set<String> unused = new HashSet<>();
+        for (int i = 0; i < buttons; i++) {
+            unused.add("S" + i + "[11-12]");
+            unused.add("S" + i + "[23-24]");
+        }
+        List<String> rungs = new ArrayList<>();
+        while (!unused.isEmpty()) {
+            StringBuilder rung = new StringBuilder(point(random));
+            for (int k = 1 + random.nextInt(3); k > 0 && !unused.isEmpty(); k--) {
+                String next = unused.stream()
+                        .sorted()
+                        .skip(random.nextInt(unused.size()))
+                        .findFirst()
+                        .orElseThrow();
+                unused.remove(next);
+                rung.append(' ').append(next);
+                if (random.nextBoolean()) {
+                    rung.append(' ').append(point(random));
+                }
+            }
+            rungs.add("\"" + rung + " " + point(random) + "\"");
+        }
+        return Examples.sheet(devices, "", String.join(", ", rungs));
+    }
+
+    private static String point(Random random) {
+        int which = random.nextInt(7);
+        return which == 0 ? "L" : which == 1 ? "N" : "@" + (which + 1);
+    }
+}

@@ -1,0 +1,169 @@
+package parable.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.Examples;
+import parable.circuit.Job;
+
+class JobFileTest {
+
+    @TempDir
+    private Path folder;
+
+    @Test
+    void anExampleIsWrittenAsItWasRead() throws IOException, JobFormatException {
+        for (Path example : new Path[] {Examples.PRESS_HOUSE, Examples.LAMP_BOARD}) {
+            assertThat(JobFile.text(JobFile.open(example))).isEqualTo(Files.readString(example));
+        }
+    }
+
+    @Test
+    void unknownFieldsSurviveEverywhere() throws JobFormatException {
+        String text = Examples.pressHouseText()
+                .replace(
+                        "\"practice\": \"IEC\",",
+                        "\"practice\": \"IEC\",\n  \"customer\": {\"name\": \"cider\", \"no\": [1, 2]},")
+                .replace("\"name\": \"Wash pump\",", "\"name\": \"Wash pump\",\n      \"floor\": 2,")
+                .replace("\"tag\": \"K1\",", "\"tag\": \"K1\", \"bought\": true,");
+
+        String written = JobFile.text(JobFile.read(text));
+
+        ObjectMapper mapper = new ObjectMapper();
+        assertThat(assertReadable(mapper, written)).isEqualTo(assertReadable(mapper, text));
+    }
+
+    private static Object assertReadable(ObjectMapper mapper, String json) {
+        try {
+            return mapper.readTree(json);
+        } catch (IOException broken) {
+            throw new AssertionError(broken);
+        }
+    }
+
+    @Test
+    void examplesKeepToThePublishedSchemaAndBrokenOnesDoNot() throws IOException {
+        var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.newInputStream(Path.of("..", "docs", "job-file.schema.json")));
+        ObjectMapper mapper = new ObjectMapper();
+        for (Path example : new Path[] {Examples.PRESS_HOUSE, Examples.LAMP_BOARD}) {
+            assertThat(schema.validate(mapper.readTree(example.toFile()))).isEmpty();
+        }
+        assertThat(schema.validate(mapper.readTree("{\"version\": 1, \"name\": \"x\"}")))
+                .isNotEmpty();
+        assertThat(schema.validate(mapper.readTree(
+                        Examples.pressHouseText().replace("\"kind\": \"fuse\"", "\"kind\": \"candle\""))))
+                .isNotEmpty();
+    }
+
+    static Stream<Arguments> brokenFiles() {
+        String good = Examples.pressHouseText();
+        return Stream.of(
+                Arguments.of("", "line 1: found an empty file, expected a job"),
+                Arguments.of("   \n ", "line 1: found an empty file, expected a job"),
+                Arguments.of("[]", "line 1: found a list in brackets, expected an object in braces"),
+                Arguments.of("\0\0\0\0", "line 1: found broken JSON: Illegal character"),
+                Arguments.of(good.replace("\"power\": [", "\"power\": "), "line 28: found broken JSON"),
+                Arguments.of(
+                        good.replace("\"version\": 1", "\"version\": 7"),
+                        "line 2, version: found 7, expected 1 or lower; the file was written by a later Parable"),
+                Arguments.of(good.replace("\"version\": 1,", ""), "line 1: found no field 'version'"),
+                Arguments.of(
+                        good.replace("\"kind\": \"fuse\"", "\"kind\": \"candle\""),
+                        "line 13, sheets[0].devices[2].kind: found 'candle', expected one of three-phase-supply, "),
+                Arguments.of(
+                        good.replace("\"tag\": \"S3\"", "\"tag\": \"S1\""),
+                        "line 21, sheets[0].devices[10].tag: found 'S1', expected a tag that no other device"),
+                Arguments.of(
+                        good.replace("@6 K1[13-14] @7", "@6 K1[33-34] @7"),
+                        "line 37, sheets[0].rungs[2]: found 'K1:33', expected a terminal that K1 has: 1, 2, 3, 4, 5, 6,"
+                                + " 13, 14, 21, 22, A1, A2"),
+                Arguments.of(
+                        good.replace("@6 K1[13-14] @7", "@6 K1[13-22] @7"),
+                        "line 37, sheets[0].rungs[2]: found 'K1[13-22]', expected both ends of one contact or load"),
+                Arguments.of(
+                        good.replace("@6 K1[13-14] @7", "@6 K9[13-14] @7"),
+                        "line 37, sheets[0].rungs[2]: found 'K9', expected a device that the sheet lists"),
+                Arguments.of(
+                        good.replace("@6 K1[13-14] @7", "@6 K1[13-14 @7"),
+                        "line 37, sheets[0].rungs[2]: found 'K1[13-14' at column 4, expected a rail (L, N), @number"),
+                Arguments.of(
+                        good.replace("\"coil\": \"230 V AC\"", "\"coil\": \"230 furlongs\""),
+                        "line 14, sheets[0].devices[3].coil: found '230 furlongs', expected a voltage such as"),
+                Arguments.of(
+                        good.replace("\"maintained\"", "\"restless\""),
+                        "line 8, sheets[0].duty: found 'restless', expected one of maintained, jogging"),
+                Arguments.of(
+                        good.replace("\"label\": \"Pump breaker\"", "\"label\": \"a\", \"label\": \"b\""),
+                        "line 12: found broken JSON: Duplicate field 'label'"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("brokenFiles")
+    void aBrokenFileIsRefusedWithOneClearMessage(String text, String message) {
+        assertThatExceptionOfType(JobFormatException.class)
+                .isThrownBy(() -> JobFile.read(text))
+                .withMessageStartingWith(message);
+    }
+
+    @Test
+    void aHugeFileIsRefusedWithoutReadingIt() throws IOException {
+        Path zeros = folder.resolve("zeros.parable.json");
+        try (RandomAccessFile file = new RandomAccessFile(zeros.toFile(), "rw")) {
+            file.setLength(200L << 20);
+        }
+
+        assertThatExceptionOfType(JobFormatException.class)
+                .isThrownBy(() -> JobFile.open(zeros))
+                .withMessage("line 1: found 200 MB, expected a job file, which is text of at most 32 MB");
+    }
+
+    @Test
+    void bytesThatAreNoTextAreRefused() throws IOException {
+        Path file = folder.resolve("picture.parable.json");
+        Files.write(file, new byte[] {(byte) 0x89, 'P', 'N', 'G', (byte) 0xff});
+
+        assertThatExceptionOfType(JobFormatException.class)
+                .isThrownBy(() -> JobFile.open(file))
+                .withMessageContaining("not UTF-8");
+    }
+
+    @Test
+    void savingKeepsThePreviousVersionAndLeavesNothingElse() throws IOException, JobFormatException {
+        Job first = JobFile.open(Examples.PRESS_HOUSE);
+        Job second = JobFile.open(Examples.LAMP_BOARD);
+        Path file = folder.resolve("job.parable.json");
+
+        JobFile.save(first, file);
+        JobFile.save(second, file);
+
+        assertThat(JobFile.open(file)).isEqualTo(second);
+        assertThat(JobFile.open(folder.resolve("job.parable.json.previous"))).isEqualTo(first);
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files).hasSize(2);
+        }
+    }
+
+    @Test
+    void savingWhereThereIsNoFolderFailsAndSaysSo() throws IOException, JobFormatException {
+        Job job = JobFile.open(Examples.PRESS_HOUSE);
+
+        assertThatThrownBy(() -> JobFile.save(job, folder.resolve("missing").resolve("job.parable.json")))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("missing");
+    }
+}
