@@ -38,6 +38,6 @@ public final class ParableApp extends Application {
     /** Fonts and theme, for everything that shows a window. */
     public static void prepare() {
         Typeface.load();
-        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheetBSS());
     }
 }

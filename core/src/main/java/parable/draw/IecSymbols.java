@@ -22,23 +22,26 @@ final class IecSymbols {
         this.axis = axis;
     }
 
-    /** How far a symbol stands out above its lane; the tag goes beyond it. */
-    static double heightAbove(Part part, boolean contact) {
-        if (!contact) {
-            return part.family() == Family.PILOT_LAMP ? 24 : 14;
-        }
+    /** How far a contact stands out above its lane; its tag goes beyond that. */
+    static double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
-            case PUSH_BUTTON, OVERLOAD_RELAY -> 23;
+            case PUSH_BUTTON -> 23;
             case EMERGENCY_STOP -> 27;
+            case OVERLOAD_RELAY -> contact.isThroughPath() ? 13 : 23;
             case CONTACTOR, CONTROL_RELAY, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
         };
+    }
+
+    /** How far a load stands out above its lane. */
+    static double heightAbove(LoadRole role) {
+        return role == LoadRole.LAMP ? 24 : 14;
     }
 
     /** A contact or a pole of a part. */
     Mark.Symbol contact(Part part, int index, Point at) {
         Contact contact = part.contacts().get(index);
         Subject subject = new Subject.OfContact(part.tag(), index);
-        Box box = contactBox(at, heightAbove(part, true));
+        Box box = contactBox(at, heightAbove(part, contact));
         if (part.family() == Family.FUSE) {
             return fuse(subject, box, at);
         }

@@ -93,7 +93,7 @@ final class Ladder extends LaneDiagram {
         double aside = part.family() == Family.PILOT_LAMP ? 32 : 25;
         label(at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
         label(at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
-        label(at.plus(0, -IecSymbols.heightAbove(part, contact) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
         List<String> notes = contact ? coilNote(part) : underCoil(part);
         for (int i = 0; i < notes.size(); i++) {
             label(at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);

@@ -288,6 +288,14 @@ abstract class LaneDiagram {
                 .on(assembly.nodes().all().get(node).number());
     }
 
+    /** How far the symbol of a passage stands out above its lane. */
+    final double heightAbove(RungItem.Passage passage) {
+        Part part = part(passage.tag());
+        return part.contactBetween(passage.from(), passage.to())
+                .map(contact -> IecSymbols.heightAbove(part, part.contacts().get(contact)))
+                .orElseGet(() -> IecSymbols.heightAbove(roleOf(part, passage)));
+    }
+
     private static LoadRole roleOf(Part part, RungItem.Passage passage) {
         return part.loads()
                 .get(part.loadBetween(passage.from(), passage.to()).orElseThrow())

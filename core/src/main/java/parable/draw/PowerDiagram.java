@@ -89,8 +89,9 @@ final class PowerDiagram extends LaneDiagram {
         label(at.plus(6, IecSymbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
         int first = firstLane.get(passage.tag());
         if (tagged.add(passage.tag())) {
-            label(at.plus(-23, 1), passage.tag(), TextRole.TAG, Anchor.END);
-            marks.add(new Mark.Condition(at.plus(-23, 15), passage.tag(), Anchor.END));
+            double aside = heightAbove(passage) + 9;
+            label(at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
+            marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
         } else {
             Part part = part(passage.tag());
             double offset = part.family() == Family.OVERLOAD_RELAY ? 0 : -5;
