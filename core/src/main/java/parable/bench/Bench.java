@@ -9,6 +9,7 @@ import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import parable.network.Solution;
 import parable.parts.Assembly;
+import parable.parts.Drive;
 import parable.parts.Verb;
 
 /**
@@ -110,6 +111,12 @@ public final class Bench {
     }
 
     private int positionAfter(Action action, int part) throws ActionRefusedException {
+        if (rig.parts.get(part).drive() instanceof Drive.ByTurning turning) {
+            if (action.verb() == Verb.TURN && turning.positions().contains(action.position())) {
+                return turning.positions().indexOf(action.position());
+            }
+            throw new ActionRefusedException(action, "turn to one of " + String.join(", ", turning.positions()));
+        }
         Map<Verb, Integer> verbs = rig.parts.get(part).drive().verbs();
         if (verbs.isEmpty()) {
             throw new ActionRefusedException(action, "a device that something can be done to");

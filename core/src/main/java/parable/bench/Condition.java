@@ -21,6 +21,8 @@ public enum Condition {
     PRESSED(Family.PUSH_BUTTON),
     HIT(Family.EMERGENCY_STOP),
     RELEASED(Family.PUSH_BUTTON, Family.EMERGENCY_STOP),
+    AT_REST(Family.SELECTOR),
+    TURNED(Family.SELECTOR),
     STOPPED(Family.MOTOR),
     FORWARD(Family.MOTOR),
     REVERSE(Family.MOTOR),

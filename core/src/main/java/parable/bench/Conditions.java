@@ -29,6 +29,7 @@ final class Conditions {
             case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
             case FUSE -> arrived ? Condition.CLOSED : itself ? Condition.BLOWN : Condition.OPEN;
             case PUSH_BUTTON -> state.commanded[index] == 1 ? Condition.PRESSED : Condition.RELEASED;
+            case SELECTOR -> state.commanded[index] == 0 ? Condition.AT_REST : Condition.TURNED;
             case EMERGENCY_STOP -> state.commanded[index] == 1 ? Condition.HIT : Condition.RELEASED;
             case SUPPLY -> arrived ? Condition.PRESENT : Condition.LOST;
             case PILOT_LAMP -> lamp(rig.shareOfRated(index, 0, solution));

@@ -7,6 +7,7 @@ import parable.network.Network;
 import parable.network.NodeState;
 import parable.network.Potential;
 import parable.network.Solution;
+import parable.parts.Drive;
 import parable.parts.Part;
 
 /** One instant of a run, as it could be looked at and measured. It cannot be changed. */
@@ -67,6 +68,14 @@ public final class Moment {
     /** Whether a device is held away from rest by a hand: a pressed button, a hit E-stop. */
     public boolean actuated(String tag) {
         return state.commanded[index(tag)] == 1;
+    }
+
+    /** The name of the position that a device is turned to, empty for a device that is not turned. */
+    public Optional<String> position(String tag) {
+        int part = index(tag);
+        return rig.parts.get(part).drive() instanceof Drive.ByTurning turning
+                ? Optional.of(turning.positions().get(state.commanded[part]))
+                : Optional.empty();
     }
 
     /** What would be found at the node of a wire number, empty if no wire has it. */

@@ -27,7 +27,8 @@ final class Narrator {
         String label =
                 part.device().label().isEmpty() ? "" : " (" + part.device().label() + ")";
         String byHand = action.verb() == Verb.CLOSE || action.verb() == Verb.OPEN ? " by hand" : "";
-        return part.tag() + label + " " + action.verb().done() + byHand + ".";
+        String to = action.verb() == Verb.TURN ? " to " + action.position() : "";
+        return part.tag() + label + " " + action.verb().done() + byHand + to + ".";
     }
 
     /** What moved and what that led to; empty if nobody would notice anything. */
@@ -68,7 +69,7 @@ final class Narrator {
             case SUPPLY -> moves.stream()
                     .map(move -> part.tag() + (move.closes() ? " gives voltage again" : " gives no voltage"))
                     .toList();
-            case OVERLOAD_RELAY, PUSH_BUTTON, EMERGENCY_STOP, PILOT_LAMP, MOTOR -> moves.stream()
+            case OVERLOAD_RELAY, PUSH_BUTTON, SELECTOR, EMERGENCY_STOP, PILOT_LAMP, MOTOR -> moves.stream()
                     .filter(move -> !rig.groups.get(move.group()).contacts().isEmpty())
                     .map(move -> part.tag() + " " + contacts(part, move))
                     .toList();

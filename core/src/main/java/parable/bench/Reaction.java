@@ -74,7 +74,20 @@ record Reaction(List<String> words, List<Command> commands) {
             case REVERSE -> words.add(tag + " runs in reverse");
             case STOPPED -> words.add(tag + " has no power and stops");
             case SINGLE_PHASED -> words.add(tag + " hums on two phases");
-            case IN, OUT, TRIPPED, HEALTHY, CLOSED, OPEN, BLOWN, PRESSED, HIT, RELEASED, PRESENT, LOST -> {}
+            case IN,
+                    OUT,
+                    TRIPPED,
+                    HEALTHY,
+                    CLOSED,
+                    OPEN,
+                    BLOWN,
+                    PRESSED,
+                    HIT,
+                    RELEASED,
+                    AT_REST,
+                    TURNED,
+                    PRESENT,
+                    LOST -> {}
         }
     }
 

@@ -25,7 +25,7 @@ final class IecSymbols {
     /** How far a contact stands out above its lane; its tag goes beyond that. */
     static double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
-            case PUSH_BUTTON -> 23;
+            case PUSH_BUTTON, SELECTOR -> 23;
             case EMERGENCY_STOP -> 27;
             case OVERLOAD_RELAY -> contact.isThroughPath() ? 13 : 23;
             case CONTACTOR, CONTROL_RELAY, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
@@ -79,6 +79,9 @@ final class IecSymbols {
             case PUSH_BUTTON -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
                     axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -14));
+            case SELECTOR -> List.of(
+                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
+                    axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -22));
             case EMERGENCY_STOP -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -17),
                     dome(at),

@@ -11,6 +11,7 @@ package parable.parts;
 public record Contact(String from, String to, int closedIn, boolean pole) {
 
     private static final int REST = 1;
+    private static final int ANY = -1;
     private static final int MOVED = 2;
 
     /** Open at rest. */
@@ -23,6 +24,11 @@ public record Contact(String from, String to, int closedIn, boolean pole) {
         return new Contact(from, to, REST, false);
     }
 
+    /** Closed in the positions whose bits are set. */
+    static Contact closedInPositions(String from, String to, int positions) {
+        return new Contact(from, to, positions, false);
+    }
+
     /** A main pole, open at rest. */
     static Contact mainPole(String from, String to) {
         return new Contact(from, to, MOVED, true);
@@ -30,7 +36,7 @@ public record Contact(String from, String to, int closedIn, boolean pole) {
 
     /** A main path that is always closed, such as the heater of an overload relay. */
     static Contact throughPath(String from, String to) {
-        return new Contact(from, to, REST | MOVED, true);
+        return new Contact(from, to, ANY, true);
     }
 
     /** Whether the contact is closed once the device has arrived in this position, 0 to 31. */
@@ -38,14 +44,14 @@ public record Contact(String from, String to, int closedIn, boolean pole) {
         return (closedIn >> position & 1) == 1;
     }
 
-    /** Whether it is closed at rest and open away from rest. */
+    /** Whether it is closed at rest and opens in some other position. */
     public boolean isNormallyClosed() {
-        return closedIn == REST;
+        return closedAt(0) && !isThroughPath();
     }
 
     /** Whether it stays closed in every position. */
     public boolean isThroughPath() {
-        return closedIn == (REST | MOVED);
+        return closedIn == ANY;
     }
 
     /** The marking as it is said: {@code 13-14}. */

@@ -1,5 +1,6 @@
 package parable.parts;
 
+import java.util.List;
 import java.util.Map;
 
 /** What moves a device between its positions. */
@@ -24,6 +25,22 @@ public sealed interface Drive {
     record ByHand(Map<Verb, Integer> verbs) implements Drive {
         public ByHand {
             verbs = Map.copyOf(verbs);
+        }
+    }
+
+    /**
+     * A hand that turns it from one named position to another.
+     *
+     * @param positions their names, that of position 0 first
+     */
+    record ByTurning(List<String> positions) implements Drive {
+        public ByTurning {
+            positions = List.copyOf(positions);
+        }
+
+        @Override
+        public Map<Verb, Integer> verbs() {
+            return Map.of();
         }
     }
 

@@ -9,6 +9,7 @@ public enum Family {
     CONTROL_RELAY("control relay"),
     OVERLOAD_RELAY("overload relay"),
     PUSH_BUTTON("push button"),
+    SELECTOR("selector switch"),
     EMERGENCY_STOP("E-stop"),
     PILOT_LAMP("pilot lamp"),
     MOTOR("motor");

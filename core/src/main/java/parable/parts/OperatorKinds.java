@@ -13,6 +13,7 @@ final class OperatorKinds {
     static List<PartKind> all() {
         return List.of(
                 new PartKind("push-button", Family.PUSH_BUTTON, List.of("blocks", "colour"), OperatorKinds::pushButton),
+                new PartKind("selector", Family.SELECTOR, List.of("positions", "blocks"), OperatorKinds::selector),
                 new PartKind("emergency-stop", Family.EMERGENCY_STOP, List.of("blocks"), OperatorKinds::emergencyStop),
                 new PartKind("pilot-lamp", Family.PILOT_LAMP, List.of("lamp", "colour"), OperatorKinds::pilotLamp));
     }
@@ -22,6 +23,14 @@ final class OperatorKinds {
         settings.colour("colour");
         return part.contacts(settings.contacts("blocks", "13-14"))
                 .movedBy(new Drive.ByHand(Map.of(Verb.PRESS, 1, Verb.RELEASE, 0)), Travel.BUTTON)
+                .build();
+    }
+
+    /** Maintained in two or more named positions; a table says in which of them each block is closed. */
+    private static Part selector(PartBuilder part, Settings settings) throws SettingException {
+        List<String> positions = settings.names("positions", "off on");
+        return part.contacts(settings.contactTable("blocks", positions, "13-14=" + positions.get(1)))
+                .movedBy(new Drive.ByTurning(positions), Travel.BUTTON)
                 .build();
     }
 

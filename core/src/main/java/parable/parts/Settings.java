@@ -12,6 +12,7 @@ final class Settings {
 
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z]+)");
 
+    private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
     private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
 
     private final Device device;
@@ -81,6 +82,42 @@ final class Settings {
         if (written.isPresent() && !COLOURS.contains(written.get())) {
             throw refused(name, written.get(), "one of " + String.join(", ", COLOURS));
         }
+    }
+
+    /** Two or more names with spaces between. */
+    List<String> names(String name, String byDefault) throws SettingException {
+        String written = device.setting(name).orElse(byDefault);
+        List<String> names = List.of(written.strip().split("\\s+"));
+        if (names.size() < 2 || names.stream().distinct().count() < names.size()) {
+            throw refused(name, written, "two or more different names with spaces between");
+        }
+        return names;
+    }
+
+    /**
+     * A contact table such as {@code 13-14=run 23-24=jog,run}: each contact with the positions in which it is closed.
+     *
+     * @param positions the names of the positions
+     */
+    List<Contact> contactTable(String name, List<String> positions, String byDefault) throws SettingException {
+        String written = device.setting(name).orElse(byDefault);
+        List<Contact> contacts = new ArrayList<>();
+        for (String entry : written.strip().split("\\s+")) {
+            Matcher row = TABLE_ROW.matcher(entry);
+            if (!row.matches() || !positions.containsAll(List.of(row.group(3).split(",")))) {
+                throw refused(
+                        name,
+                        entry,
+                        "a contact and its positions such as '13-14=" + positions.get(1) + "', positions being "
+                                + String.join(", ", positions));
+            }
+            int closedIn = 0;
+            for (String position : row.group(3).split(",")) {
+                closedIn |= 1 << positions.indexOf(position);
+            }
+            contacts.add(Contact.closedInPositions(row.group(1), row.group(2), closedIn));
+        }
+        return contacts;
     }
 
     private static Optional<Contact> contact(String marking) {

@@ -11,6 +11,7 @@ public enum Verb {
     PRESS("pressed"),
     RELEASE("released"),
     HIT("hit"),
+    TURN("turned"),
     TRIP("tripped"),
     RESET("reset"),
     LOSE("lost"),

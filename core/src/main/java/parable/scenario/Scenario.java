@@ -49,8 +49,9 @@ public record Scenario(List<Step> steps) {
         if (!word.equals("expect")) {
             Verb verb = Verb.ofWord(word).orElseThrow(() -> line.refused(word, "an action or 'expect'"));
             String tag = line.word("the tag of a device");
+            String position = verb == Verb.TURN ? line.word("the position to turn " + tag + " to") : "";
             line.end();
-            return List.of(new Step.Do(line.number(), time, new Action(verb, tag)));
+            return List.of(new Step.Do(line.number(), time, new Action(verb, tag, position)));
         }
         List<Step> steps = new ArrayList<>();
         do {

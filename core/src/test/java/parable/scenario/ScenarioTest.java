@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Bench;
 
 class ScenarioTest {
 
@@ -42,6 +43,31 @@ class ScenarioTest {
                 .containsExactly("there are 230.9 V", "wire 7 is dead");
     }
 
+    @Test
+    void aSelectorIsTurnedToAPositionByName() throws ScenarioException {
+        String devices =
+                """
+                {"tag": "G1", "kind": "three-phase-supply"}, {"tag": "P1", "kind": "pilot-lamp"},
+                {"tag": "P2", "kind": "pilot-lamp"},
+                {"tag": "S5", "kind": "selector", "positions": "off hand auto", "blocks": "13-14=hand 21-22=off,auto"}
+                """;
+        Player player = new Player(
+                Bench.of(Examples.fitted(Examples.sheet(
+                        devices,
+                        "\"G1[L1] L\", \"G1[N] N\"",
+                        "\"L S5[13-14] @3 P1[X1-X2] N\", \"L S5[21-22] @4 P2[X1-X2] N\""))),
+                Scenario.read(
+                        """
+                        0 expect P1 dark, P2 lit, S5 at-rest
+                        1 s turn S5 hand
+                        2 s expect P1 lit, P2 dark, S5 turned
+                        3 s turn S5 auto
+                        4 s expect P1 dark, P2 lit
+                        """));
+        player.playAll();
+        assertThat(player.outcomes()).hasSize(8).allMatch(Outcome::met);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -59,6 +85,8 @@ class ScenarioTest {
                 "1 s expect K9 in                    | line 1: the sheet has no device K9",
                 "1 s expect K1 lit                   | line 1: found 'K1 lit', expected of a contactor one of in, out",
                 "1 s expect nothing broken           | line 1: found 'broken', expected 'shorted'",
+                "1 s turn S1 on                      | line 1: S1: cannot 'turn S1 on', expected press or release",
+                "1 s turn S1                         | line 1: found 'nothing more', expected the position to turn S1 to",
                 "1 s press K1                        | line 1: K1: cannot 'press K1'"
             })
     void aLineThatMakesNoSenseIsRefused(String script, String message) {

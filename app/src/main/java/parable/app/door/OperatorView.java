@@ -12,8 +12,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.transform.Rotate;
 import parable.app.run.Handle;
 import parable.bench.Moment;
+import parable.parts.Drive;
 import parable.parts.Family;
 
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
@@ -24,6 +27,7 @@ final class OperatorView extends HBox {
     private final Handle handle;
     private final Circle cap;
     private final Circle shadow;
+    private final Line pointer = new Line(0, 4, 0, -RADIUS + 3);
     private final Label word = new Label();
     private final ToggleButton latch = new ToggleButton("hold");
 
@@ -41,6 +45,10 @@ final class OperatorView extends HBox {
         shadow = new Circle(cap.getRadius() + 5);
         shadow.getStyleClass().add(mushroom ? "safety-ring" : "bezel");
         Group actuator = new Group(new Circle(RADIUS + 8, Color.TRANSPARENT), shadow, cap);
+        if (handle.part().drive() instanceof Drive.ByTurning) {
+            pointer.getStyleClass().add("pointer");
+            actuator.getChildren().add(pointer);
+        }
         actuator.setId("actuator-" + tag);
         actuator.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             if (event.getButton() == MouseButton.PRIMARY) {
@@ -80,12 +88,23 @@ final class OperatorView extends HBox {
     }
 
     void show(Moment moment) {
-        boolean actuated = moment.actuated(handle.part().tag());
+        String tag = handle.part().tag();
+        String condition = moment.position(tag).orElse(moment.condition(tag).word());
+        if (handle.part().drive() instanceof Drive.ByTurning turning) {
+            double turned = turning.positions().indexOf(condition)
+                    / (turning.positions().size() - 1.0);
+            pointer.getTransforms().setAll(new Rotate(-45 + 90 * turned, 0, 0));
+            word.setText(condition);
+        } else {
+            showPressed(moment.actuated(tag), condition);
+        }
+        setAccessibleText(handle.part().device().title() + " " + tag + ": " + condition);
+    }
+
+    private void showPressed(boolean actuated, String condition) {
         cap.setScaleX(actuated ? 0.8 : 1);
         cap.setScaleY(actuated ? 0.8 : 1);
-        String condition = moment.condition(handle.part().tag()).word();
         word.setText(handle.latchedProperty().get() ? condition + ", held" : actuated ? condition : "");
         word.pseudoClassStateChanged(Door.ON, actuated);
-        setAccessibleText(handle.part().device().title() + " " + handle.part().tag() + ": " + condition);
     }
 }

@@ -1,12 +1,12 @@
 package parable.app.run;
 
 import java.util.HashSet;
-import java.util.Map;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import parable.bench.Action;
 import parable.bench.Moment;
+import parable.parts.Drive;
 import parable.parts.Part;
 import parable.parts.Verb;
 
@@ -36,7 +36,7 @@ public final class Handle {
 
     /** Whether a part can be moved by hand at all. */
     public static boolean fits(Part part) {
-        return !part.drive().verbs().isEmpty();
+        return !part.drive().verbs().isEmpty() || part.drive() instanceof Drive.ByTurning;
     }
 
     /** The part that is gripped. */
@@ -49,12 +49,19 @@ public final class Handle {
         return part.drive().verbs().containsKey(Verb.PRESS);
     }
 
-    /** What a touch does at this instant. */
-    public Verb next(Moment moment) {
+    /** What a touch does at this instant; something with named positions is turned to the next one, after the last the first. */
+    public Action next(Moment moment) {
+        if (part.drive() instanceof Drive.ByTurning turning) {
+            int now = turning.positions().indexOf(moment.position(part.tag()).orElseThrow());
+            return new Action(
+                    Verb.TURN,
+                    part.tag(),
+                    turning.positions().get((now + 1) % turning.positions().size()));
+        }
         int target = moment.actuated(part.tag()) ? 0 : 1;
         return part.drive().verbs().entrySet().stream()
                 .filter(verb -> verb.getValue() == target)
-                .map(Map.Entry::getKey)
+                .map(verb -> new Action(verb.getKey(), part.tag()))
                 .findFirst()
                 .orElseThrow(() -> new IllegalStateException(part.tag() + " has no way out of its position"));
     }
@@ -72,7 +79,7 @@ public final class Handle {
     public void grip(Object hand) {
         if (!springsBack()) {
             if (hands.add(hand)) {
-                run.act(new Action(next(run.shownProperty().get()), part.tag()));
+                run.act(next(run.shownProperty().get()));
             }
         } else if (hands.add(hand)) {
             latched.set(false);

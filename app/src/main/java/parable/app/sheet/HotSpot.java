@@ -10,6 +10,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import parable.app.run.Handle;
+import parable.bench.Action;
 import parable.bench.Moment;
 import parable.draw.Box;
 
@@ -55,9 +56,11 @@ final class HotSpot extends Region {
     /** Says what a touch would do at this instant. */
     void show(Moment moment) {
         String tag = handle.part().tag();
-        String verb = handle.next(moment).word();
+        Action next = handle.next(moment);
+        String verb = next.verb().word();
         String words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
-                + handle.part().device().title() + ")";
+                + handle.part().device().title() + ")"
+                + (next.position().isEmpty() ? "" : " to " + next.position());
         tooltip.setText(words);
         setAccessibleText(words + ", now " + moment.condition(tag).word());
     }
