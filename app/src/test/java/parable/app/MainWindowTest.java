@@ -217,6 +217,22 @@ class MainWindowTest {
     }
 
     @Test
+    void aTouchLastsAsLongAsAFingerAlsoInSlowMotion(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.clickOn("#speed-one-millisecond");
+        robot.type(KeyCode.DIGIT3);
+        until(() -> condition("S1") == Condition.PRESSED);
+        robot.type(KeyCode.DIGIT3);
+        robot.interact(() -> {
+            window.run().speedProperty().set(Speed.REAL_TIME);
+            window.run().tick(0.15);
+        });
+        assertThat(story()).contains("S1 13-14 opens; K1 holds itself in through its own 13-14.");
+        assertThat(condition("S1")).isEqualTo(Condition.RELEASED);
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    @Test
     void whatIsDoneWhileLookingBackGoesOnFromThere(FxRobot robot) throws Exception {
         closeBreaker(robot);
         robot.press(KeyCode.DIGIT3);

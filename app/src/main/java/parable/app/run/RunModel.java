@@ -1,5 +1,7 @@
 package parable.app.run;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
@@ -44,8 +46,12 @@ public final class RunModel {
     private final ObservableList<StoryLine> story = FXCollections.observableArrayList();
     private final ObservableList<StoryLine> storyToRead = FXCollections.unmodifiableObservableList(story);
     private Bench bench;
+    private final List<Deferred> deferred = new ArrayList<>();
     private Optional<Player> player = Optional.empty();
     private double carriedMicros;
+
+    /** Something to be done once the bench has come to a time. */
+    private record Deferred(long time, Action action) {}
 
     /** A sheet at rest with time running. */
     public RunModel(Assembly assembly) {
@@ -120,6 +126,25 @@ public final class RunModel {
         refresh(bench.now());
     }
 
+    /**
+     * Does something to a device once the bench has come to a time, at once if it has already.
+     *
+     * @param time in microseconds
+     */
+    public void actAt(long time, Action action) {
+        if (time <= bench.now() || looksBack()) {
+            act(action);
+        } else {
+            deferred.add(new Deferred(time, action));
+            deferred.sort(Comparator.comparingLong(Deferred::time));
+        }
+    }
+
+    /** Takes back what was to be done to a device later on. */
+    public void takeBack(String tag) {
+        deferred.removeIf(later -> later.action.tag().equals(tag));
+    }
+
     /** Lets time run or stand still. */
     public void setRunning(boolean runs) {
         running.set(runs);
@@ -152,14 +177,18 @@ public final class RunModel {
                     .ifPresentOrElse(this::goTo, () -> goTo(bench.now()));
             return;
         }
-        long soonest = Math.min(
-                bench.nextEvent().orElse(Long.MAX_VALUE),
-                player.map(Player::nextStep).orElseGet(OptionalLong::empty).orElse(Long.MAX_VALUE));
+        long soonest = Math.min(deferred.isEmpty() ? Long.MAX_VALUE : deferred.get(0).time, soonestByItself());
         if (soonest == Long.MAX_VALUE) {
             notice.set("Nothing is under way: nothing will change until something is done.");
         } else {
             goTo(soonest);
         }
+    }
+
+    private long soonestByItself() {
+        return Math.min(
+                bench.nextEvent().orElse(Long.MAX_VALUE),
+                player.map(Player::nextStep).orElseGet(OptionalLong::empty).orElse(Long.MAX_VALUE));
     }
 
     /** Goes back to the instant before, at which anything changed, and stands still there. */
@@ -210,12 +239,19 @@ public final class RunModel {
     }
 
     private void branchOff() {
+        deferred.clear();
         story.setAll(bench.story());
         refresh(bench.now());
         timeline.set(timeline.get() + 1);
     }
 
     private void goTo(long time) {
+        while (!deferred.isEmpty() && deferred.get(0).time <= time) {
+            Deferred next = deferred.remove(0);
+            advance(Math.max(next.time, bench.now()));
+            refresh(bench.now());
+            act(next.action);
+        }
         if (time > bench.now()) {
             advance(time);
         }

@@ -7,10 +7,12 @@ public final class Clock {
 
     private Clock() {}
 
-    /** A time given in microseconds, to the tenth of a millisecond where it is not whole: {@code 1.113 s}, {@code 5 ms}. */
+    /** A time given in microseconds: {@code 5 ms}, {@code 5.2 ms}, {@code 1.113 s}, {@code 2:03.500}. */
     public static String words(long micros) {
         if (micros < 1_000_000) {
-            return micros % 1000 == 0 ? micros / 1000 + " ms" : String.format(Locale.ROOT, "%.1f ms", micros / 1000.0);
+            return micros % 1000 < 100
+                    ? micros / 1000 + " ms"
+                    : String.format(Locale.ROOT, "%d.%d ms", micros / 1000, micros % 1000 / 100);
         }
         if (micros < 60_000_000) {
             return String.format(Locale.ROOT, "%.3f s", micros / 1e6);
