@@ -22,6 +22,9 @@ public final class Bench {
 
     private final Rig rig;
     private final Narrator narrator;
+    private final Timers timers;
+    private final Interlocks interlocks;
+    private final Physics physics;
     private final List<StoryLine> story = new ArrayList<>();
     private final List<Instant> history = new ArrayList<>();
     private final RunState state;
@@ -34,6 +37,9 @@ public final class Bench {
         this.rig = rig;
         this.state = state;
         narrator = new Narrator(rig);
+        timers = new Timers(rig);
+        interlocks = new Interlocks(rig);
+        physics = new Physics(rig);
         solution = rig.solve(state);
         for (int p = 0; p < rig.parts.size(); p++) {
             state.conditions[p] = rig.condition(p, state, solution);
@@ -44,7 +50,7 @@ public final class Bench {
     public static Bench of(Assembly assembly) {
         Rig rig = new Rig(assembly);
         Bench bench = new Bench(rig, rig.initial());
-        bench.settle();
+        bench.settle(List.of());
         return bench;
     }
 
@@ -83,7 +89,7 @@ public final class Bench {
         return Collections.unmodifiableList(story);
     }
 
-    /** When something will happen by itself, empty if nothing is under way. */
+    /** When something will happen by itself, empty if nothing is under way; speeds and heat are not counted. */
     public OptionalLong nextEvent() {
         return state.pending.isEmpty()
                 ? OptionalLong.empty()
@@ -106,7 +112,7 @@ public final class Bench {
             state.openedItself.clear(part);
             int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
             command(part, position, line);
-            settle();
+            settle(List.of());
         }
     }
 
@@ -137,11 +143,23 @@ public final class Bench {
         if (time < state.time) {
             throw new IllegalArgumentException("time runs forward: it is " + state.time + " us, asked for " + time);
         }
-        while (!state.pending.isEmpty() && state.pending.get(0).time() <= time) {
-            state.time = state.pending.get(0).time();
-            settle();
+        run(time);
+    }
+
+    private void run(long time) {
+        for (long next = soonest(); next <= time; next = soonest()) {
+            state.time = next;
+            boolean steady = state.pending.isEmpty() || state.pending.get(0).time() > next;
+            List<Reaction.Command> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
+            if (!steady || !felt.isEmpty() || physics.standsOut(state, solution)) {
+                settle(felt);
+            }
         }
         state.time = time;
+    }
+
+    private long soonest() {
+        return Math.min(nextEvent().orElse(Long.MAX_VALUE), Math.max(state.time, physics.next(state)));
     }
 
     /**
@@ -155,8 +173,9 @@ public final class Bench {
         history.subList(index + 1, history.size()).clear();
         story.subList(instant.storyLength, story.size()).clear();
         state.restore(instant.state);
-        state.time = time;
         solution = instant.solution;
+        physics.resume(solution);
+        run(time);
     }
 
     private int indexAt(long time) {
@@ -183,40 +202,74 @@ public final class Bench {
             if (group.part() == part) {
                 long arrival =
                         state.time + group.delay(rig.parts.get(part), position).nominal();
-                state.setGoing(new PendingMove(arrival, g, group.closedAt(position), cause));
+                state.setGoing(new Pending.Move(arrival, g, group.closedAt(position), cause));
             }
         }
     }
 
     /** Lets everything happen that is due now, until the instant is over. */
-    private void settle() {
+    private void settle(List<Reaction.Command> felt) {
+        List<Reaction.Command> waiting = felt;
         do {
-            List<PendingMove> moved = arrivals();
+            boolean heat = !waiting.isEmpty();
+            carryOut(waiting, heat ? tellOfHeat(waiting) : story.size() - 1);
+            waiting = List.of();
+            Arrivals arrivals = arrivals();
             Solution before = solution;
             solution = rig.solve(state);
             Reaction reaction = Reaction.of(rig, state, before, solution);
-            OptionalInt cause = moved.isEmpty()
+            reaction.words().addAll(arrivals.heldBack);
+            OptionalInt cause = arrivals.moved.isEmpty()
                     ? OptionalInt.empty()
-                    : OptionalInt.of(moved.get(0).cause());
-            int line = narrator.told(moved, reaction, state)
+                    : OptionalInt.of(arrivals.moved.get(0).cause());
+            int line = narrator.told(arrivals.moved, reaction, state)
                     .map(sentence -> tell(sentence, cause))
                     .orElse(story.size() - 1);
-            for (Reaction.Command command : reaction.commands()) {
-                state.openedItself.set(command.part(), command.byItself());
-                command(command.part(), command.position(), line);
-            }
+            carryOut(reaction.commands(), line);
+            reaction.timersFed().forEach(part -> timers.fed(part, state, line));
+            reaction.timersReleased().forEach(part -> timers.released(part, state, line));
+            interlocks.freed(state).forEach(part -> command(part, 1, line));
+            physics.feel(state, solution);
         } while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time);
         remember();
     }
 
-    private List<PendingMove> arrivals() {
-        List<PendingMove> moved = new ArrayList<>();
-        while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time) {
-            PendingMove move = state.pending.remove(0);
-            state.closedGroups.set(move.group(), move.closes());
-            moved.add(move);
+    private void carryOut(List<Reaction.Command> commands, int line) {
+        for (Reaction.Command command : commands) {
+            state.openedItself.set(command.part(), command.byItself());
+            command(command.part(), command.position(), line);
         }
-        return moved;
+    }
+
+    private int tellOfHeat(List<Reaction.Command> felt) {
+        int line = story.size() - 1;
+        for (Reaction.Command command : felt) {
+            if (command.byItself()) {
+                line = tell(narrator.heated(command.part(), command.position()), OptionalInt.empty());
+            }
+        }
+        return line;
+    }
+
+    /** What arrived in an instant, and the words for what was held back instead. */
+    private record Arrivals(List<Pending.Move> moved, List<String> heldBack) {}
+
+    private Arrivals arrivals() {
+        Arrivals arrivals = new Arrivals(new ArrayList<>(), new ArrayList<>());
+        while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time) {
+            Pending next = state.pending.remove(0);
+            if (next instanceof Pending.Stage stage) {
+                command(stage.part(), timers.arrived(stage, state), stage.cause());
+            } else if (next instanceof Pending.Move move && interlocks.holdsBack(move, state)) {
+                String tag = rig.parts.get(rig.groups.get(move.group()).part()).tag();
+                arrivals.heldBack.add(
+                        "the mechanical interlock holds " + tag + " back while its coil is fed: it hums and overheats");
+            } else if (next instanceof Pending.Move move) {
+                state.closedGroups.set(move.group(), move.closes());
+                arrivals.moved.add(move);
+            }
+        }
+        return arrivals;
     }
 
     private int tell(String sentence, OptionalInt cause) {

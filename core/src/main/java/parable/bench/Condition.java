@@ -8,27 +8,34 @@ import parable.parts.Family;
 
 /** What an electrician says of a device by looking at it. Every device is in exactly one condition at any instant. */
 public enum Condition {
-    IN(Family.CONTACTOR, Family.CONTROL_RELAY),
-    OUT(Family.CONTACTOR, Family.CONTROL_RELAY),
+    IN(Family.CONTACTOR, Family.CONTROL_RELAY, Family.TIMER, Family.SOLENOID),
+    OUT(Family.CONTACTOR, Family.CONTROL_RELAY, Family.TIMER, Family.SOLENOID),
     LIT(Family.PILOT_LAMP),
     DIM(Family.PILOT_LAMP),
     DARK(Family.PILOT_LAMP),
     TRIPPED(Family.OVERLOAD_RELAY, Family.BREAKER),
     HEALTHY(Family.OVERLOAD_RELAY),
-    CLOSED(Family.BREAKER, Family.FUSE),
-    OPEN(Family.BREAKER, Family.FUSE),
+    CLOSED(Family.BREAKER, Family.ISOLATOR, Family.FUSE),
+    OPEN(Family.BREAKER, Family.ISOLATOR, Family.FUSE),
     BLOWN(Family.FUSE),
     PRESSED(Family.PUSH_BUTTON),
     HIT(Family.EMERGENCY_STOP),
-    RELEASED(Family.PUSH_BUTTON, Family.EMERGENCY_STOP),
+    ACTUATED(Family.MACHINE_SWITCH),
+    RELEASED(Family.PUSH_BUTTON, Family.EMERGENCY_STOP, Family.MACHINE_SWITCH),
     AT_REST(Family.SELECTOR),
     TURNED(Family.SELECTOR),
     STOPPED(Family.MOTOR),
     FORWARD(Family.MOTOR),
     REVERSE(Family.MOTOR),
     SINGLE_PHASED(Family.MOTOR),
-    PRESENT(Family.SUPPLY),
-    LOST(Family.SUPPLY);
+    LOCKED(Family.MOTOR),
+    COASTING(Family.MOTOR),
+    BRAKED(Family.MOTOR),
+    SOUNDING(Family.HORN),
+    SILENT(Family.HORN),
+    FITTED(Family.RESISTOR, Family.INTERLOCK),
+    PRESENT(Family.SUPPLY, Family.CONVERTER),
+    LOST(Family.SUPPLY, Family.CONVERTER);
 
     private final List<Family> families;
 

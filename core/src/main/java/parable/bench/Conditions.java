@@ -1,8 +1,6 @@
 package parable.bench;
 
-import parable.network.Potential;
 import parable.network.Solution;
-import parable.parts.Load;
 import parable.parts.Part;
 
 /** Tells what condition a device is in. */
@@ -24,16 +22,25 @@ final class Conditions {
         boolean arrived = rig.arrived(index, state);
         boolean itself = state.openedItself.get(index);
         return switch (part.family()) {
-            case CONTACTOR, CONTROL_RELAY -> arrived ? Condition.IN : Condition.OUT;
+            case CONTACTOR, CONTROL_RELAY, TIMER -> arrived ? Condition.IN : Condition.OUT;
             case OVERLOAD_RELAY -> arrived ? Condition.TRIPPED : Condition.HEALTHY;
             case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
+            case ISOLATOR -> arrived ? Condition.CLOSED : Condition.OPEN;
             case FUSE -> arrived ? Condition.CLOSED : itself ? Condition.BLOWN : Condition.OPEN;
             case PUSH_BUTTON -> state.commanded[index] == 1 ? Condition.PRESSED : Condition.RELEASED;
             case SELECTOR -> state.commanded[index] == 0 ? Condition.AT_REST : Condition.TURNED;
             case EMERGENCY_STOP -> state.commanded[index] == 1 ? Condition.HIT : Condition.RELEASED;
+            case MACHINE_SWITCH -> state.commanded[index] == 1 ? Condition.ACTUATED : Condition.RELEASED;
+            case INTERLOCK, RESISTOR -> Condition.FITTED;
+            case CONVERTER -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.PRESENT : Condition.LOST;
+            case HORN -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.SOUNDING : Condition.SILENT;
+            case SOLENOID -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.IN : Condition.OUT;
             case SUPPLY -> arrived ? Condition.PRESENT : Condition.LOST;
             case PILOT_LAMP -> lamp(rig.shareOfRated(index, 0, solution));
-            case MOTOR -> motor(index, part, solution);
+            case MOTOR -> rig.motorDrive(index, solution)
+                    .condition(
+                            state.physical.speed[index],
+                            part.machine().orElseThrow().locked());
         };
     }
 
@@ -42,18 +49,5 @@ final class Conditions {
             return Condition.LIT;
         }
         return share >= GLOWS ? Condition.DIM : Condition.DARK;
-    }
-
-    private Condition motor(int index, Part part, Solution solution) {
-        Load winding = part.loads().get(0);
-        return Rotation.of(
-                voltage(index, 0, solution),
-                voltage(index, 1, solution),
-                voltage(index, 2, solution),
-                winding.rated().volts());
-    }
-
-    private Potential voltage(int part, int load, Solution solution) {
-        return solution.loadVoltage(rig.network.load(part, load));
     }
 }

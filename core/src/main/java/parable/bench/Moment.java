@@ -61,7 +61,7 @@ public final class Moment {
         Part of = rig.parts.get(part);
         return !of.loads().isEmpty()
                 && (rig.coil(part).isPresent()
-                        ? state.commanded[part] == 1
+                        ? state.energised.get(part)
                         : rig.shareOfRated(part, 0, solution) >= Conditions.ENOUGH);
     }
 

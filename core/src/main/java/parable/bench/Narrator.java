@@ -31,8 +31,17 @@ final class Narrator {
         return part.tag() + label + " " + action.verb().done() + byHand + to + ".";
     }
 
+    /** What a thermal release did: {@code F2 (Pump overload) has become too hot and trips.} */
+    String heated(int index, int position) {
+        Part part = rig.parts.get(index);
+        boolean trips = position == part.heater().orElseThrow().tripPosition();
+        String label =
+                part.device().label().isEmpty() ? "" : " (" + part.device().label() + ")";
+        return part.tag() + label + (trips ? " has become too hot and trips." : " has cooled down and resets itself.");
+    }
+
     /** What moved and what that led to; empty if nobody would notice anything. */
-    Optional<String> told(List<PendingMove> moved, Reaction reaction, RunState state) {
+    Optional<String> told(List<Pending.Move> moved, Reaction reaction, RunState state) {
         List<String> movements = movements(moved, state);
         List<String> consequences = new ArrayList<>(reaction.words());
         if (movements.isEmpty()) {
@@ -45,9 +54,9 @@ final class Narrator {
         return Optional.of(list(movements) + (consequences.isEmpty() ? "." : ", so " + list(consequences) + "."));
     }
 
-    private List<String> movements(List<PendingMove> moved, RunState state) {
-        Map<Integer, List<PendingMove>> byPart = new LinkedHashMap<>();
-        for (PendingMove move : moved) {
+    private List<String> movements(List<Pending.Move> moved, RunState state) {
+        Map<Integer, List<Pending.Move>> byPart = new LinkedHashMap<>();
+        for (Pending.Move move : moved) {
             byPart.computeIfAbsent(rig.groups.get(move.group()).part(), any -> new ArrayList<>())
                     .add(move);
         }
@@ -57,26 +66,38 @@ final class Narrator {
         return movements;
     }
 
-    private List<String> movements(Part part, List<PendingMove> moves, boolean byItself) {
+    private List<String> movements(Part part, List<Pending.Move> moves, boolean byItself) {
         return switch (part.family()) {
             case CONTACTOR, CONTROL_RELAY -> moves.stream()
                     .map(move -> armature(part, move))
                     .toList();
-            case BREAKER, FUSE -> moves.stream()
+            case BREAKER, ISOLATOR, FUSE -> moves.stream()
                     .filter(move -> rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL)
                     .map(move -> opensOrCloses(part, move, byItself))
                     .toList();
             case SUPPLY -> moves.stream()
                     .map(move -> part.tag() + (move.closes() ? " gives voltage again" : " gives no voltage"))
                     .toList();
-            case OVERLOAD_RELAY, PUSH_BUTTON, SELECTOR, EMERGENCY_STOP, PILOT_LAMP, MOTOR -> moves.stream()
+            case TIMER,
+                    OVERLOAD_RELAY,
+                    PUSH_BUTTON,
+                    SELECTOR,
+                    EMERGENCY_STOP,
+                    MACHINE_SWITCH,
+                    PILOT_LAMP,
+                    HORN,
+                    SOLENOID,
+                    RESISTOR,
+                    INTERLOCK,
+                    CONVERTER,
+                    MOTOR -> moves.stream()
                     .filter(move -> !rig.groups.get(move.group()).contacts().isEmpty())
                     .map(move -> part.tag() + " " + contacts(part, move))
                     .toList();
         };
     }
 
-    private String armature(Part part, PendingMove move) {
+    private String armature(Part part, Pending.Move move) {
         boolean arrival = rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL;
         if (arrival) {
             return part.tag() + (move.closes() ? " pulls in: " : " drops out: ") + contacts(part, move);
@@ -84,7 +105,7 @@ final class Narrator {
         return part.tag() + (move.closes() ? " is back at rest: " : " begins to move: ") + contacts(part, move);
     }
 
-    private String opensOrCloses(Part part, PendingMove move, boolean byItself) {
+    private String opensOrCloses(Part part, Pending.Move move, boolean byItself) {
         if (move.closes()) {
             return part.tag() + " closes";
         }
@@ -93,7 +114,7 @@ final class Narrator {
     }
 
     /** The contacts of a movement: {@code 13-14 and the poles close}. */
-    private String contacts(Part part, PendingMove move) {
+    private String contacts(Part part, Pending.Move move) {
         List<String> names = new ArrayList<>();
         boolean poles = false;
         for (int index : rig.groups.get(move.group()).contacts()) {
@@ -112,13 +133,13 @@ final class Narrator {
     }
 
     /** After a start button is let go: which contactors now hold themselves in. */
-    private List<String> holdingThemselves(List<PendingMove> moved, RunState state) {
+    private List<String> holdingThemselves(List<Pending.Move> moved, RunState state) {
         boolean button = moved.stream()
                 .anyMatch(move ->
                         rig.parts.get(rig.groups.get(move.group()).part()).drive() instanceof Drive.ByHand);
         List<String> words = new ArrayList<>();
         for (int p = 0; button && p < rig.parts.size(); p++) {
-            if (rig.coil(p).isPresent() && state.commanded[p] == 1 && holdsItself(p, state)) {
+            if (rig.coil(p).isPresent() && state.energised.get(p) && holdsItself(p, state)) {
                 words.add(rig.parts.get(p).tag() + " holds itself in through its own " + auxiliaries(p, state));
             }
         }

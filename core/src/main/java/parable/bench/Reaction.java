@@ -10,15 +10,22 @@ import parable.network.Branch;
 import parable.network.ShortCircuit;
 import parable.network.Solution;
 import parable.parts.Drive;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 
-/**
- * What follows from new voltages within the same instant.
- *
- * @param words the consequences, each as the end of a sentence
- * @param commands the devices that are set going by them
- */
-record Reaction(List<String> words, List<Command> commands) {
+/** What follows from new voltages within the same instant: words for the story, and devices that are set going. */
+final class Reaction {
+
+    private static final double SHUNT_OPENS = 0.7;
+    private static final double UNDERVOLTAGE_OPENS = 0.35;
+
+    private final Rig rig;
+    private final RunState state;
+    private final Solution after;
+    private final List<String> words = new ArrayList<>();
+    private final List<Command> commands = new ArrayList<>();
+    private final List<Integer> timersFed = new ArrayList<>();
+    private final List<Integer> timersReleased = new ArrayList<>();
 
     /**
      * A device set going.
@@ -27,53 +34,113 @@ record Reaction(List<String> words, List<Command> commands) {
      */
     record Command(int part, int position, boolean byItself) {}
 
-    /** The reaction of all devices; their conditions in the state are brought up to date. */
+    private Reaction(Rig rig, RunState state, Solution after) {
+        this.rig = rig;
+        this.state = state;
+        this.after = after;
+    }
+
+    /** The reaction of all devices; their coils and conditions in the state are brought up to date. */
     static Reaction of(Rig rig, RunState state, Solution before, Solution after) {
-        Reaction reaction = new Reaction(new ArrayList<>(), new ArrayList<>());
+        Reaction reaction = new Reaction(rig, state, after);
         for (int p = 0; p < rig.parts.size(); p++) {
             int part = p;
-            rig.coil(p).ifPresent(coil -> reaction.feel(rig, state, after, part, coil));
+            rig.coil(p).ifPresent(coil -> reaction.feel(part, coil));
+            reaction.feelReleases(p);
         }
         for (int p = 0; p < rig.parts.size(); p++) {
-            reaction.look(rig, state, after, p);
+            reaction.look(p);
         }
         if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
-            after.shorts().forEach(found -> reaction.protect(rig, state, found));
+            after.shorts().forEach(reaction::protect);
         }
         return reaction;
     }
 
-    private void feel(Rig rig, RunState state, Solution after, int part, Drive.ByCoil coil) {
+    /** The consequences, each as the end of a sentence. */
+    List<String> words() {
+        return words;
+    }
+
+    /** The devices that go to another position. */
+    List<Command> commands() {
+        return commands;
+    }
+
+    /** The timers whose coils got voltage. */
+    List<Integer> timersFed() {
+        return timersFed;
+    }
+
+    /** The timers whose coils lost it. */
+    List<Integer> timersReleased() {
+        return timersReleased;
+    }
+
+    private void feel(int part, Drive.ByCoil coil) {
         double share = rig.shareOfRated(part, coil.load(), after);
         String tag = rig.parts.get(part).tag();
         String volts = volts(rig.voltsThatCount(part, coil.load(), after));
-        if (state.commanded[part] == 0 && share >= coil.pullIn()) {
+        boolean timer = rig.program(part).isPresent();
+        if (!state.energised.get(part) && share >= coil.pullIn()) {
+            state.energised.set(part);
             words.add(tag + "'s coil gets " + volts);
-            commands.add(new Command(part, 1, false));
-        } else if (state.commanded[part] == 1 && share < coil.dropOut()) {
+            set(part, timer, 1);
+        } else if (state.energised.get(part) && share < coil.dropOut()) {
+            state.energised.clear(part);
             words.add(
                     share < 0.02
                             ? tag + "'s coil loses its voltage"
                             : tag + "'s coil has only " + volts + " and lets go");
-            commands.add(new Command(part, 0, false));
+            set(part, timer, 0);
         }
     }
 
-    private void look(Rig rig, RunState state, Solution after, int part) {
+    private void set(int part, boolean timer, int position) {
+        if (!timer) {
+            commands.add(new Command(part, position, false));
+        } else {
+            (position == 1 ? timersFed : timersReleased).add(part);
+        }
+    }
+
+    private void feelReleases(int part) {
+        Part breaker = rig.parts.get(part);
+        for (int load = 0; load < breaker.loads().size() && state.commanded[part] == 1; load++) {
+            LoadRole role = breaker.loads().get(load).role();
+            double share = rig.shareOfRated(part, load, after);
+            if (role == LoadRole.SHUNT_RELEASE && share >= SHUNT_OPENS) {
+                words.add(breaker.tag() + "'s shunt trip gets " + volts(rig.voltsThatCount(part, load, after)));
+                commands.add(new Command(part, 0, true));
+            } else if (role == LoadRole.UNDERVOLTAGE_RELEASE && share < UNDERVOLTAGE_OPENS) {
+                words.add(breaker.tag() + "'s undervoltage release has no voltage");
+                commands.add(new Command(part, 0, true));
+            }
+        }
+    }
+
+    private void look(int part) {
+        Condition before = state.conditions[part];
         Condition now = rig.condition(part, state, after);
-        if (now == state.conditions[part]) {
+        if (now == before) {
             return;
         }
         state.conditions[part] = now;
         String tag = rig.parts.get(part).tag();
+        boolean moved = before == Condition.COASTING || before == Condition.BRAKED;
         switch (now) {
             case LIT -> words.add(tag + " lights");
             case DIM -> words.add(tag + " glows dimly");
             case DARK -> words.add(tag + " goes dark");
+            case SOUNDING -> words.add(tag + " sounds");
+            case SILENT -> words.add(tag + " falls silent");
             case FORWARD -> words.add(tag + " runs forward");
             case REVERSE -> words.add(tag + " runs in reverse");
-            case STOPPED -> words.add(tag + " has no power and stops");
             case SINGLE_PHASED -> words.add(tag + " hums on two phases");
+            case LOCKED -> words.add(tag + " is fed but stuck");
+            case COASTING -> words.add(tag + " has no power and coasts");
+            case BRAKED -> words.add(tag + " is braked by direct current");
+            case STOPPED -> words.add(tag + (moved ? " has come to rest" : " has no power"));
             case IN,
                     OUT,
                     TRIPPED,
@@ -83,30 +150,29 @@ record Reaction(List<String> words, List<Command> commands) {
                     BLOWN,
                     PRESSED,
                     HIT,
+                    ACTUATED,
                     RELEASED,
                     AT_REST,
                     TURNED,
                     PRESENT,
-                    LOST -> {}
+                    LOST,
+                    FITTED -> {}
         }
     }
 
-    private void protect(Rig rig, RunState state, ShortCircuit found) {
+    private void protect(ShortCircuit found) {
         Branch closing = found.loop().get(0);
         words.add("there is a short circuit: wires " + rig.network.name(closing.from()) + " and "
-                + rig.network.name(closing.to()) + " are joined through " + through(rig, found));
+                + rig.network.name(closing.to()) + " are joined through " + through(found));
         Set<Integer> protective = new TreeSet<>();
         for (Branch branch : found.loop()) {
             if (rig.parts.get(branch.part()).protection().isPresent()) {
                 protective.add(branch.part());
             }
         }
-        double lowest = protective.stream()
-                .mapToDouble(part -> amperes(rig, part))
-                .min()
-                .orElse(0);
+        double lowest = protective.stream().mapToDouble(this::amperes).min().orElse(0);
         protective.stream()
-                .filter(part -> amperes(rig, part) == lowest && state.commanded[part] == 1)
+                .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
                 .filter(part -> commands.stream().noneMatch(command -> command.part == part))
                 .forEach(part -> commands.add(new Command(part, 0, true)));
         if (protective.isEmpty()) {
@@ -114,7 +180,7 @@ record Reaction(List<String> words, List<Command> commands) {
         }
     }
 
-    private static String through(Rig rig, ShortCircuit found) {
+    private String through(ShortCircuit found) {
         return found.loop().stream()
                 .filter(branch -> branch.sort() == Branch.Sort.CONTACT)
                 .map(branch -> {
@@ -126,7 +192,7 @@ record Reaction(List<String> words, List<Command> commands) {
                         Collectors.joining(", "), list -> list.isEmpty() ? "copper alone" : list));
     }
 
-    private static double amperes(Rig rig, int part) {
+    private double amperes(int part) {
         return rig.parts.get(part).protection().orElseThrow().amperes();
     }
 

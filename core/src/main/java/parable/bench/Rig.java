@@ -12,6 +12,7 @@ import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Load;
 import parable.parts.Part;
+import parable.parts.TimerProgram;
 
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
@@ -85,10 +86,8 @@ final class Rig {
     private BitSet sourcesOn(RunState state) {
         BitSet on = new BitSet(network.sourceCount());
         for (int p = 0; p < parts.size(); p++) {
-            if (arrived(p, state)) {
-                for (int s = 0; s < parts.get(p).sources().size(); s++) {
-                    on.set(network.source(p, s));
-                }
+            for (int s = 0; s < parts.get(p).sources().size(); s++) {
+                on.set(network.source(p, s), arrived(p, state));
             }
         }
         return on;
@@ -106,7 +105,52 @@ final class Rig {
 
     /** The coil that moves a device; empty if it is not moved by one. */
     Optional<Drive.ByCoil> coil(int part) {
+        if (parts.get(part).drive() instanceof Drive.ByTimer timer) {
+            return Optional.of(timer.coil());
+        }
         return parts.get(part).drive() instanceof Drive.ByCoil coil ? Optional.of(coil) : Optional.empty();
+    }
+
+    /** What the clockwork of a device does; empty if it has none. */
+    Optional<TimerProgram> program(int part) {
+        return parts.get(part).drive() instanceof Drive.ByTimer timer ? Optional.of(timer.program()) : Optional.empty();
+    }
+
+    /** Whether every contact of a device is where it is at rest. */
+    boolean atRest(int part, RunState state) {
+        for (int g = 0; g < groups.size(); g++) {
+            if (groups.get(g).part() == part
+                    && state.closedGroups.get(g) != groups.get(g).closedAt(0)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The devices that a mechanical interlock ties to this one. */
+    List<Integer> interlockedWith(int part) {
+        String tag = parts.get(part).tag();
+        List<Integer> others = new ArrayList<>();
+        for (Part bar : parts) {
+            if (bar.drive() instanceof Drive.Interlocking between) {
+                if (between.one().equals(tag)) {
+                    network.assembly().indexOf(between.other()).ifPresent(others::add);
+                } else if (between.other().equals(tag)) {
+                    network.assembly().indexOf(between.one()).ifPresent(others::add);
+                }
+            }
+        }
+        return others;
+    }
+
+    /** What drives a motor. */
+    MotorDrive motorDrive(int part, Solution solution) {
+        int first = network.load(part, 0);
+        return Physics.drive(
+                parts.get(part),
+                solution.loadVoltage(first),
+                solution.loadVoltage(first + 1),
+                solution.loadVoltage(first + 2));
     }
 
     /** The voltage that counts for a load, in V: AC for an AC load, DC for a DC load. */

@@ -25,10 +25,23 @@ final class IecSymbols {
     /** How far a contact stands out above its lane; its tag goes beyond that. */
     static double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
-            case PUSH_BUTTON, SELECTOR -> 23;
+            case PUSH_BUTTON, SELECTOR, MACHINE_SWITCH -> 23;
+            case TIMER -> 20;
             case EMERGENCY_STOP -> 27;
             case OVERLOAD_RELAY -> contact.isThroughPath() ? 13 : 23;
-            case CONTACTOR, CONTROL_RELAY, BREAKER, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> 14;
+            case CONTACTOR,
+                    CONTROL_RELAY,
+                    BREAKER,
+                    ISOLATOR,
+                    FUSE,
+                    SUPPLY,
+                    INTERLOCK,
+                    PILOT_LAMP,
+                    HORN,
+                    SOLENOID,
+                    RESISTOR,
+                    CONVERTER,
+                    MOTOR -> 14;
         };
     }
 
@@ -93,7 +106,13 @@ final class IecSymbols {
             case CONTACTOR -> contact.pole() ? List.of(bump(at)) : List.of();
             case BREAKER -> List.of(
                     axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4));
-            case CONTROL_RELAY, FUSE, SUPPLY, PILOT_LAMP, MOTOR -> List.of();
+            case TIMER -> List.of(axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -12), umbrella(at));
+            case MACHINE_SWITCH -> List.of(
+                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
+                    axis.lines(at, -8, -10, 0, -19, 8, -10, -8, -10));
+            case ISOLATOR -> List.of(axis.lines(at, -HALF, -5, -HALF, 5));
+            case CONTROL_RELAY, FUSE, SUPPLY, INTERLOCK, PILOT_LAMP, HORN, SOLENOID, RESISTOR, CONVERTER, MOTOR -> List
+                    .of();
         };
     }
 
@@ -106,6 +125,17 @@ final class IecSymbols {
         }
         points[18] = -10;
         points[19] = -16;
+        return axis.lines(at, points);
+    }
+
+    /** The arc over a delayed contact. */
+    private Stroke umbrella(Point at) {
+        double[] points = new double[2 * 7];
+        for (int i = 0; i < 7; i++) {
+            double angle = Math.PI * (0.15 + 0.7 * i / 6);
+            points[2 * i] = -9 * Math.cos(angle);
+            points[2 * i + 1] = -8 - 8 * Math.sin(angle);
+        }
         return axis.lines(at, points);
     }
 
@@ -147,13 +177,21 @@ final class IecSymbols {
         Subject subject = new Subject.OfLoad(part.tag());
         Box box = axis.box(at, 2 * HALF + 2, 2 * HALF + 2);
         return switch (role) {
-            case COIL, WINDING -> new Mark.Symbol(
+            case COIL, WINDING, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> new Mark.Symbol(
                     subject,
                     "",
                     box,
                     List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)),
                     List.of(),
                     List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
+            case RESISTOR, INPUT -> new Mark.Symbol(
+                    subject,
+                    "",
+                    box,
+                    List.of(axis.lines(at, -HALF, -7, HALF, -7, HALF, 7, -HALF, 7, -HALF, -7)),
+                    List.of(),
+                    List.of());
+            case HORN -> new Mark.Symbol(subject, "", box, horn(at), List.of(), waves(at));
             case LAMP -> new Mark.Symbol(subject, "", box, lamp(at), List.of(), rays(at));
         };
     }
@@ -164,6 +202,17 @@ final class IecSymbols {
                 new Stroke.Circle(at, HALF, false),
                 axis.lines(at, -reach, -reach, reach, reach),
                 axis.lines(at, -reach, reach, reach, -reach));
+    }
+
+    private List<Stroke> horn(Point at) {
+        return List.of(
+                axis.lines(at, -HALF, 0, -6, 0, -6, -6, 2, -6, 9, -12, 9, 12, 2, 6, -6, 6, -6, 0),
+                axis.lines(at, 9, 0, HALF, 0));
+    }
+
+    private List<Stroke> waves(Point at) {
+        return List.of(
+                axis.lines(at, 13, -14, 19, -20), axis.lines(at, 13, 14, 19, 20), axis.lines(at, 14, -6, 21, -9));
     }
 
     private List<Stroke> rays(Point at) {

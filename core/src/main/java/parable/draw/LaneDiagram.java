@@ -177,7 +177,7 @@ abstract class LaneDiagram {
                 drawNumber(number, wireFrom, across);
             }
             boolean device = placed.item() instanceof RungItem.Passage;
-            wireFrom = device ? wireTo + 2 * IecSymbols.HALF : wireTo;
+            wireFrom = device ? wireTo + 2 * halfLength(lane, placed) : wireTo;
         }
     }
 
@@ -209,7 +209,7 @@ abstract class LaneDiagram {
         if (placed.item() instanceof RungItem.Passage) {
             double centre = centreOf(items, i);
             drawDevice(lane, placed, axis.point(centre, across(lane)));
-            return centre - IecSymbols.HALF;
+            return centre - halfLength(lane, placed);
         }
         if (placed.item() instanceof RungItem.Landing) {
             return drawLanding(lane, placed, slotOf(placed));
@@ -239,6 +239,11 @@ abstract class LaneDiagram {
             }
         }
         return slotOf(placed) + pitch.slot / 2;
+    }
+
+    /** How far a device reaches along its lane to both sides of its centre. */
+    double halfLength(int lane, Placed placed) {
+        return IecSymbols.HALF;
     }
 
     /** Whether a device is moved to the far end of its lane. */

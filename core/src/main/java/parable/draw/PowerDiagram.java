@@ -82,6 +82,10 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     void drawDevice(int lane, Placed placed, Point at) {
         RungItem.Passage passage = (RungItem.Passage) placed.item();
+        if (part(passage.tag()).family() == Family.MOTOR) {
+            drawWinding(lane, passage, placed.reversed(), at);
+            return;
+        }
         marks.add(symbol(passage, at));
         String above = placed.reversed() ? passage.to() : passage.from();
         String below = placed.reversed() ? passage.from() : passage.to();
@@ -104,6 +108,40 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
+    double halfLength(int lane, Placed placed) {
+        return placed.item() instanceof RungItem.Passage passage
+                        && part(passage.tag()).family() == Family.MOTOR
+                ? chord(lane, part(passage.tag()))
+                : super.halfLength(lane, placed);
+    }
+
+    /** Half of what a lane cuts out of the motor's circle. */
+    private double chord(int lane, Part motor) {
+        double aside = across(lane) - centreOf(motor, lane);
+        return Math.abs(aside) < MOTOR_RADIUS
+                ? Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside)
+                : IecSymbols.HALF;
+    }
+
+    private double centreOf(Part motor, int lane) {
+        return lanesOfWindings(motor).stream()
+                .mapToDouble(this::across)
+                .average()
+                .orElse(across(lane));
+    }
+
+    /** A winding of a motor with six leads: the lane goes in at the top and out at the bottom of the circle. */
+    private void drawWinding(int lane, RungItem.Passage passage, boolean reversed, Point at) {
+        Part motor = part(passage.tag());
+        if (tagged.add(motor.tag())) {
+            drawMotor(motor, new Point(centreOf(motor, lane), at.y()));
+        }
+        double half = chord(lane, motor);
+        label(at.plus(-5, -half - 5), reversed ? passage.to() : passage.from(), TextRole.MARKING, Anchor.END);
+        label(at.plus(-5, half + 12), reversed ? passage.from() : passage.to(), TextRole.MARKING, Anchor.END);
+    }
+
+    @Override
     double drawLanding(int lane, Placed placed, double along) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Part part = part(landing.terminal().tag());
@@ -121,8 +159,7 @@ final class PowerDiagram extends LaneDiagram {
 
     /** The lead of a motor: straight down into the circle, or beside it down to its middle and in from the side. */
     private double drawMotorLead(int lane, Part motor, String marking, double middle) {
-        List<Integer> windings = lanesOfWindings(motor);
-        double centre = windings.stream().mapToDouble(this::across).average().orElse(across(lane));
+        double centre = centreOf(motor, lane);
         if (tagged.add(motor.tag())) {
             drawMotor(motor, new Point(centre, middle));
         }

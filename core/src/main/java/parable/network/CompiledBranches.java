@@ -1,6 +1,7 @@
 package parable.network;
 
 import java.util.List;
+import java.util.Optional;
 import parable.parts.Load;
 import parable.parts.Part;
 import parable.parts.Source;
@@ -13,6 +14,8 @@ import parable.parts.Source;
  * @param sourceFrom reference node of each source
  * @param sourceTo live node of each source
  * @param sourceValue for each source its real, imaginary and DC voltage
+ * @param following for each source how it follows an input of its device, empty if it does not
+ * @param followed for each source the number of the load that it follows, -1 if none
  * @param grounded for each source whether its reference is bonded to earth
  * @param loadFrom first node of each load
  * @param loadTo second node of each load
@@ -24,6 +27,8 @@ record CompiledBranches(
         int[] sourceFrom,
         int[] sourceTo,
         double[][] sourceValue,
+        List<Optional<Source.Following>> following,
+        int[] followed,
         boolean[] grounded,
         int[] loadFrom,
         int[] loadTo,
@@ -47,6 +52,15 @@ record CompiledBranches(
                 from(sources),
                 to(sources),
                 sourceParts.stream().map(CompiledBranches::value).toArray(double[][]::new),
+                sourceParts.stream().map(Source::following).toList(),
+                sources.stream()
+                        .mapToInt(branch -> parts.get(branch.part())
+                                .sources()
+                                .get(branch.index())
+                                .following()
+                                .map(following -> network.load(branch.part(), following.load()))
+                                .orElse(-1))
+                        .toArray(),
                 grounded,
                 from(loads),
                 to(loads),
@@ -81,6 +95,6 @@ record CompiledBranches(
 
     private static double[] admittance(Load load) {
         double square = load.ohms() * load.ohms() + load.reactance() * load.reactance();
-        return new double[] {load.ohms() / square, -load.reactance() / square, 1 / load.ohms()};
+        return new double[] {load.ohms() / square, -load.reactance() / square, 1 / load.directOhms()};
     }
 }

@@ -33,6 +33,7 @@ public final class Network {
     private final int nodeCount;
     private final int[][] branchesAt;
     private final CompiledBranches compiled;
+    private final BitSet followers;
 
     private Network(Assembly assembly) {
         this.assembly = assembly;
@@ -50,6 +51,10 @@ public final class Network {
         branches = List.copyOf(found);
         branchesAt = branchesByNode();
         compiled = CompiledBranches.of(this);
+        followers = new BitSet();
+        IntStream.range(0, compiled.followed().length)
+                .filter(source -> compiled.followed()[source] >= 0)
+                .forEach(followers::set);
     }
 
     /** Compiles an assembled sheet. */
@@ -202,6 +207,11 @@ public final class Network {
         return firstLoad[part] + index;
     }
 
+    /** A load's AC conductance, AC susceptance and DC conductance in S. */
+    double[] loadAdmittance(int load) {
+        return compiled.loadAdmittance()[load];
+    }
+
     /** The branch of a load, by its number among all loads. */
     Branch loadBranch(int load) {
         return branches.get(contactCount() + sourceCount() + load);
@@ -211,9 +221,12 @@ public final class Network {
      * What every point carries while these contacts are closed and these sources are on. Neither set is modified.
      *
      * @param closed the numbers of the closed contacts
-     * @param on the numbers of the sources that give voltage
+     * @param on the numbers of the sources that give voltage; those that follow an input do so whether named or not
      */
     public Solution solve(BitSet closed, BitSet on) {
-        return Solver.solve(this, compiled, closed, on);
+        if (followers.isEmpty()) {
+            return Solver.solve(this, compiled, closed, on, compiled.sourceValue());
+        }
+        return new Followers(this, compiled, followers).solve(closed, on);
     }
 }

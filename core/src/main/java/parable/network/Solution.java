@@ -92,6 +92,20 @@ public final class Solution {
         return voltage(branch.to(), branch.from());
     }
 
+    /**
+     * The current through a load from its first terminal to its second, at the impedance it has at rated voltage.
+     *
+     * @param load its number among all loads
+     */
+    public Current loadCurrent(int load) {
+        Potential volts = loadVoltage(load);
+        double[] admittance = network.loadAdmittance(load);
+        return new Current(
+                volts.real() * admittance[0] - volts.imaginary() * admittance[1],
+                volts.real() * admittance[1] + volts.imaginary() * admittance[0],
+                volts.direct() * admittance[2]);
+    }
+
     /** Whether two nodes are joined through closed contacts and sources. */
     public boolean joined(int one, int other) {
         return groups[one] == groups[other];

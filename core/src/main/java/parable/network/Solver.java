@@ -13,18 +13,25 @@ final class Solver {
     private final Network network;
     private final CompiledBranches branches;
     private final BitSet on;
+    private final double[][] values;
     private final Joints joints;
     private final List<Integer> shorts = new ArrayList<>();
 
-    private Solver(Network network, CompiledBranches branches, BitSet on) {
+    private Solver(Network network, CompiledBranches branches, BitSet on, double[][] values) {
         this.network = network;
         this.branches = branches;
         this.on = on;
+        this.values = values;
         this.joints = new Joints(network.nodeCount());
     }
 
-    static Solution solve(Network network, CompiledBranches branches, BitSet closed, BitSet on) {
-        Solver solver = new Solver(network, branches, on);
+    /**
+     * One solution with the sources as they are given.
+     *
+     * @param values for each source that is on its real, imaginary and DC voltage
+     */
+    static Solution solve(Network network, CompiledBranches branches, BitSet closed, BitSet on, double[][] values) {
+        Solver solver = new Solver(network, branches, on, values);
         solver.joinSources();
         solver.joinContacts(closed);
         return solver.solution(closed);
@@ -36,7 +43,7 @@ final class Solver {
                 joints.join(network.earth(), branches.sourceFrom()[s], 0, 0, 0);
             }
             if (on.get(s)) {
-                double[] value = branches.sourceValue()[s];
+                double[] value = values[s];
                 if (!joints.join(branches.sourceFrom()[s], branches.sourceTo()[s], value[0], value[1], value[2])) {
                     shorts.add(network.contactCount() + s);
                 }

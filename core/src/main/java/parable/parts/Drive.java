@@ -45,6 +45,46 @@ public sealed interface Drive {
     }
 
     /**
+     * A motor that turns: position 1 while its speed is above a threshold.
+     *
+     * @param motor the tag of the motor
+     * @param threshold the share of synchronous speed
+     */
+    record BySpeed(String motor, double threshold) implements Drive {
+        @Override
+        public Map<Verb, Integer> verbs() {
+            return Map.of();
+        }
+    }
+
+    /**
+     * A mechanical interlock between two contactors: it has no position of its own but holds back the armature of the one
+     * while the other's is away from rest.
+     *
+     * @param one the tag of a contactor
+     * @param other the tag of the other
+     */
+    record Interlocking(String one, String other) implements Drive {
+        @Override
+        public Map<Verb, Integer> verbs() {
+            return Map.of();
+        }
+    }
+
+    /**
+     * An electromagnet whose contacts follow by a clockwork.
+     *
+     * @param coil the electromagnet
+     * @param program what the clockwork does
+     */
+    record ByTimer(ByCoil coil, TimerProgram program) implements Drive {
+        @Override
+        public Map<Verb, Integer> verbs() {
+            return Map.of();
+        }
+    }
+
+    /**
      * An electromagnet: position 1 while its coil has enough voltage.
      *
      * @param load the coil's place among the device's loads
@@ -52,6 +92,11 @@ public sealed interface Drive {
      * @param dropOut the share of rated voltage below which it lets go, 0.20 to 0.75 by IEC 60947-4-1 for AC
      */
     record ByCoil(int load, double pullIn, double dropOut) implements Drive {
+        /** The electromagnet of a coil: an AC coil lets go below half its voltage, a DC coil below 0.4. */
+        static ByCoil of(Load coil) {
+            return new ByCoil(0, 0.85, coil.rated().kind() == CurrentKind.AC ? 0.5 : 0.4);
+        }
+
         @Override
         public Map<Verb, Integer> verbs() {
             return Map.of();

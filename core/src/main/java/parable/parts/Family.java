@@ -4,14 +4,22 @@ package parable.parts;
 public enum Family {
     SUPPLY("supply"),
     BREAKER("circuit breaker"),
+    ISOLATOR("isolator"),
     FUSE("fuse"),
     CONTACTOR("contactor"),
     CONTROL_RELAY("control relay"),
+    TIMER("timer"),
     OVERLOAD_RELAY("overload relay"),
+    INTERLOCK("mechanical interlock"),
     PUSH_BUTTON("push button"),
     SELECTOR("selector switch"),
     EMERGENCY_STOP("E-stop"),
+    MACHINE_SWITCH("machine switch"),
     PILOT_LAMP("pilot lamp"),
+    HORN("horn"),
+    SOLENOID("solenoid"),
+    RESISTOR("resistor"),
+    CONVERTER("converter"),
     MOTOR("motor");
 
     private final String words;

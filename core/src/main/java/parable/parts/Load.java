@@ -11,14 +11,16 @@ import java.util.Objects;
  * @param rated the voltage it is made for
  * @param ohms its resistance in ohms, above 0
  * @param reactance its reactance in ohms at the supply's frequency, not negative; it does not hinder DC
+ * @param directOhms what it has against DC in ohms, above 0: the copper of a winding, the whole of a lamp
  */
-public record Load(String from, String to, LoadRole role, RatedVoltage rated, double ohms, double reactance) {
+public record Load(
+        String from, String to, LoadRole role, RatedVoltage rated, double ohms, double reactance, double directOhms) {
 
     public Load {
         Objects.requireNonNull(role, "role");
-        if (!(ohms > 0) || !(reactance >= 0)) {
-            throw new IllegalArgumentException(
-                    "a load has more than 0 ohm and no negative reactance, found " + ohms + " and " + reactance);
+        if (!(ohms > 0) || !(reactance >= 0) || !(directOhms > 0)) {
+            throw new IllegalArgumentException("a load has more than 0 ohm and no negative reactance, found " + ohms
+                    + ", " + reactance + ", " + directOhms);
         }
     }
 
@@ -27,6 +29,18 @@ public record Load(String from, String to, LoadRole role, RatedVoltage rated, do
             String from, String to, LoadRole role, RatedVoltage rated, double voltAmperes, double powerFactor) {
         double impedance = rated.volts() * rated.volts() / voltAmperes;
         double factor = rated.kind() == CurrentKind.DC ? 1 : powerFactor;
-        return new Load(from, to, role, rated, impedance * factor, impedance * Math.sqrt(1 - factor * factor));
+        return new Load(
+                from,
+                to,
+                role,
+                rated,
+                impedance * factor,
+                impedance * Math.sqrt(1 - factor * factor),
+                impedance * factor);
+    }
+
+    /** This load with another resistance against DC, in ohms. */
+    Load withDirectOhms(double resistance) {
+        return new Load(from, to, role, rated, ohms, reactance, resistance);
     }
 }

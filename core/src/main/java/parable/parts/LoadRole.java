@@ -4,5 +4,14 @@ package parable.parts;
 public enum LoadRole {
     COIL,
     LAMP,
-    WINDING
+    HORN,
+    SOLENOID,
+    WINDING,
+    /** The input of a transformer, DC supply or rectifier. */
+    INPUT,
+    RESISTOR,
+    /** Opens its breaker when it gets voltage. */
+    SHUNT_RELEASE,
+    /** Opens its breaker when it loses voltage. */
+    UNDERVOLTAGE_RELEASE
 }

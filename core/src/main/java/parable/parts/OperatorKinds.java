@@ -3,26 +3,56 @@ package parable.parts;
 import java.util.List;
 import java.util.Map;
 
-/** What stands on a door or a station: push button, E-stop, pilot lamp. Markings by EN 50013 and IEC 60947-5-1. */
+/** What stands on a door, a station or the machine: operators, machine switches, lamps and horns. Markings by EN 50013. */
 final class OperatorKinds {
 
-    private static final RatedVoltage LAMP_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
+    private static final RatedVoltage BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
+    private static final Drive MOMENTARY = new Drive.ByHand(Map.of(Verb.PRESS, 1, Verb.RELEASE, 0));
+    private static final Drive DRIVEN = new Drive.ByHand(Map.of(Verb.ACTUATE, 1, Verb.RELEASE, 0));
+
+    /** Above 5 % of its speed a motor counts as turning. */
+    private static final double TURNS = 0.05;
 
     private OperatorKinds() {}
 
     static List<PartKind> all() {
         return List.of(
                 new PartKind("push-button", Family.PUSH_BUTTON, List.of("blocks", "colour"), OperatorKinds::pushButton),
+                new PartKind(
+                        "illuminated-button",
+                        Family.PUSH_BUTTON,
+                        List.of("blocks", "lamp", "colour"),
+                        OperatorKinds::illuminatedButton),
                 new PartKind("selector", Family.SELECTOR, List.of("positions", "blocks"), OperatorKinds::selector),
                 new PartKind("emergency-stop", Family.EMERGENCY_STOP, List.of("blocks"), OperatorKinds::emergencyStop),
-                new PartKind("pilot-lamp", Family.PILOT_LAMP, List.of("lamp", "colour"), OperatorKinds::pilotLamp));
+                machineSwitch("limit-switch"),
+                machineSwitch("float-switch"),
+                machineSwitch("pressure-switch"),
+                machineSwitch("proximity-switch"),
+                new PartKind(
+                        "zero-speed-switch",
+                        Family.MACHINE_SWITCH,
+                        List.of("motor", "blocks"),
+                        OperatorKinds::zeroSpeedSwitch),
+                new PartKind("pilot-lamp", Family.PILOT_LAMP, List.of("lamp", "colour"), OperatorKinds::pilotLamp),
+                new PartKind("horn", Family.HORN, List.of("rated"), OperatorKinds::horn),
+                new PartKind("solenoid", Family.SOLENOID, List.of("coil", "holding"), OperatorKinds::solenoid));
     }
 
     /** Momentary; blocks as fitted. */
     private static Part pushButton(PartBuilder part, Settings settings) throws SettingException {
         settings.colour("colour");
         return part.contacts(settings.contacts("blocks", "13-14"))
-                .movedBy(new Drive.ByHand(Map.of(Verb.PRESS, 1, Verb.RELEASE, 0)), Travel.BUTTON)
+                .movedBy(MOMENTARY, Travel.BUTTON)
+                .build();
+    }
+
+    /** A push button with a lamp X1-X2 in it. */
+    private static Part illuminatedButton(PartBuilder part, Settings settings) throws SettingException {
+        settings.colour("colour");
+        return part.contacts(settings.contacts("blocks", "13-14"))
+                .loads(List.of(lamp(settings)))
+                .movedBy(MOMENTARY, Travel.BUTTON)
                 .build();
     }
 
@@ -41,11 +71,43 @@ final class OperatorKinds {
                 .build();
     }
 
+    /** Actuated by the machine, that is, by the user who plays its part. */
+    private static PartKind machineSwitch(String id) {
+        return new PartKind(id, Family.MACHINE_SWITCH, List.of("blocks"), (part, settings) -> part.contacts(
+                        settings.contacts("blocks", "11-12 13-14"))
+                .movedBy(DRIVEN, Travel.SNAP)
+                .build());
+    }
+
+    /** Actuated while a motor turns. */
+    private static Part zeroSpeedSwitch(PartBuilder part, Settings settings) throws SettingException {
+        return part.contacts(settings.contacts("blocks", "13-14"))
+                .movedBy(new Drive.BySpeed(settings.word("motor", "M1"), TURNS), Travel.SNAP)
+                .build();
+    }
+
     /** A lamp of 2 VA. */
     private static Part pilotLamp(PartBuilder part, Settings settings) throws SettingException {
         settings.colour("colour");
-        RatedVoltage rated = settings.voltage("lamp", LAMP_BY_DEFAULT);
-        return part.loads(List.of(Load.ofPower("X1", "X2", LoadRole.LAMP, rated, 2, 1)))
+        return part.loads(List.of(lamp(settings))).build();
+    }
+
+    private static Load lamp(Settings settings) throws SettingException {
+        return Load.ofPower("X1", "X2", LoadRole.LAMP, settings.voltage("lamp", BY_DEFAULT), 2, 1);
+    }
+
+    /** A horn or buzzer of 5 VA. */
+    private static Part horn(PartBuilder part, Settings settings) throws SettingException {
+        return part.loads(
+                        List.of(Load.ofPower("X1", "X2", LoadRole.HORN, settings.voltage("rated", BY_DEFAULT), 5, 0.8)))
+                .build();
+    }
+
+    /** A solenoid, as of a valve. */
+    private static Part solenoid(PartBuilder part, Settings settings) throws SettingException {
+        RatedVoltage rated = settings.voltage("coil", BY_DEFAULT);
+        double holding = settings.quantity("holding", "VA", 0.5, 500, 10);
+        return part.loads(List.of(Load.ofPower("A1", "A2", LoadRole.SOLENOID, rated, holding, 0.4)))
                 .build();
     }
 }

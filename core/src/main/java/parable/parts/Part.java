@@ -19,6 +19,8 @@ import parable.circuit.Device;
  * @param bare terminals that have neither contact, load nor source, such as a protective earth
  * @param drive what moves it
  * @param travel how long its contacts take
+ * @param heater its thermal overload release, empty if it has none
+ * @param machine its mechanical side, empty for all that is no motor
  * @param protection what makes it open by itself on too much current, empty if it never does
  * @param initial the position it is in before anything is done to it: 0 for an open breaker, 1 for a sound fuse
  */
@@ -31,6 +33,8 @@ public record Part(
         List<String> bare,
         Drive drive,
         Travel travel,
+        Optional<Heater> heater,
+        Optional<Machine> machine,
         Optional<Protection> protection,
         int initial) {
 

@@ -15,6 +15,8 @@ final class PartBuilder {
     private List<String> bare = List.of();
     private Drive drive = new Drive.None();
     private Travel travel = Travel.AT_ONCE;
+    private Optional<Heater> heater = Optional.empty();
+    private Optional<Machine> machine = Optional.empty();
     private Optional<Protection> protection = Optional.empty();
     private int initial;
 
@@ -38,14 +40,24 @@ final class PartBuilder {
         return this;
     }
 
-    PartBuilder bareTerminal(String marking) {
-        bare = List.of(marking);
+    PartBuilder bareTerminals(String... markings) {
+        bare = List.of(markings);
         return this;
     }
 
     PartBuilder movedBy(Drive by, Travel taking) {
         drive = by;
         travel = taking;
+        return this;
+    }
+
+    PartBuilder heatedBy(Heater release) {
+        heater = Optional.of(release);
+        return this;
+    }
+
+    PartBuilder turning(Machine turned) {
+        machine = Optional.of(turned);
         return this;
     }
 
@@ -60,6 +72,7 @@ final class PartBuilder {
     }
 
     Part build() {
-        return new Part(device, family, contacts, loads, sources, bare, drive, travel, protection, initial);
+        return new Part(
+                device, family, contacts, loads, sources, bare, drive, travel, heater, machine, protection, initial);
     }
 }

@@ -10,7 +10,7 @@ import parable.circuit.Device;
 /** Reads the settings of one device; a setting that says nothing sensible is refused with the tag and its name. */
 final class Settings {
 
-    private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z]+)");
+    private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
 
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
     private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
@@ -54,6 +54,48 @@ final class Settings {
             throw refused(name, written, "a whole number from " + lowest + " to " + highest);
         }
         return Integer.parseInt(written);
+    }
+
+    /** A single word, such as the tag of another device. */
+    String word(String name, String byDefault) throws SettingException {
+        String written = device.setting(name).orElse(byDefault);
+        if (!written.matches("[A-Za-z0-9.]+")) {
+            throw refused(name, written, "one word, such as '" + byDefault + "'");
+        }
+        return written;
+    }
+
+    /** One of these words. */
+    String oneOf(String name, List<String> words, String byDefault) throws SettingException {
+        String written = device.setting(name).orElse(byDefault);
+        if (!words.contains(written)) {
+            throw refused(name, written, "one of " + String.join(", ", words));
+        }
+        return written;
+    }
+
+    /** A time in seconds such as {@code 5 s}, with a tolerance of 2 %. */
+    TimeRange time(String name, double byDefault) throws SettingException {
+        long micros = Math.round(quantity(name, "s", 0.01, 36_000, byDefault) * 1e6);
+        return new TimeRange(micros - micros / 50, micros, micros + micros / 50);
+    }
+
+    /** The coil of a contactor, relay or timer: settings {@code coil} and {@code holding}. */
+    Load coil(String from, String to, double holdingByDefault) throws SettingException {
+        RatedVoltage rated = voltage("coil", new RatedVoltage(230, CurrentKind.AC));
+        return Load.ofPower(from, to, LoadRole.COIL, rated, quantity("holding", "VA", 0.5, 500, holdingByDefault), 0.3);
+    }
+
+    /** The travel behind a coil: a diode across a DC coil makes it let go six times as slowly. */
+    Travel suppressed(Travel travel, Load coil) throws SettingException {
+        String suppressor = oneOf("suppressor", List.of("none", "RC", "varistor", "diode"), "none");
+        if (!suppressor.equals("diode")) {
+            return travel;
+        }
+        if (coil.rated().kind() == CurrentKind.AC) {
+            throw refused("suppressor", suppressor, "none, RC or varistor: a diode would short an AC coil");
+        }
+        return travel.returningSlower(6);
     }
 
     /**

@@ -3,37 +3,81 @@ package parable.parts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
-/** What switches and protects: breaker, fuse, contactor, overload relay. Markings by IEC 60947 and EN 50012. */
+/** What switches and protects the power circuit. Markings by IEC 60947 and EN 50012. */
 final class SwitchgearKinds {
 
     private static final Drive TOGGLE = new Drive.ByHand(Map.of(Verb.CLOSE, 1, Verb.OPEN, 0));
-    private static final RatedVoltage COIL_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
-    private static final List<Contact> THREE_POLES =
-            List.of(Contact.mainPole("1", "2"), Contact.mainPole("3", "4"), Contact.mainPole("5", "6"));
+    private static final RatedVoltage RELEASE_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
+    private static final List<String> CLASSES = List.of("10A", "10", "20", "30");
+    private static final List<String> HEATERS = List.of("1-2", "3-4", "5-6");
 
     private SwitchgearKinds() {}
 
     static List<PartKind> all() {
         return List.of(
-                new PartKind("circuit-breaker", Family.BREAKER, List.of("rated", "aux"), SwitchgearKinds::breaker),
+                new PartKind(
+                        "circuit-breaker",
+                        Family.BREAKER,
+                        List.of("poles", "rated", "aux", "release", "release-voltage"),
+                        SwitchgearKinds::breaker),
+                new PartKind(
+                        "motor-protective-breaker",
+                        Family.BREAKER,
+                        List.of("setting", "class", "aux"),
+                        SwitchgearKinds::motorProtectiveBreaker),
+                new PartKind("isolator", Family.ISOLATOR, List.of("poles", "aux"), SwitchgearKinds::isolator),
                 new PartKind("fuse", Family.FUSE, List.of("rated"), SwitchgearKinds::fuse),
                 new PartKind(
-                        "contactor", Family.CONTACTOR, List.of("coil", "holding", "aux"), SwitchgearKinds::contactor),
+                        "contactor",
+                        Family.CONTACTOR,
+                        List.of("coil", "holding", "suppressor", "aux"),
+                        SwitchgearKinds::contactor),
                 new PartKind(
-                        "control-relay",
-                        Family.CONTROL_RELAY,
-                        List.of("coil", "holding", "changeovers"),
-                        SwitchgearKinds::controlRelay),
-                new PartKind(
-                        "overload-relay", Family.OVERLOAD_RELAY, List.of("setting"), SwitchgearKinds::overloadRelay));
+                        "overload-relay",
+                        Family.OVERLOAD_RELAY,
+                        List.of("setting", "class", "reset"),
+                        SwitchgearKinds::overloadRelay),
+                new PartKind("mechanical-interlock", Family.INTERLOCK, List.of("between"), SwitchgearKinds::interlock));
     }
 
-    /** Three poles, closed and opened by hand, opens by itself on a short circuit. */
+    /**
+     * One to four poles, closed and opened by hand, opens by itself on a short circuit; with a shunt trip C1-C2 also when
+     * that gets voltage, with an undervoltage release D1-D2 also when that loses it.
+     */
     private static Part breaker(PartBuilder part, Settings settings) throws SettingException {
-        return part.contacts(withPoles(settings.contacts("aux", "")))
+        RatedVoltage voltage = settings.voltage("release-voltage", RELEASE_BY_DEFAULT);
+        String release = settings.oneOf("release", List.of("none", "shunt", "undervoltage"), "none");
+        List<Load> releases =
+                switch (release) {
+                    case "shunt" -> List.of(Load.ofPower("C1", "C2", LoadRole.SHUNT_RELEASE, voltage, 30, 0.5));
+                    case "undervoltage" -> List.of(
+                            Load.ofPower("D1", "D2", LoadRole.UNDERVOLTAGE_RELEASE, voltage, 5, 0.5));
+                    default -> List.of();
+                };
+        return part.contacts(withPoles(settings.count("poles", 1, 4, 3), settings.contacts("aux", "")))
+                .loads(releases)
                 .movedBy(TOGGLE, Travel.SNAP)
                 .opensAbove(settings.quantity("rated", "A", 0.1, 6300, 16))
+                .build();
+    }
+
+    /** Three poles, thermal and magnetic release. */
+    private static Part motorProtectiveBreaker(PartBuilder part, Settings settings) throws SettingException {
+        double setting = settings.quantity("setting", "A", 0.1, 100, 5);
+        return part.contacts(withPoles(3, settings.contacts("aux", "13-14 21-22")))
+                .movedBy(TOGGLE, Travel.SNAP)
+                .heatedBy(Heater.ofClass(settings.oneOf("class", CLASSES, "10"), setting, 0, false))
+                .opensAbove(setting)
+                .build();
+    }
+
+    /** One to four poles, closed and opened by hand only. */
+    private static Part isolator(PartBuilder part, Settings settings) throws SettingException {
+        return part.contacts(withPoles(settings.count("poles", 1, 4, 3), settings.contacts("aux", "")))
+                .movedBy(TOGGLE, Travel.SNAP)
                 .build();
     }
 
@@ -48,52 +92,40 @@ final class SwitchgearKinds {
 
     /** Three poles, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
-        Load coil = coil(settings, 8);
-        return part.contacts(withPoles(settings.contacts("aux", "13-14")))
+        Load coil = settings.coil("A1", "A2", 8);
+        return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))
-                .movedBy(pulledBy(coil), Travel.CONTACTOR)
+                .movedBy(Drive.ByCoil.of(coil), settings.suppressed(Travel.CONTACTOR, coil))
                 .build();
-    }
-
-    /** One to four changeover contacts: common 11, normally closed 12, normally open 14; the next begin with 2, 3, 4. */
-    private static Part controlRelay(PartBuilder part, Settings settings) throws SettingException {
-        Load coil = coil(settings, 1.5);
-        List<Contact> contacts = new ArrayList<>();
-        for (int position = 1; position <= settings.count("changeovers", 1, 4, 2); position++) {
-            contacts.add(Contact.normallyClosed(position + "1", position + "2"));
-            contacts.add(Contact.normallyOpen(position + "1", position + "4"));
-        }
-        return part.contacts(contacts)
-                .loads(List.of(coil))
-                .movedBy(pulledBy(coil), Travel.CONTROL_RELAY)
-                .build();
-    }
-
-    private static Load coil(Settings settings, double holdingByDefault) throws SettingException {
-        RatedVoltage rated = settings.voltage("coil", COIL_BY_DEFAULT);
-        double holding = settings.quantity("holding", "VA", 0.5, 500, holdingByDefault);
-        return Load.ofPower("A1", "A2", LoadRole.COIL, rated, holding, 0.3);
-    }
-
-    private static Drive pulledBy(Load coil) {
-        return new Drive.ByCoil(0, 0.85, coil.rated().kind() == CurrentKind.AC ? 0.5 : 0.4);
     }
 
     /** Three heaters that always conduct; 95-96 opens and 97-98 closes when it trips. */
     private static Part overloadRelay(PartBuilder part, Settings settings) throws SettingException {
-        settings.quantity("setting", "A", 0.1, 1000, 5);
-        return part.contacts(List.of(
-                        Contact.throughPath("1", "2"),
-                        Contact.throughPath("3", "4"),
-                        Contact.throughPath("5", "6"),
-                        Contact.normallyClosed("95", "96"),
-                        Contact.normallyOpen("97", "98")))
+        boolean automatic = settings.oneOf("reset", List.of("manual", "automatic"), "manual")
+                .equals("automatic");
+        double setting = settings.quantity("setting", "A", 0.1, 1000, 5);
+        List<Contact> heaters = HEATERS.stream()
+                .map(marking -> marking.split("-"))
+                .map(sides -> Contact.throughPath(sides[0], sides[1]))
+                .toList();
+        List<Contact> signals = List.of(Contact.normallyClosed("95", "96"), Contact.normallyOpen("97", "98"));
+        return part.contacts(Stream.concat(heaters.stream(), signals.stream()).toList())
                 .movedBy(new Drive.ByHand(Map.of(Verb.TRIP, 1, Verb.RESET, 0)), Travel.SNAP)
+                .heatedBy(Heater.ofClass(settings.oneOf("class", CLASSES, "10"), setting, 1, automatic))
                 .build();
     }
 
-    private static List<Contact> withPoles(List<Contact> auxiliaries) {
-        List<Contact> contacts = new ArrayList<>(THREE_POLES);
+    /** A bar between two contactors; it has no terminals. */
+    private static Part interlock(PartBuilder part, Settings settings) throws SettingException {
+        List<String> between = settings.names("between", "K1 K2");
+        return part.movedBy(new Drive.Interlocking(between.get(0), between.get(1)), Travel.AT_ONCE)
+                .build();
+    }
+
+    private static List<Contact> withPoles(int poles, List<Contact> auxiliaries) {
+        List<Contact> contacts = new ArrayList<>(IntStream.range(0, poles)
+                .mapToObj(i -> Contact.mainPole(Integer.toString(2 * i + 1), Integer.toString(2 * i + 2)))
+                .toList());
         contacts.addAll(auxiliaries);
         return contacts;
     }

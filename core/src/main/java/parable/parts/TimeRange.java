@@ -23,4 +23,9 @@ public record TimeRange(long shortest, long nominal, long longest) {
     static TimeRange millis(long shortest, long nominal, long longest) {
         return new TimeRange(shortest * 1000, nominal * 1000, longest * 1000);
     }
+
+    /** This range so many times as long. */
+    TimeRange times(int times) {
+        return new TimeRange(shortest * times, nominal * times, longest * times);
+    }
 }

@@ -29,6 +29,10 @@ public record Travel(TimeRange breakAway, TimeRange makeAway, TimeRange breakBac
             TimeRange.millis(1, 3, 8),
             TimeRange.millis(4, 8, 15));
 
+    /** The output of a timer: both contacts open for 1 to 3 ms. */
+    static final Travel TIMER =
+            new Travel(TimeRange.AT_ONCE, TimeRange.millis(1, 2, 3), TimeRange.AT_ONCE, TimeRange.millis(1, 2, 3));
+
     /** A push button: the NC block breaks at once, then both are open for 5 ms of travel, then the NO block makes. */
     static final Travel BUTTON =
             new Travel(TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30), TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30));
@@ -52,5 +56,10 @@ public record Travel(TimeRange breakAway, TimeRange makeAway, TimeRange breakBac
     /** The time until contacts that must close do so: away from rest or back to it. */
     public TimeRange toMake(boolean away) {
         return away ? makeAway : makeBack;
+    }
+
+    /** This travel with a slower return, as behind a coil that is suppressed. */
+    Travel returningSlower(int times) {
+        return new Travel(breakAway, makeAway, breakBack.times(times), makeBack.times(times));
     }
 }

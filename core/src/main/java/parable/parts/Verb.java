@@ -10,6 +10,7 @@ public enum Verb {
     OPEN("opened"),
     PRESS("pressed"),
     RELEASE("released"),
+    ACTUATE("actuated"),
     HIT("hit"),
     TURN("turned"),
     TRIP("tripped"),

@@ -1,0 +1,37 @@
+package parable.bench;
+
+/**
+ * The quantities of a run that change steadily: the speeds of motors and the heat of overload releases. Speeds are known on
+ * a grid of whole milliseconds; heat is known at the time of its last change of current and follows from that.
+ */
+final class PhysicalState {
+
+    /** Up to when the speeds are worked out, in microseconds, a multiple of a millisecond. */
+    long steppedTo;
+    /** Whether some motor's speed is changing. */
+    boolean unsteady;
+    /** For each part the speed of its motor in per unit of synchronous speed, negative backward. */
+    final double[] speed;
+    /** For each part the heat of its release at the time in {@link #heatTime}. */
+    final double[] heat;
+    /** For each part since when the current through its release has been what it is, in microseconds. */
+    final long[] heatTime;
+    /** For each part the current through its release in A. */
+    final double[] amperes;
+
+    PhysicalState(int parts) {
+        speed = new double[parts];
+        heat = new double[parts];
+        heatTime = new long[parts];
+        amperes = new double[parts];
+    }
+
+    void restore(PhysicalState other) {
+        steppedTo = other.steppedTo;
+        unsteady = other.unsteady;
+        System.arraycopy(other.speed, 0, speed, 0, speed.length);
+        System.arraycopy(other.heat, 0, heat, 0, heat.length);
+        System.arraycopy(other.heatTime, 0, heatTime, 0, heatTime.length);
+        System.arraycopy(other.amperes, 0, amperes, 0, amperes.length);
+    }
+}
