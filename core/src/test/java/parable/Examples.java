@@ -3,6 +3,7 @@ package parable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import parable.bench.Bench;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
@@ -19,6 +20,16 @@ public final class Examples {
     public static final Path LAMP_BOARD = FOLDER.resolve("tern-hollow-lamp-board.parable.json");
 
     private Examples() {}
+
+    /** All example jobs. */
+    public static Stream<Path> all() {
+        return Stream.of(
+                        "tern-hollow-press-house",
+                        "tern-hollow-lamp-board",
+                        "tern-hollow-bad-examples",
+                        "pike-landing-ice-house")
+                .map(name -> FOLDER.resolve(name + JobFile.ENDING));
+    }
 
     public static String pressHouseText() {
         try {

@@ -79,7 +79,12 @@ public final class MainWindow {
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
     }
 
-    private void showSheet(String name) {
+    /**
+     * Shows another sheet of the job; each runs on a bench of its own, and only the one that is shown goes on.
+     *
+     * @param name the name of a sheet that the job has
+     */
+    public void showSheet(String name) {
         run = runs.computeIfAbsent(name, this::start);
         Map<String, Handle> handles = new LinkedHashMap<>();
         run.assembly().parts().stream()

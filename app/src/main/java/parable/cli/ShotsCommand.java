@@ -42,23 +42,43 @@ final class ShotsCommand implements Runnable {
      *
      * @param name the file's name without its ending
      */
-    private record Shot(String name, Consumer<RunModel> before) {}
+    private record Shot(String name, Consumer<MainWindow> before) {}
 
     private static final List<Shot> SHOTS = List.of(
-            new Shot("at-rest", run -> run.setRunning(false)),
-            new Shot("pump-running", run -> {
-                run.act(new Action(Verb.CLOSE, "Q1"));
-                wait(run, 0.4);
-                run.act(new Action(Verb.PRESS, "S1"));
-                wait(run, 0.3);
-                run.act(new Action(Verb.RELEASE, "S1"));
-                wait(run, 0.5);
+            new Shot("at-rest", window -> window.run().setRunning(false)),
+            new Shot("pump-running", window -> {
+                act(window, Verb.CLOSE, "Q1", 0.4);
+                act(window, Verb.PRESS, "S1", 0.3);
+                act(window, Verb.RELEASE, "S1", 0.5);
             }),
-            new Shot("overload-tripped", run -> {
-                run.act(new Action(Verb.TRIP, "F2"));
-                wait(run, 0.5);
+            new Shot("overload-tripped", window -> act(window, Verb.TRIP, "F2", 0.5)),
+            new Shot("looking-back", window -> window.run().lookAt(715_000)),
+            new Shot("mill-in-star", window -> {
+                window.showSheet("Mill");
+                start(window);
             }),
-            new Shot("looking-back", run -> run.lookAt(715_000)));
+            new Shot("mill-in-delta", window -> wait(window.run(), 5)),
+            new Shot("press-platen", window -> {
+                window.showSheet("Press platen");
+                start(window);
+            }),
+            new Shot("separator-braked", window -> {
+                window.showSheet("Juice separator");
+                start(window);
+                wait(window.run(), 6);
+                act(window, Verb.PRESS, "S0", 0.2);
+            }));
+
+    private static void start(MainWindow window) {
+        act(window, Verb.CLOSE, "Q1", 0.1);
+        act(window, Verb.PRESS, "S1", 0.3);
+        act(window, Verb.RELEASE, "S1", 0.5);
+    }
+
+    private static void act(MainWindow window, Verb verb, String tag, double thenWait) {
+        window.run().act(new Action(verb, tag));
+        wait(window.run(), thenWait);
+    }
 
     private static void wait(RunModel run, double seconds) {
         run.setRunning(true);
@@ -79,7 +99,7 @@ final class ShotsCommand implements Runnable {
             return;
         }
         Shot shot = left.remove();
-        shot.before.accept(window.run());
+        shot.before.accept(window);
         PauseTransition pause = new PauseTransition(TO_SETTLE);
         pause.setOnFinished(event -> {
             write(window.scene().snapshot(null), folder.resolve(shot.name + ".png"));

@@ -197,6 +197,10 @@ public final class Bench {
 
     private void command(int part, int position, int cause) {
         state.commanded[part] = position;
+        if (rig.isWhole(part, position, state)) {
+            state.stayPut(move -> rig.groups.get(move.group()).part() == part);
+            return;
+        }
         for (int g = 0; g < rig.groups.size(); g++) {
             ContactGroup group = rig.groups.get(g);
             if (group.part() == part) {

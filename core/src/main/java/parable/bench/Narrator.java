@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -139,26 +139,25 @@ final class Narrator {
                         rig.parts.get(rig.groups.get(move.group()).part()).drive() instanceof Drive.ByHand);
         List<String> words = new ArrayList<>();
         for (int p = 0; button && p < rig.parts.size(); p++) {
-            if (rig.coil(p).isPresent() && state.energised.get(p) && holdsItself(p, state)) {
-                words.add(rig.parts.get(p).tag() + " holds itself in through its own " + auxiliaries(p, state));
+            if (rig.coil(p).isPresent() && state.energised.get(p)) {
+                List<String> holding = holding(p, state);
+                if (!holding.isEmpty()) {
+                    words.add(rig.parts.get(p).tag() + " holds itself in through its own " + list(holding));
+                }
             }
         }
         return words;
     }
 
-    private boolean holdsItself(int part, RunState state) {
+    /** The auxiliary contacts of a device without which its coil would let go. */
+    private List<String> holding(int part, RunState state) {
         Drive.ByCoil coil = rig.coil(part).orElseThrow();
-        return rig.shareOfRated(part, coil.load(), rig.solveWithoutAuxiliariesOf(part, state)) < coil.dropOut();
-    }
-
-    private String auxiliaries(int part, RunState state) {
-        return rig.groups.stream()
-                .filter(group -> group.part() == part && state.closedGroups.get(rig.groups.indexOf(group)))
-                .flatMap(group -> group.contacts().stream())
-                .map(rig.parts.get(part).contacts()::get)
-                .filter(contact -> !contact.pole())
-                .map(Contact::marking)
-                .collect(Collectors.joining(", "));
+        List<Contact> contacts = rig.parts.get(part).contacts();
+        return IntStream.range(0, contacts.size())
+                .filter(c -> !contacts.get(c).pole())
+                .filter(c -> rig.shareOfRated(part, coil.load(), rig.solveWithout(part, c, state)) < coil.dropOut())
+                .mapToObj(c -> contacts.get(c).marking())
+                .toList();
     }
 
     private static String list(List<String> words) {

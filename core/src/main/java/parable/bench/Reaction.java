@@ -52,7 +52,11 @@ final class Reaction {
             reaction.look(p);
         }
         if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
+            reaction.tellOf(after.shorts().get(0));
             after.shorts().forEach(reaction::protect);
+            if (reaction.commands.stream().noneMatch(Command::byItself)) {
+                reaction.words.add("nothing in its way can open it");
+            }
         }
         return reaction;
     }
@@ -160,10 +164,14 @@ final class Reaction {
         }
     }
 
-    private void protect(ShortCircuit found) {
+    private void tellOf(ShortCircuit found) {
         Branch closing = found.loop().get(0);
         words.add("there is a short circuit: wires " + rig.network.name(closing.from()) + " and "
                 + rig.network.name(closing.to()) + " are joined through " + through(found));
+    }
+
+    /** The protection in the way of a short circuit opens; of several those of the lowest rating. */
+    private void protect(ShortCircuit found) {
         Set<Integer> protective = new TreeSet<>();
         for (Branch branch : found.loop()) {
             if (rig.parts.get(branch.part()).protection().isPresent()) {
@@ -175,9 +183,6 @@ final class Reaction {
                 .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
                 .filter(part -> commands.stream().noneMatch(command -> command.part == part))
                 .forEach(part -> commands.add(new Command(part, 0, true)));
-        if (protective.isEmpty()) {
-            words.add("nothing in its way can open it");
-        }
     }
 
     private String through(ShortCircuit found) {

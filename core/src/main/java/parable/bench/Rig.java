@@ -54,14 +54,10 @@ final class Rig {
         return network.solve(closedContacts(state), sourcesOn(state));
     }
 
-    /** Like {@link #solve}, but with a device's own auxiliary contacts open. */
-    Solution solveWithoutAuxiliariesOf(int part, RunState state) {
+    /** Like {@link #solve}, but with one contact of a device open. */
+    Solution solveWithout(int part, int contact, RunState state) {
         BitSet closed = closedContacts(state);
-        for (int c = 0; c < parts.get(part).contacts().size(); c++) {
-            if (!parts.get(part).contacts().get(c).pole()) {
-                closed.clear(network.contact(part, c));
-            }
-        }
+        closed.clear(network.contact(part, contact));
         return network.solve(closed, sourcesOn(state));
     }
 
@@ -118,9 +114,14 @@ final class Rig {
 
     /** Whether every contact of a device is where it is at rest. */
     boolean atRest(int part, RunState state) {
+        return isWhole(part, 0, state);
+    }
+
+    /** Whether every contact of a device is where it is in a position: it has not begun to leave, or has arrived. */
+    boolean isWhole(int part, int position, RunState state) {
         for (int g = 0; g < groups.size(); g++) {
             if (groups.get(g).part() == part
-                    && state.closedGroups.get(g) != groups.get(g).closedAt(0)) {
+                    && state.closedGroups.get(g) != groups.get(g).closedAt(position)) {
                 return false;
             }
         }

@@ -78,6 +78,11 @@ final class RunState {
         }
     }
 
+    /** Takes back the movements of contacts that have not begun to move. */
+    void stayPut(Predicate<Pending.Move> which) {
+        pending.removeIf(next -> next instanceof Pending.Move move && which.test(move));
+    }
+
     /** Adds something that is under way, after everything that happens no later. */
     void add(Pending next) {
         int place = 0;

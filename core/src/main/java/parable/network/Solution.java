@@ -34,7 +34,9 @@ public final class Solution {
         this.potentials = potentials;
         this.groups = groups;
         this.fed = fed;
-        this.shorts = shortedBranches.stream().map(this::loopThrough).toList();
+        this.shorts = shortedBranches.stream()
+                .map(closing -> loopThrough(closing, shortedBranches))
+                .toList();
         for (ShortCircuit found : shorts) {
             found.loop().forEach(branch -> {
                 shortedNodes.set(branch.from());
@@ -43,12 +45,14 @@ public final class Solution {
         }
     }
 
-    private ShortCircuit loopThrough(int closing) {
+    /** The loop that a branch closes together with branches that do not contradict each other. */
+    private ShortCircuit loopThrough(int closing, List<Integer> contradicting) {
         Branch last = network.branches().get(closing);
+        List<Branch> left = contradicting.stream().map(network.branches()::get).toList();
         Traversal walk = Traversal.from(
                 last.from(),
                 network,
-                (branch, at, to) -> branch.equals(last) || !conducts(branch) ? Verdict.END_PATH : Verdict.CONTINUE);
+                (branch, at, to) -> left.contains(branch) || !conducts(branch) ? Verdict.END_PATH : Verdict.CONTINUE);
         List<Branch> loop = new ArrayList<>(List.of(last));
         walk.pathTo(last.to()).ifPresent(loop::addAll);
         return new ShortCircuit(loop);

@@ -128,7 +128,7 @@ final class SupplyAndMotorKinds {
         double voltAmperes = watts / (EFFICIENCY * POWER_FACTOR) / 3;
         Machine machine = new Machine(
                 voltAmperes / winding.volts(),
-                settings.quantity("run-up", "s", 0.02, 60, 0.15),
+                settings.quantity("run-up", "s", 0.02, 60, 0.1),
                 settings.quantity("load", "%", 0, 300, 80) / 100,
                 settings.oneOf("rotor", List.of("free", "locked"), "free").equals("locked"));
         return part.loads(Stream.of("U", "V", "W")

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
@@ -11,6 +12,8 @@ import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -19,6 +22,8 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.circuit.Job;
+import parable.parts.Catalogue;
+import parable.parts.PartKind;
 
 class JobFileTest {
 
@@ -27,7 +32,7 @@ class JobFileTest {
 
     @Test
     void anExampleIsWrittenAsItWasRead() throws IOException, JobFormatException {
-        for (Path example : new Path[] {Examples.PRESS_HOUSE, Examples.LAMP_BOARD}) {
+        for (Path example : Examples.all().toList()) {
             assertThat(JobFile.text(JobFile.open(example))).isEqualTo(Files.readString(example));
         }
     }
@@ -60,7 +65,7 @@ class JobFileTest {
         var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
                 .getSchema(Files.newInputStream(Path.of("..", "docs", "job-file.schema.json")));
         ObjectMapper mapper = new ObjectMapper();
-        for (Path example : new Path[] {Examples.PRESS_HOUSE, Examples.LAMP_BOARD}) {
+        for (Path example : Examples.all().toList()) {
             assertThat(schema.validate(mapper.readTree(example.toFile()))).isEmpty();
         }
         assertThat(schema.validate(mapper.readTree("{\"version\": 1, \"name\": \"x\"}")))
@@ -68,6 +73,23 @@ class JobFileTest {
         assertThat(schema.validate(mapper.readTree(
                         Examples.pressHouseText().replace("\"kind\": \"fuse\"", "\"kind\": \"candle\""))))
                 .isNotEmpty();
+    }
+
+    @Test
+    void theSchemaKnowsEveryKindAndEverySetting() throws IOException {
+        JsonNode device = new ObjectMapper()
+                .readTree(Path.of("..", "docs", "job-file.schema.json").toFile())
+                .at("/$defs/device/properties");
+        List<String> kinds = new ArrayList<>();
+        device.at("/kind/enum").forEach(kind -> kinds.add(kind.textValue()));
+
+        assertThat(kinds)
+                .containsExactlyInAnyOrderElementsOf(
+                        Catalogue.kinds().stream().map(PartKind::id).toList());
+        assertThat(Catalogue.kinds().stream()
+                        .flatMap(kind -> kind.settings().stream())
+                        .distinct())
+                .allMatch(device::has);
     }
 
     static Stream<Arguments> brokenFiles() {

@@ -20,10 +20,9 @@ class ExampleScenariosTest {
 
     @TestFactory
     Stream<DynamicTest> everyExpectationIsMet() throws IOException {
-        return Stream.of(Examples.PRESS_HOUSE, Examples.LAMP_BOARD)
-                .flatMap(file -> sheets(file).flatMap(sheet -> scripts(sheet)
-                        .map(script -> DynamicTest.dynamicTest(
-                                sheet.name() + ": " + script.getFileName(), () -> assertAllMet(sheet, script)))));
+        return Examples.all().flatMap(file -> sheets(file).flatMap(sheet -> scripts(sheet)
+                .map(script -> DynamicTest.dynamicTest(
+                        sheet.name() + ": " + script.getFileName(), () -> assertAllMet(sheet, script)))));
     }
 
     private static Stream<Sheet> sheets(Path file) {
