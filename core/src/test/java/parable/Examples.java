@@ -47,8 +47,12 @@ public final class Examples {
         }
     }
 
+    public static Job pressHouse() {
+        return read(pressHouseText());
+    }
+
     public static Sheet washPump() {
-        return read(pressHouseText()).sheets().get(0);
+        return pressHouse().sheets().get(0);
     }
 
     public static Assembly fitted(Sheet sheet) {

@@ -70,13 +70,13 @@ class CommandLineTest {
 
     @Test
     void whatTheUserCanPutRightIsSaidInOneLine() throws IOException {
-        assertThat(run("simulate", DEMO, "--sheet", "Mill", "--script", "x")).isEqualTo(2);
+        assertThat(run("simulate", DEMO, "--sheet", "Cellar", "--script", "x")).isEqualTo(2);
         assertThat(simulate("1 s press X9")).isEqualTo(2);
         assertThat(run("open", "missing.parable.json")).isEqualTo(2);
 
         assertThat(err.toString().lines())
                 .hasSize(3)
-                .anySatisfy(line -> assertThat(line).isEqualTo("the job has no sheet 'Mill'; it has Wash pump"))
+                .anySatisfy(line -> assertThat(line).isEqualTo("the job has no sheet 'Cellar'; it has Wash pump, Mill, Press platen, Pomace auger, Mill start warning," + " Juice separator"))
                 .anySatisfy(line -> assertThat(line).contains("line 1: X9: cannot 'press X9'"))
                 .anySatisfy(line -> assertThat(line).isEqualTo("missing.parable.json: there is no such file"));
     }

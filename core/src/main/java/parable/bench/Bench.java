@@ -25,6 +25,7 @@ public final class Bench {
     private final Timers timers;
     private final Interlocks interlocks;
     private final Physics physics;
+    private final Trace trace = new Trace();
     private final List<StoryLine> story = new ArrayList<>();
     private final List<Instant> history = new ArrayList<>();
     private final RunState state;
@@ -82,6 +83,18 @@ public final class Bench {
     /** The times at which anything changed, in order, the start included. */
     public List<Long> instants() {
         return history.stream().map(instant -> instant.state.time).toList();
+    }
+
+    /**
+     * What a motor has done so far, in the order of time; empty for everything that is no motor.
+     *
+     * @throws IllegalArgumentException if the sheet has no such device
+     */
+    public List<Sample> trace(String tag) {
+        return trace.of(rig.network
+                .assembly()
+                .indexOf(tag)
+                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device")));
     }
 
     /** The story so far; the list cannot be changed. */
@@ -153,6 +166,8 @@ public final class Bench {
             List<Reaction.Command> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
             if (!steady || !felt.isEmpty() || physics.standsOut(state, solution)) {
                 settle(felt);
+            } else {
+                physics.trace(state, trace, false);
             }
         }
         state.time = time;
@@ -174,7 +189,7 @@ public final class Bench {
         story.subList(instant.storyLength, story.size()).clear();
         state.restore(instant.state);
         solution = instant.solution;
-        physics.resume(solution);
+        trace.cutAfter(state.time);
         run(time);
     }
 
@@ -283,6 +298,7 @@ public final class Bench {
 
     /** Keeps the present instant; of several at one time only the last can be returned to. */
     private void remember() {
+        physics.trace(state, trace, true);
         if (!history.isEmpty() && history.get(history.size() - 1).state.time == state.time) {
             history.remove(history.size() - 1);
         }

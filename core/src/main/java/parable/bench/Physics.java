@@ -1,12 +1,15 @@
 package parable.bench;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import parable.network.Branch;
 import parable.network.ContactCurrents;
 import parable.network.Potential;
 import parable.network.Solution;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Heater;
 import parable.parts.Load;
@@ -24,22 +27,18 @@ final class Physics {
     private static final double STEADY = 1e-6;
     private static final double STANDSTILL = 0.01;
     private static final double COLD = 1e-3;
+    private static final double NO_CURRENT = 1e-9;
 
     private final Rig rig;
     private final int[] motors;
     private final int[] heaters;
     private final int[] speedSwitches;
-    private final MotorDrive[] drives;
-    /** For each motor and heater the current through the heater in A, while the motor takes its current at rated load. */
-    private final double[][] shares;
 
     Physics(Rig rig) {
         this.rig = rig;
         motors = partsWhere(part -> part.machine().isPresent());
         heaters = partsWhere(part -> part.heater().isPresent());
         speedSwitches = partsWhere(part -> part.drive() instanceof Drive.BySpeed);
-        drives = new MotorDrive[motors.length];
-        shares = new double[motors.length][heaters.length];
     }
 
     private int[] partsWhere(Predicate<Part> which) {
@@ -51,11 +50,11 @@ final class Physics {
     /** Takes note of new voltages. */
     void feel(RunState state, Solution solution) {
         boolean changed = false;
-        for (int m = 0; m < motors.length; m++) {
-            MotorDrive drive = rig.motorDrive(motors[m], solution);
-            if (!drive.equals(drives[m])) {
-                drives[m] = drive;
-                shareCurrents(m, solution);
+        for (int motor : motors) {
+            MotorDrive drive = rig.motorDrive(motor, solution);
+            if (!drive.equals(state.physical.drives[motor])) {
+                state.physical.drives[motor] = drive;
+                shareCurrents(state.physical, motor, solution);
                 changed = true;
             }
         }
@@ -66,50 +65,43 @@ final class Physics {
         }
     }
 
-    /** Takes up a state that was returned to. */
-    void resume(Solution solution) {
-        for (int m = 0; m < motors.length; m++) {
-            drives[m] = rig.motorDrive(motors[m], solution);
-            shareCurrents(m, solution);
-        }
-    }
-
     /** Whether a motor is said to be in another condition than before, as when it has come to rest. */
     boolean standsOut(RunState state, Solution solution) {
-        for (int m = 0; m < motors.length; m++) {
-            if (rig.condition(motors[m], state, solution) != state.conditions[motors[m]]) {
-                return true;
-            }
-        }
-        return false;
+        return Arrays.stream(motors)
+                .anyMatch(motor -> rig.condition(motor, state, solution) != state.conditions[motor]);
     }
 
-    private void shareCurrents(int m, Solution solution) {
-        Part motor = rig.parts.get(motors[m]);
-        int first = rig.network.load(motors[m], 0);
-        int windings = motor.loads().size();
+    private void shareCurrents(PhysicalState physical, int motor, Solution solution) {
+        int first = rig.network.load(motor, 0);
+        int windings = rig.parts.get(motor).loads().size();
         double strongest = IntStream.range(0, windings)
                 .mapToDouble(w -> solution.loadCurrent(first + w).rms())
                 .max()
                 .orElse(0);
-        for (int h = 0; h < heaters.length; h++) {
-            shares[m][h] = 0;
-        }
-        if (strongest < 1e-9 || heaters.length == 0) {
+        physical.heaterShares[motor] = new double[heaters.length];
+        physical.lineShares[motor] = 0;
+        if (strongest < NO_CURRENT) {
             return;
         }
         ContactCurrents currents = ContactCurrents.of(solution, load -> load >= first && load < first + windings);
+        physical.lineShares[motor] = rig.network.branches().stream()
+                        .filter(branch -> branch.sort() == Branch.Sort.SOURCE && solution.conducts(branch))
+                        .mapToDouble(branch -> currents.outOf(branch.to()).rms())
+                        .max()
+                        .orElse(0)
+                / strongest;
         for (int h = 0; h < heaters.length; h++) {
-            int heater = heaters[h];
-            Part part = rig.parts.get(heater);
-            shares[m][h] = IntStream.range(0, part.contacts().size())
-                            .filter(c -> part.contacts().get(c).pole())
-                            .mapToDouble(c -> currents.through(rig.network.contact(heater, c))
-                                    .rms())
-                            .max()
-                            .orElse(0)
-                    / strongest;
+            physical.heaterShares[motor][h] = throughPoles(heaters[h], currents) / strongest;
         }
+    }
+
+    private double throughPoles(int part, ContactCurrents currents) {
+        List<Contact> contacts = rig.parts.get(part).contacts();
+        return IntStream.range(0, contacts.size())
+                .filter(c -> contacts.get(c).pole())
+                .mapToDouble(c -> currents.through(rig.network.contact(part, c)).rms())
+                .max()
+                .orElse(0);
     }
 
     /** When something will happen by itself or a speed must be worked out, in microseconds; never if nothing changes. */
@@ -168,22 +160,21 @@ final class Physics {
     private void step(RunState state) {
         state.physical.steppedTo += STEP;
         boolean unsteady = false;
-        for (int m = 0; m < motors.length; m++) {
-            double before = state.physical.speed[motors[m]];
-            double after = speedAfterStep(m, before);
-            state.physical.speed[motors[m]] = after;
+        for (int motor : motors) {
+            double before = state.physical.speed[motor];
+            double after = speedAfterStep(motor, before, state.physical.drives[motor]);
+            state.physical.speed[motor] = after;
             unsteady |= Math.abs(after - before) > STEADY;
         }
         settleCurrents(state, state.physical.steppedTo);
         state.physical.unsteady = unsteady;
     }
 
-    private double speedAfterStep(int m, double speed) {
-        Machine machine = rig.parts.get(motors[m]).machine().orElseThrow();
+    private double speedAfterStep(int motor, double speed, MotorDrive drive) {
+        Machine machine = rig.parts.get(motor).machine().orElseThrow();
         if (machine.locked()) {
             return 0;
         }
-        MotorDrive drive = drives[m];
         double seconds = STEP / 1e6 / machine.runUp();
         double torque = machine.torque(speed, drive.forward(), drive.backward(), drive.brake());
         double resistance = machine.resistance(speed);
@@ -214,8 +205,8 @@ final class Physics {
     private void settleCurrents(RunState state, long time) {
         for (int h = 0; h < heaters.length; h++) {
             double amperes = 0;
-            for (int m = 0; m < motors.length; m++) {
-                amperes += shares[m][h] * amperes(state, m);
+            for (int motor : motors) {
+                amperes += state.physical.heaterShares[motor][h] * amperes(state, motor);
             }
             settleHeat(state, heaters[h], time);
             state.physical.amperes[heaters[h]] = amperes;
@@ -234,9 +225,13 @@ final class Physics {
         physical.heatTime[index] = Math.max(time, physical.heatTime[index]);
     }
 
-    private double amperes(RunState state, int m) {
-        Machine machine = rig.parts.get(motors[m]).machine().orElseThrow();
-        return machine.amperes(state.physical.speed[motors[m]], drives[m].forward(), drives[m].backward());
+    private double amperes(RunState state, int motor) {
+        MotorDrive drive = state.physical.drives[motor];
+        return rig.parts
+                .get(motor)
+                .machine()
+                .orElseThrow()
+                .amperes(state.physical.speed[motor], drive.forward(), drive.backward());
     }
 
     /** The drive of a motor with these voltages, for whoever has no physics at hand. */
@@ -246,13 +241,11 @@ final class Physics {
         return MotorDrive.of(u, v, w, winding.rated().volts(), 1 / winding.directOhms() / ratedAmperes);
     }
 
-    /** The current of one winding of a motor in A. */
-    double windingAmperes(RunState state, int part) {
-        for (int m = 0; m < motors.length; m++) {
-            if (motors[m] == part) {
-                return amperes(state, m);
-            }
+    /** Adds the present of all motors to a trace. */
+    void trace(RunState state, Trace trace, boolean event) {
+        for (int motor : motors) {
+            double amperes = state.physical.lineShares[motor] * amperes(state, motor);
+            trace.add(motor, new Sample(state.time, state.physical.speed[motor], amperes), event);
         }
-        return 0;
     }
 }

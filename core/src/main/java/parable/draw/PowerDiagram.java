@@ -21,9 +21,9 @@ final class PowerDiagram extends LaneDiagram {
 
     private static final double LEFT = 74;
     private static final double COLUMN = 44;
-    private static final double ROOM_FOR_TAG = 22;
-    private static final double MOTOR_RADIUS = 50;
-    private static final Pitch PITCH = new Pitch(30, 92, 14);
+    private static final double ROOM_FOR_TAG = 32;
+    private static final double MOTOR_RADIUS = 47;
+    private static final Pitch PITCH = new Pitch(30, 104, 14);
 
     private final Map<String, Integer> uses;
     private final Map<String, Integer> firstLane = new HashMap<>();
@@ -137,8 +137,11 @@ final class PowerDiagram extends LaneDiagram {
             drawMotor(motor, new Point(centreOf(motor, lane), at.y()));
         }
         double half = chord(lane, motor);
-        label(at.plus(-5, -half - 5), reversed ? passage.to() : passage.from(), TextRole.MARKING, Anchor.END);
-        label(at.plus(-5, half + 12), reversed ? passage.from() : passage.to(), TextRole.MARKING, Anchor.END);
+        boolean right = at.x() > centreOf(motor, lane) + 1;
+        double aside = right ? 5 : -5;
+        Anchor anchor = right ? Anchor.START : Anchor.END;
+        label(at.plus(aside, -half - 3), reversed ? passage.to() : passage.from(), TextRole.MARKING, anchor);
+        label(at.plus(aside, half + 12), reversed ? passage.from() : passage.to(), TextRole.MARKING, anchor);
     }
 
     @Override
@@ -153,8 +156,8 @@ final class PowerDiagram extends LaneDiagram {
         if (part.family() == Family.MOTOR) {
             return drawMotorLead(lane, part, marking, along + PITCH.slot() / 2);
         }
-        label(new Point(across(lane) + 6, along + 16), landing.terminal().toString(), TextRole.TAG, Anchor.START);
-        return along + 12;
+        label(new Point(across(lane), along + 18), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+        return along + 26;
     }
 
     /** The lead of a motor: straight down into the circle, or beside it down to its middle and in from the side. */
@@ -207,21 +210,33 @@ final class PowerDiagram extends LaneDiagram {
                 .setting("power")
                 .ifPresent(power -> label(centre.plus(0, 11), power, TextRole.NOTE, Anchor.MIDDLE));
         marks.add(new Mark.Condition(centre.plus(0, 27), motor.tag(), Anchor.MIDDLE));
-        label(centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
+        if (motor.device().setting("leads").filter("6"::equals).isPresent()) {
+            label(centre.plus(-MOTOR_RADIUS - 6, 4), motor.device().label(), TextRole.NOTE, Anchor.END);
+        } else {
+            label(centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
+        }
         lowest = Math.max(lowest, centre.y() + MOTOR_RADIUS + 22);
     }
 
+    /** A supply is drawn as a bar over its columns; where other columns stand between them, as a bar for each part. */
     private void drawSupply(Part supply) {
-        List<Integer> lanes = IntStream.range(0, rungs.size())
-                .filter(lane -> rungs.get(lane).terminals().anyMatch(terminal -> terminal.tag()
-                        .equals(supply.tag())))
-                .boxed()
-                .toList();
-        if (lanes.isEmpty()) {
-            return;
+        int begin = -1;
+        for (int lane = 0; lane <= rungs.size(); lane++) {
+            boolean on = lane < rungs.size() && isOn(lane, supply);
+            if (on && begin < 0) {
+                begin = lane;
+            } else if (!on && begin >= 0) {
+                drawBar(supply, across(begin) - 16, across(lane - 1) + 16);
+                begin = -1;
+            }
         }
-        double left = across(lanes.get(0)) - 16;
-        double right = across(lanes.get(lanes.size() - 1)) + 16;
+    }
+
+    private boolean isOn(int lane, Part part) {
+        return rungs.get(lane).terminals().anyMatch(terminal -> terminal.tag().equals(part.tag()));
+    }
+
+    private void drawBar(Part supply, double left, double right) {
         Box box = new Box(left, PITCH.start() - 2, right - left, 28);
         marks.add(new Mark.Symbol(
                 new Subject.OfSupply(supply.tag()),
@@ -230,8 +245,10 @@ final class PowerDiagram extends LaneDiagram {
                 List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 0, box.width(), 0, box.width(), 28, 0, 28, 0, 0)),
                 List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 28, box.width(), 0)),
                 List.of()));
-        String rated = String.join(" ", supply.device().settings().values());
-        label(new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
+        if (tagged.add(supply.tag())) {
+            String rated = String.join(" ", supply.device().settings().values());
+            label(new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
+        }
     }
 
     @Override

@@ -46,6 +46,22 @@ public final class ContactCurrents {
         return currents[contact];
     }
 
+    /** The current that leaves a node through contacts. */
+    public Current outOf(int node) {
+        double[] sum = new double[3];
+        for (int b : network.branchesAt(node)) {
+            Branch branch = network.branches().get(b);
+            if (branch.sort() == Branch.Sort.CONTACT && branch.from() != branch.to()) {
+                Current current = currents[network.contact(branch.part(), branch.index())];
+                int sign = branch.from() == node ? 1 : -1;
+                sum[0] += sign * current.real();
+                sum[1] += sign * current.imaginary();
+                sum[2] += sign * current.direct();
+            }
+        }
+        return new Current(sum[0], sum[1], sum[2]);
+    }
+
     private void inject(int load) {
         Current current = solution.loadCurrent(load);
         Branch branch = network.loadBranch(load);

@@ -77,16 +77,18 @@ public final class SheetView extends Region {
     }
 
     private void addHotSpots(Map<String, Handle> handles) {
-        Map<String, List<Box>> boxes = new LinkedHashMap<>();
+        Map<List<Object>, List<Box>> boxes = new LinkedHashMap<>();
         drawing.symbols()
                 .filter(symbol -> handles.containsKey(symbol.subject().tag()))
                 .forEach(symbol -> {
                     if (isOperatedHere(symbol)) {
-                        boxes.computeIfAbsent(symbol.subject().tag(), any -> new ArrayList<>())
+                        boxes.computeIfAbsent(
+                                        List.of(symbol.subject().tag(), isPole(symbol) ? "poles" : symbol.box()),
+                                        any -> new ArrayList<>())
                                 .add(symbol.box());
                     }
                 });
-        boxes.forEach((tag, places) -> hotSpots.add(new HotSpot(handles.get(tag), around(places))));
+        boxes.forEach((key, places) -> hotSpots.add(new HotSpot(handles.get((String) key.get(0)), around(places))));
         overlay.getChildren().addAll(hotSpots);
     }
 
@@ -97,6 +99,16 @@ public final class SheetView extends Region {
         return !(symbol.subject() instanceof Subject.OfContact contact)
                 || !hasPoles
                 || part.contacts().get(contact.contact()).pole();
+    }
+
+    private boolean isPole(Mark.Symbol symbol) {
+        return symbol.subject() instanceof Subject.OfContact contact
+                && run.assembly()
+                        .part(contact.tag())
+                        .orElseThrow()
+                        .contacts()
+                        .get(contact.contact())
+                        .pole();
     }
 
     private static Box around(List<Box> boxes) {
