@@ -17,6 +17,7 @@ import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
 import parable.app.story.StoryView;
 import parable.app.time.TimeBar;
+import parable.app.time.TimeStrip;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -24,6 +25,7 @@ import parable.parts.PartException;
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
 public final class MainWindow {
 
+    private static final double STRIP = 132;
     private static final double BESIDE = 384;
 
     private final JobModel jobs;
@@ -103,7 +105,10 @@ public final class MainWindow {
         beside.getStyleClass().add("beside");
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);
-        root.setCenter(new VBox(sheet, new Legend(), new TimeBar(run)));
+        TimeStrip strip = new TimeStrip(run);
+        strip.setMinHeight(STRIP);
+        strip.setPrefHeight(STRIP);
+        root.setCenter(new VBox(sheet, new Legend(), strip, new TimeBar(run)));
         root.setRight(beside);
         header.showSheet(name, run);
         sheet.requestFirstFocus();

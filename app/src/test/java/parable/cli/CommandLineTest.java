@@ -76,7 +76,10 @@ class CommandLineTest {
 
         assertThat(err.toString().lines())
                 .hasSize(3)
-                .anySatisfy(line -> assertThat(line).isEqualTo("the job has no sheet 'Cellar'; it has Wash pump, Mill, Press platen, Pomace auger, Mill start warning," + " Juice separator"))
+                .anySatisfy(line -> assertThat(line)
+                        .isEqualTo(
+                                "the job has no sheet 'Cellar'; it has Wash pump, Mill, Press platen, Pomace auger, Mill start warning,"
+                                        + " Juice separator"))
                 .anySatisfy(line -> assertThat(line).contains("line 1: X9: cannot 'press X9'"))
                 .anySatisfy(line -> assertThat(line).isEqualTo("missing.parable.json: there is no such file"));
     }

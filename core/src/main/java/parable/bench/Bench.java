@@ -164,7 +164,7 @@ public final class Bench {
             state.time = next;
             boolean steady = state.pending.isEmpty() || state.pending.get(0).time() > next;
             List<Reaction.Command> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
-            if (!steady || !felt.isEmpty() || physics.standsOut(state, solution)) {
+            if (!steady || !felt.isEmpty() || physics.standsOut(state)) {
                 settle(felt);
             } else {
                 physics.trace(state, trace, false);

@@ -1,9 +1,11 @@
 package parable.bench;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import parable.parts.Family;
 
 /** What an electrician says of a device by looking at it. Every device is in exactly one condition at any instant. */
@@ -37,6 +39,9 @@ public enum Condition {
     PRESENT(Family.SUPPLY, Family.CONVERTER),
     LOST(Family.SUPPLY, Family.CONVERTER);
 
+    private static final Set<Condition> AT_REST_OR_AWAY =
+            EnumSet.of(OUT, DARK, HEALTHY, OPEN, RELEASED, AT_REST, STOPPED, SILENT, FITTED, LOST);
+
     private final List<Family> families;
 
     Condition(Family... families) {
@@ -46,6 +51,11 @@ public enum Condition {
     /** The condition in a script and beside a device: {@code single-phased}. */
     public String word() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether the device does or undergoes something: is in, lit, pressed, tripped, turning. */
+    public boolean isActive() {
+        return !AT_REST_OR_AWAY.contains(this);
     }
 
     /** Whether a device of this family can be in this condition. */

@@ -1,7 +1,6 @@
 package parable.bench;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
@@ -65,10 +64,17 @@ final class Physics {
         }
     }
 
-    /** Whether a motor is said to be in another condition than before, as when it has come to rest. */
-    boolean standsOut(RunState state, Solution solution) {
-        return Arrays.stream(motors)
-                .anyMatch(motor -> rig.condition(motor, state, solution) != state.conditions[motor]);
+    /** Whether a motor has come to rest, or has begun to turn, without anybody having said so yet. */
+    boolean standsOut(RunState state) {
+        for (int motor : motors) {
+            boolean turns = state.physical.speed[motor] != 0;
+            Condition said = state.conditions[motor];
+            boolean saidToTurn = said == Condition.COASTING || said == Condition.BRAKED;
+            if (turns && said == Condition.STOPPED || !turns && saidToTurn) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void shareCurrents(PhysicalState physical, int motor, Solution solution) {

@@ -76,7 +76,8 @@ final class Solver {
             }
         }
         anchors[groups[network.earth()]] = network.earth();
-        GroupEquations equations = new GroupEquations(joints, groups, anchors, groups[network.earth()]);
+        GroupEquations equations =
+                new GroupEquations(joints, groups, anchors, groups[network.earth()], branches.loadFrom().length);
         for (int l = 0; l < branches.loadFrom().length; l++) {
             equations.add(branches.loadFrom()[l], branches.loadTo()[l], branches.loadAdmittance()[l]);
         }

@@ -16,7 +16,7 @@ public record Machine(double ratedAmperes, double runUp, double load, boolean lo
     private static final double BREAKDOWN_SLIP = 0.286;
     private static final double BREAKDOWN_TORQUE = 3.64;
     private static final double MAGNETISING = 0.43;
-    private static final double ROTOR = 6.5 * Math.hypot(1, BREAKDOWN_SLIP);
+    private static final double ROTOR = 6.5 * length(1, BREAKDOWN_SLIP);
 
     /** The share of the load's torque that is there at any speed; the rest grows with the square of the speed. */
     private static final double DRY_FRICTION = 0.3;
@@ -54,10 +54,15 @@ public record Machine(double ratedAmperes, double runUp, double load, boolean lo
     public double amperes(double speed, double forward, double backward) {
         double slip = 1 - speed;
         double counter = 1 + speed;
-        return ratedAmperes * Math.hypot(forward * admittance(slip), backward * admittance(counter));
+        return ratedAmperes * length(forward * admittance(slip), backward * admittance(counter));
     }
 
     private static double admittance(double slip) {
-        return Math.hypot(MAGNETISING, ROTOR * slip / Math.hypot(slip, BREAKDOWN_SLIP));
+        return length(MAGNETISING, ROTOR * slip / length(slip, BREAKDOWN_SLIP));
+    }
+
+    /** Like {@link Math#hypot}, ten times as fast; nothing here is near the limits of a double. */
+    private static double length(double one, double other) {
+        return Math.sqrt(one * one + other * other);
     }
 }

@@ -23,6 +23,7 @@ import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Moment;
+import parable.bench.Sample;
 import parable.bench.StoryLine;
 import parable.parts.Assembly;
 import parable.scenario.Player;
@@ -103,6 +104,21 @@ public final class RunModel {
     /** The whole story up to the present, also while an earlier instant is looked at. */
     public ObservableList<StoryLine> story() {
         return storyToRead;
+    }
+
+    /** The times up to the present at which anything changed, in order. */
+    public List<Long> instants() {
+        return bench.instants();
+    }
+
+    /** A past instant, by its time in microseconds. */
+    public Moment momentAt(long time) {
+        return bench.momentAt(time);
+    }
+
+    /** What a motor has done up to the present. */
+    public List<Sample> trace(String tag) {
+        return bench.trace(tag);
     }
 
     /** Whether an instant before the present is looked at. */

@@ -128,12 +128,8 @@ final class Painter {
     /** A device at work or in trouble is told in bold. */
     private void paintCondition(Mark.Condition mark, Moment moment) {
         Condition condition = moment.condition(mark.tag());
-        boolean atRest = condition == Condition.OUT
-                || condition == Condition.OPEN
-                || condition == Condition.HEALTHY
-                || condition == Condition.STOPPED;
-        setText(!atRest, Mark.TextRole.NOTE.size(), mark.anchor());
-        canvas.setFill(atRest ? ink.quiet() : ink.symbol());
+        setText(condition.isActive(), Mark.TextRole.NOTE.size(), mark.anchor());
+        canvas.setFill(condition.isActive() ? ink.symbol() : ink.quiet());
         canvas.fillText(condition.word(), mark.at().x(), mark.at().y());
     }
 

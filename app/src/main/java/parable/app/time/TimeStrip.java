@@ -1,0 +1,209 @@
+package parable.app.time;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import parable.app.Typeface;
+import parable.app.run.RunModel;
+import parable.bench.Moment;
+import parable.bench.Sample;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/**
+ * What every device did, side by side over time: a bar while it is at work, and for a motor its speed and its line current
+ * as curves. Dragging along it looks at the past; the wheel shows a longer or a shorter while.
+ */
+public final class TimeStrip extends ScrollPane {
+
+    private static final double NAMES = 62;
+    private static final double ROW = 15;
+    private static final double MOTOR_ROW = 46;
+    private static final double RULER = 18;
+    private static final double[] RULER_STEPS = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 60};
+    private static final Color INK = Color.web("#1c2126");
+    private static final Color QUIET = Color.web("#4b545d");
+    private static final Color LINE = Color.web("#d5d9dc");
+    private static final Color BAR = Color.web("#3d4852");
+    private static final Color SPEED = Color.web("#14507d");
+    private static final Color CURRENT = Color.web("#b84a00");
+
+    private final RunModel run;
+    private final Canvas canvas = new Canvas();
+    private final List<Part> devices;
+    private final List<Part> motors;
+    private double span = 10e6;
+
+    /** The strip of a running sheet. */
+    public TimeStrip(RunModel run) {
+        this.run = run;
+        setId("time-strip");
+        getStyleClass().add("time-strip");
+        setContent(canvas);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        motors = run.assembly().parts().stream()
+                .filter(part -> part.family() == Family.MOTOR)
+                .toList();
+        devices = run.assembly().parts().stream().filter(TimeStrip::hasTrace).toList();
+        canvas.setHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
+        viewportBoundsProperty().addListener((any, before, bounds) -> {
+            canvas.setWidth(bounds.getWidth());
+            paint();
+        });
+        run.shownTimeProperty().addListener((any, before, time) -> paint());
+        run.nowProperty().addListener((any, before, time) -> paint());
+        canvas.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> lookAt(event.getX()));
+        canvas.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> lookAt(event.getX()));
+        addEventFilter(ScrollEvent.SCROLL, event -> {
+            if (event.isControlDown() || event.getX() > NAMES) {
+                span = Math.max(20e3, Math.min(600e6, span * Math.pow(1.2, -Math.signum(event.getDeltaY()))));
+                paint();
+                event.consume();
+            }
+        });
+    }
+
+    private static boolean hasTrace(Part part) {
+        return switch (part.family()) {
+            case SUPPLY, MOTOR, RESISTOR, INTERLOCK, CONVERTER -> false;
+            default -> true;
+        };
+    }
+
+    private void lookAt(double x) {
+        if (x >= NAMES) {
+            run.lookAt(Math.round(start() + (x - NAMES) / (canvas.getWidth() - NAMES) * span));
+        }
+    }
+
+    /** The time at the left edge: the present stands at the right, unless what is looked at lies further back. */
+    private double start() {
+        double end = Math.max(span, run.nowProperty().get());
+        double shown = run.shownTimeProperty().get();
+        return Math.max(0, Math.min(end - span, shown - 0.1 * span));
+    }
+
+    private double x(double time) {
+        return NAMES + (time - start()) / span * (canvas.getWidth() - NAMES);
+    }
+
+    private void paint() {
+        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        graphics.setFont(Font.font(Typeface.WORDS, 11));
+        paintRuler(graphics);
+        double y = RULER;
+        for (Part motor : motors) {
+            paintMotor(graphics, motor, y);
+            y += MOTOR_ROW;
+        }
+        for (Part device : devices) {
+            paintDevice(graphics, device, y);
+            y += ROW;
+        }
+        double shown = x(run.shownTimeProperty().get());
+        graphics.setStroke(INK);
+        graphics.setLineWidth(2);
+        graphics.strokeLine(shown, 0, shown, canvas.getHeight());
+    }
+
+    private void paintRuler(GraphicsContext graphics) {
+        double step = RULER_STEPS[RULER_STEPS.length - 1];
+        for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
+            step = RULER_STEPS[i];
+        }
+        graphics.setStroke(LINE);
+        graphics.setLineWidth(1);
+        graphics.setFill(QUIET);
+        for (long i = (long) Math.ceil(start() / 1e6 / step); i * step * 1e6 <= start() + span; i++) {
+            double at = x(i * step * 1e6);
+            graphics.strokeLine(at, 0, at, canvas.getHeight());
+            graphics.fillText(Clock.words(Math.round(i * step * 1e6)), at + 3, 12);
+        }
+    }
+
+    private void paintDevice(GraphicsContext graphics, Part device, double y) {
+        graphics.setFill(INK);
+        graphics.fillText(device.tag(), 8, y + 11);
+        graphics.setFill(BAR);
+        List<Long> instants = run.instants();
+        double end = run.nowProperty().get();
+        for (int i = firstVisible(instants); i < instants.size() && instants.get(i) <= start() + span; i++) {
+            Moment moment = run.momentAt(instants.get(i));
+            double until = i + 1 < instants.size() ? instants.get(i + 1) : end;
+            if (moment.condition(device.tag()).isActive()) {
+                double left = Math.max(NAMES, x(instants.get(i)));
+                graphics.fillRect(left, y + 3, Math.max(1, x(until) - left), ROW - 5);
+            } else {
+                double left = Math.max(NAMES, x(instants.get(i)));
+                graphics.fillRect(left, y + ROW - 3, Math.max(0, x(until) - left), 1);
+            }
+        }
+    }
+
+    private int firstVisible(List<Long> instants) {
+        int first = 0;
+        while (first + 1 < instants.size() && instants.get(first + 1) < start()) {
+            first++;
+        }
+        return first;
+    }
+
+    private void paintMotor(GraphicsContext graphics, Part motor, double y) {
+        List<Sample> samples = run.trace(motor.tag());
+        double most = Math.max(
+                1, samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0));
+        graphics.setFill(INK);
+        graphics.fillText(motor.tag(), 8, y + 13);
+        graphics.setFill(SPEED);
+        graphics.fillText("speed", 8, y + 26);
+        graphics.setFill(CURRENT);
+        graphics.fillText(Math.round(most) + " A", 8, y + 39);
+        double foot = y + MOTOR_ROW - 4;
+        double height = MOTOR_ROW - 10;
+        graphics.setLineDashes();
+        paintCurve(graphics, samples, SPEED, 2.2, foot, height, Sample::speed);
+        graphics.setLineDashes(4, 3);
+        paintCurve(graphics, samples, CURRENT, 1.8, foot, height, sample -> sample.lineAmperes() / most);
+        graphics.setLineDashes();
+    }
+
+    private void paintCurve(
+            GraphicsContext graphics,
+            List<Sample> samples,
+            Color colour,
+            double width,
+            double foot,
+            double height,
+            ToDoubleFunction<Sample> value) {
+        graphics.setStroke(colour);
+        graphics.setLineWidth(width);
+        graphics.save();
+        graphics.beginPath();
+        graphics.rect(NAMES, 0, canvas.getWidth() - NAMES, canvas.getHeight());
+        graphics.clip();
+        graphics.beginPath();
+        boolean begun = false;
+        double last = 0;
+        for (Sample sample : samples) {
+            last = foot - height * Math.abs(value.applyAsDouble(sample));
+            if (begun) {
+                graphics.lineTo(x(sample.time()), last);
+            } else {
+                graphics.moveTo(x(sample.time()), last);
+                begun = true;
+            }
+        }
+        if (begun) {
+            graphics.lineTo(x(run.nowProperty().get()), last);
+        }
+        graphics.stroke();
+        graphics.restore();
+    }
+}
