@@ -6,11 +6,14 @@ import javafx.animation.AnimationTimer;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.door.Door;
+import parable.app.meter.MeterModel;
+import parable.app.meter.MeterView;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
@@ -44,7 +47,11 @@ public final class MainWindow {
         header = new Header(jobs, prompt, this::showSheet, script -> run.play(script));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> showJob());
-        scene.addEventFilter(KeyEvent.ANY, event -> door.key(event));
+        scene.addEventFilter(KeyEvent.ANY, event -> {
+            if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+                door.key(event);
+            }
+        });
         scene.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         scene.windowProperty().addListener((any, before, window) -> {
             if (window != null) {
@@ -92,7 +99,8 @@ public final class MainWindow {
         run.assembly().parts().stream()
                 .filter(Handle::fits)
                 .forEach(part -> handles.put(part.tag(), new Handle(run, part)));
-        SheetView sheet = new SheetView(run, handles);
+        MeterModel meter = new MeterModel(run);
+        SheetView sheet = new SheetView(run, handles, meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
         door = new Door(run, handles);
         ScrollPane doorPane = new ScrollPane(door);
@@ -101,7 +109,7 @@ public final class MainWindow {
         doorPane.getStyleClass().add("door-pane");
         StoryView story = new StoryView(run);
         VBox.setVgrow(story, Priority.ALWAYS);
-        VBox beside = new VBox(doorPane, story);
+        VBox beside = new VBox(doorPane, new MeterView(run, meter), story);
         beside.getStyleClass().add("beside");
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);

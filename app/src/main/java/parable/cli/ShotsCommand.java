@@ -12,6 +12,7 @@ import java.util.Queue;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -50,6 +51,10 @@ final class ShotsCommand implements Runnable {
                 act(window, Verb.CLOSE, "Q1", 0.4);
                 act(window, Verb.PRESS, "S1", 0.3);
                 act(window, Verb.RELEASE, "S1", 0.5);
+            }),
+            new Shot("measuring", window -> {
+                ((TextField) window.part("probe-red")).setText("6");
+                ((TextField) window.part("probe-black")).setText("2");
             }),
             new Shot("overload-tripped", window -> act(window, Verb.TRIP, "F2", 0.5)),
             new Shot("looking-back", window -> window.run().lookAt(715_000)),

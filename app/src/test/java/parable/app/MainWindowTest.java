@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelReader;
@@ -27,8 +28,10 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.run.Speed;
+import parable.app.sheet.SheetView;
 import parable.bench.Condition;
 import parable.bench.StoryLine;
+import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.network.NodeState;
 
@@ -292,6 +295,55 @@ class MainWindowTest {
         assertThat(robot.lookup("#notice").<Label>query().getText())
                 .isEqualTo("Recipe finished: 12 of 12 expectations met.");
         assertThat(story()).contains("K1 pulls in: 13-14 and the poles close, so M1 runs forward.");
+    }
+
+    @Test
+    void probesArePutDownByMouseAndByKeyAndStayThere(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.clickOn("#probe-black").write("2");
+        robot.clickOn("#pick-red");
+        var sheet = (SheetView) window.part("sheet");
+        var wire = sheet.drawing().pointOn("4").orElseThrow();
+        robot.clickOn(sheet.onScreen(wire.x() + 4, wire.y()));
+
+        assertThat(robot.lookup("#probe-red").<TextField>query().getText()).isEqualTo("4");
+        assertThat(robot.lookup("#meter-display").<Label>query().getText()).isEqualTo("230.9 V");
+        assertThat(condition("S0")).as("typing is not pressing").isEqualTo(Condition.RELEASED);
+
+        robot.interact(() -> window.part("spot-Q1").requestFocus());
+        robot.type(KeyCode.DIGIT1);
+        until(() -> condition("S4") == Condition.HIT);
+        until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("0.0 V"));
+        robot.clickOn("#range-ohms");
+        assertThat(robot.lookup("#meter-display").<Label>query().getText()).isNotBlank();
+    }
+
+    @Test
+    void draggingAlongTheTimeStripLooksBack(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.press(KeyCode.DIGIT3);
+        until(() -> condition("K1") == Condition.IN);
+        robot.release(KeyCode.DIGIT3);
+        until(() -> condition("S1") == Condition.RELEASED);
+        var strip = window.part("time-strip")
+                .localToScreen(window.part("time-strip").getLayoutBounds());
+        robot.drag(strip.getMinX() + 120, strip.getMinY() + 30).dropTo(strip.getMinX() + 66, strip.getMinY() + 30);
+
+        assertThat(window.run().looksBack()).isTrue();
+        assertThat(condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    @Test
+    void everySheetOfTheJobOpensAndItsFirstRecipePlays(FxRobot robot) throws Exception {
+        for (Sheet sheet : jobs.jobProperty().get().sheets()) {
+            robot.clickOn(sheet.name());
+            robot.clickOn("#recipes");
+            robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
+            robot.interact(() -> window.run().tick(20));
+            until(() -> robot.lookup("#notice").<Label>query().getText().startsWith("Recipe finished"));
+            String told = robot.lookup("#notice").<Label>query().getText();
+            assertThat(told).matches("Recipe finished: (\\d+) of \\1 expectations met\\.");
+        }
     }
 
     @Test

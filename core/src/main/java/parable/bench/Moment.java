@@ -95,6 +95,11 @@ public final class Moment {
         return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
     }
 
+    /** A meter that can be put on this instant. */
+    public Meter meter() {
+        return new Meter(rig.network, solution);
+    }
+
     /** Whether anything is shorted. */
     public boolean shorted() {
         return !solution.shorts().isEmpty();

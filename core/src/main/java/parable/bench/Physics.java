@@ -89,7 +89,8 @@ final class Physics {
         if (strongest < NO_CURRENT) {
             return;
         }
-        ContactCurrents currents = ContactCurrents.of(solution, load -> load >= first && load < first + windings);
+        ContactCurrents currents =
+                ContactCurrents.of(solution, load -> load >= first && load < first + windings ? 1 : 0);
         physical.lineShares[motor] = rig.network.branches().stream()
                         .filter(branch -> branch.sort() == Branch.Sort.SOURCE && solution.conducts(branch))
                         .mapToDouble(branch -> currents.outOf(branch.to()).rms())

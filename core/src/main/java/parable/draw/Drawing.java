@@ -1,5 +1,6 @@
 package parable.draw;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -26,6 +27,24 @@ public record Drawing(double width, double height, List<Mark> marks) {
     /** The symbol at a point, empty if there is none. */
     public Optional<Mark.Symbol> symbolAt(double x, double y) {
         return symbols().filter(symbol -> symbol.box().contains(x, y)).findFirst();
+    }
+
+    /** The number of the wire nearest to a point, empty if none is as near as this. */
+    public Optional<String> wireNear(double x, double y, double within) {
+        return wires().filter(wire -> wire.distance(x, y) <= within)
+                .min(Comparator.comparingDouble(wire -> wire.distance(x, y)))
+                .map(Mark.Wire::number);
+    }
+
+    /** A point on a wire, empty if the wire is not drawn. */
+    public Optional<Point> pointOn(String number) {
+        return wires().filter(wire -> wire.number().equals(number))
+                .map(wire -> wire.points().get(0))
+                .findFirst();
+    }
+
+    private Stream<Mark.Wire> wires() {
+        return marks.stream().filter(Mark.Wire.class::isInstance).map(Mark.Wire.class::cast);
     }
 
     /** The drawing with another to its right. */

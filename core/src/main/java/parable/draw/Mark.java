@@ -19,6 +19,24 @@ public sealed interface Mark {
             points = List.copyOf(points);
         }
 
+        /** How far a point is from this piece of wire, in drawing units. */
+        double distance(double x, double y) {
+            double nearest = Double.POSITIVE_INFINITY;
+            for (int i = 0; i + 1 < points.size(); i++) {
+                nearest = Math.min(nearest, distance(points.get(i), points.get(i + 1), x, y));
+            }
+            return nearest;
+        }
+
+        private static double distance(Point from, Point to, double x, double y) {
+            double dx = to.x() - from.x();
+            double dy = to.y() - from.y();
+            double square = dx * dx + dy * dy;
+            double share = square == 0 ? 0 : ((x - from.x()) * dx + (y - from.y()) * dy) / square;
+            double along = Math.max(0, Math.min(1, share));
+            return Math.hypot(x - from.x() - along * dx, y - from.y() - along * dy);
+        }
+
         @Override
         public Mark moved(double dx, double dy) {
             return new Wire(

@@ -3,7 +3,7 @@ package parable.network;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.IntPredicate;
+import java.util.function.IntToDoubleFunction;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
@@ -18,27 +18,29 @@ public final class ContactCurrents {
     private final double[][] injected;
     private final Current[] currents;
 
-    private ContactCurrents(Network network, Solution solution, IntPredicate counts) {
+    private ContactCurrents(Network network, Solution solution, IntToDoubleFunction weight) {
         this.network = network;
         this.solution = solution;
         injected = new double[network.nodeCount()][3];
         currents = new Current[network.contactCount()];
         Arrays.fill(currents, new Current(0, 0, 0));
         for (int load = 0; load < network.loadCount(); load++) {
-            if (counts.test(load)) {
-                inject(load);
+            double times = weight.applyAsDouble(load);
+            if (times != 0) {
+                inject(load, times);
             }
         }
         clusters().forEach(this::spread);
     }
 
     /**
-     * The currents that some of the loads take.
+     * The currents that the loads take.
      *
-     * @param counts which loads count, by their numbers among all loads
+     * @param weight for each load, by its number among all loads, by what its current at rated voltage is multiplied; 0 if
+     *     it does not count
      */
-    public static ContactCurrents of(Solution solution, IntPredicate counts) {
-        return new ContactCurrents(solution.network(), solution, counts);
+    public static ContactCurrents of(Solution solution, IntToDoubleFunction weight) {
+        return new ContactCurrents(solution.network(), solution, weight);
     }
 
     /** The current through a contact from its first terminal to its second, by its number among all contacts. */
@@ -62,10 +64,10 @@ public final class ContactCurrents {
         return new Current(sum[0], sum[1], sum[2]);
     }
 
-    private void inject(int load) {
+    private void inject(int load, double times) {
         Current current = solution.loadCurrent(load);
         Branch branch = network.loadBranch(load);
-        double[] values = {current.real(), current.imaginary(), current.direct()};
+        double[] values = {times * current.real(), times * current.imaginary(), times * current.direct()};
         for (int k = 0; k < 3; k++) {
             injected[branch.from()][k] -= values[k];
             injected[branch.to()][k] += values[k];

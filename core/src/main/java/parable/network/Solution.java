@@ -110,6 +110,17 @@ public final class Solution {
                 volts.direct() * admittance[2]);
     }
 
+    /**
+     * The resistance between two nodes in ohms, as an ohmmeter finds it through closed contacts and loads; infinite if
+     * nothing leads from one to the other.
+     */
+    public double resistance(int one, int other) {
+        if (groups[one] == groups[other]) {
+            return 0;
+        }
+        return LoadResistance.between(network, groups, groups[one], groups[other]);
+    }
+
     /** Whether two nodes are joined through closed contacts and sources. */
     public boolean joined(int one, int other) {
         return groups[one] == groups[other];

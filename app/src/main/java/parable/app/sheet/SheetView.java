@@ -1,22 +1,37 @@
 package parable.app.sheet;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.geometry.Orientation;
+import javafx.geometry.Point2D;
+import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ScrollBar;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import parable.app.Typeface;
+import parable.app.meter.MeterModel;
+import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
+import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
+import parable.draw.Point;
 import parable.draw.SheetDrawing;
 import parable.draw.Subject;
 import parable.parts.Part;
@@ -27,6 +42,7 @@ public final class SheetView extends Region {
     private static final double LARGEST_SCALE = 1.4;
     private static final double SMALLEST_SCALE = 0.7;
     private static final double BAR = 12;
+    private static final double REACH = 9;
 
     private final RunModel run;
     private final Drawing drawing;
@@ -34,12 +50,15 @@ public final class SheetView extends Region {
     private final Pane overlay = new Pane();
     private final ScrollBar down = new ScrollBar();
     private final ScrollBar across = new ScrollBar();
+    private final Map<Probe, Point> probePoints = new EnumMap<>(Probe.class);
     private final List<HotSpot> hotSpots = new ArrayList<>();
+    private final MeterModel meter;
     private double scale = 1;
 
     /** The view of a running sheet; the handles are shared with the door, by tag. */
-    public SheetView(RunModel run, Map<String, Handle> handles) {
+    public SheetView(RunModel run, Map<String, Handle> handles, MeterModel meter) {
         this.run = run;
+        this.meter = meter;
         this.drawing = SheetDrawing.of(run.assembly());
         setId("sheet");
         getStyleClass().add("sheet");
@@ -54,10 +73,67 @@ public final class SheetView extends Region {
         run.shownProperty().addListener((any, before, moment) -> paint());
         down.valueProperty().addListener((any, before, value) -> requestLayout());
         across.valueProperty().addListener((any, before, value) -> requestLayout());
+        for (Probe probe : Probe.values()) {
+            meter.placeProperty(probe).addListener((any, before, place) -> paint());
+        }
+        meter.inHandProperty()
+                .addListener((any, before, probe) -> setCursor(probe == null ? Cursor.DEFAULT : Cursor.CROSSHAIR));
+        addEventFilter(MouseEvent.MOUSE_PRESSED, this::putProbeDown);
         addEventHandler(ScrollEvent.SCROLL, event -> {
             scroll(down, -event.getDeltaY());
             scroll(across, -event.getDeltaX());
         });
+    }
+
+    /** Puts the probe that is in hand on the wire that was clicked; a click on nothing leaves it in hand. */
+    private void putProbeDown(MouseEvent event) {
+        Probe probe = meter.inHandProperty().get();
+        if (probe == null || event.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        double x = (event.getX() + across.getValue()) / scale;
+        double y = (event.getY() + down.getValue()) / scale;
+        drawing.wireNear(x, y, REACH).ifPresent(number -> {
+            probePoints.put(probe, new Point(x, y));
+            meter.placeProperty(probe).set(number);
+            meter.inHandProperty().set(null);
+        });
+        event.consume();
+    }
+
+    /** Where a probe is drawn: where it was put down, or on a wire of the place that was typed. */
+    private Optional<Point> pointOf(Probe probe) {
+        String place = meter.placeProperty(probe).get().strip();
+        Optional<Point> put = Optional.ofNullable(probePoints.get(probe))
+                .filter(point -> drawing.wireNear(point.x(), point.y(), REACH).equals(Optional.of(place)));
+        return put.or(() -> drawing.pointOn(numberOf(place)));
+    }
+
+    private String numberOf(String place) {
+        String[] sides = place.split(":", 2);
+        return sides.length < 2
+                ? place
+                : run.assembly()
+                        .nodes()
+                        .indexOf(new Terminal(sides[0], sides[1]))
+                        .map(node -> run.assembly().nodes().all().get(node).number())
+                        .orElse(place);
+    }
+
+    private void paintProbes(GraphicsContext graphics) {
+        graphics.setFont(Font.font(Typeface.WORDS, FontWeight.BOLD, 11));
+        graphics.setTextAlign(TextAlignment.CENTER);
+        for (Probe probe : Probe.values()) {
+            pointOf(probe).ifPresent(at -> {
+                graphics.setStroke(probe.colour());
+                graphics.setLineWidth(2.5);
+                graphics.strokeLine(at.x(), at.y(), at.x() + 12, at.y() - 14);
+                graphics.setFill(probe.colour());
+                graphics.fillOval(at.x() + 6, at.y() - 28, 18, 18);
+                graphics.setFill(Color.WHITE);
+                graphics.fillText(probe.letter(), at.x() + 15, at.y() - 15);
+            });
+        }
     }
 
     /** Puts the keyboard on the first device that can be operated. */
@@ -68,6 +144,11 @@ public final class SheetView extends Region {
     /** The drawing that is shown. */
     public Drawing drawing() {
         return drawing;
+    }
+
+    /** Where a point of the drawing is on the screen. */
+    public Point2D onScreen(double x, double y) {
+        return localToScreen(x * scale - across.getValue(), y * scale - down.getValue());
     }
 
     private static void scroll(ScrollBar bar, double by) {
@@ -157,6 +238,7 @@ public final class SheetView extends Region {
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
         new Painter(graphics, Ink.DAYLIGHT).paint(drawing, run.shownProperty().get());
+        paintProbes(graphics);
         graphics.restore();
         hotSpots.forEach(spot -> spot.show(run.shownProperty().get()));
     }

@@ -1,0 +1,109 @@
+package parable.bench;
+
+import java.util.Locale;
+import java.util.Optional;
+import parable.circuit.Terminal;
+import parable.network.Network;
+import parable.network.NodeState;
+import parable.network.Potential;
+import parable.network.Solution;
+
+/**
+ * A multimeter with two probes, each on a terminal such as {@code K1:13} or on a wire number. What it shows follows from
+ * the solved network; no reading is made up.
+ */
+public final class Meter {
+
+    /** Above this, in V, an ohmmeter would be damaged and its reading means nothing. */
+    private static final double LIVE = 1;
+
+    /** A meter takes this for no resistance, in ohms. */
+    private static final double CONTINUITY = 0.5;
+
+    private final Network network;
+    private final Solution solution;
+
+    /** What the meter is set to. */
+    public enum Range {
+        VOLTS_AC("V AC"),
+        VOLTS_DC("V DC"),
+        OHMS("\u03a9");
+
+        private final String words;
+
+        Range(String words) {
+            this.words = words;
+        }
+
+        /** What stands beside the knob. */
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * What the meter shows.
+     *
+     * @param text the display, or the reason why it shows nothing
+     * @param value the number in V or ohms; empty if there is none
+     */
+    public record Reading(String text, Optional<Double> value) {}
+
+    Meter(Network network, Solution solution) {
+        this.network = network;
+        this.solution = solution;
+    }
+
+    /** Whether a probe can be put there: the sheet has such a terminal or wire. */
+    public boolean canTouch(String place) {
+        return node(place).isPresent();
+    }
+
+    private Optional<Integer> node(String place) {
+        int colon = place.indexOf(':');
+        return colon < 0
+                ? network.node(place)
+                : network.node(new Terminal(place.substring(0, colon), place.substring(colon + 1)));
+    }
+
+    /** What the meter shows with its probes on these places. */
+    public Reading read(Range range, String red, String black) {
+        Optional<Integer> one = node(red);
+        Optional<Integer> other = node(black);
+        if (one.isEmpty() || other.isEmpty()) {
+            String missing = one.isEmpty() ? red : black;
+            return refused(missing.isBlank() ? "put both probes down" : "the sheet has no wire or terminal " + missing);
+        }
+        Potential volts = solution.voltage(other.get(), one.get());
+        return switch (range) {
+            case VOLTS_AC -> shown(volts.alternating(), "V");
+            case VOLTS_DC -> shown(volts.direct(), "V");
+            case OHMS -> ohms(one.get(), other.get(), volts);
+        };
+    }
+
+    private Reading ohms(int one, int other, Potential volts) {
+        if (isLive(one) || isLive(other) || volts.rms() > LIVE) {
+            return refused("refused: the circuit is live; ohms only when it is proved dead");
+        }
+        double ohms = solution.resistance(one, other);
+        if (Double.isInfinite(ohms)) {
+            return new Reading("open", Optional.of(ohms));
+        }
+        return ohms < CONTINUITY ? new Reading("0.0 \u03a9, joined", Optional.of(0.0)) : shown(ohms, "\u03a9");
+    }
+
+    private boolean isLive(int node) {
+        NodeState state = solution.state(node);
+        return state == NodeState.LIVE || state == NodeState.LIVE_THROUGH_LOAD || state == NodeState.SHORTED;
+    }
+
+    private static Reading refused(String why) {
+        return new Reading(why, Optional.empty());
+    }
+
+    private static Reading shown(double value, String unit) {
+        double rounded = Math.abs(value) < 0.05 ? 0 : value;
+        return new Reading(String.format(Locale.ROOT, "%.1f %s", rounded, unit), Optional.of(value));
+    }
+}

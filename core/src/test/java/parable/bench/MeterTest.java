@@ -1,0 +1,77 @@
+package parable.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.bench.Meter.Range;
+import parable.parts.Verb;
+
+class MeterTest {
+
+    private Bench bench;
+
+    @BeforeEach
+    void closeTheBreaker() throws ActionRefusedException {
+        bench = Examples.washPumpBench();
+        bench.act(new Action(Verb.CLOSE, "Q1"));
+        bench.runUntil(1_000_000);
+    }
+
+    private Meter.Reading read(Range range, String red, String black) {
+        return bench.moment().meter().read(range, red, black);
+    }
+
+    /** At rest and live: one probe parked on the return, the other along the rung, then across single contacts. */
+    @ParameterizedTest
+    @CsvSource({
+        "1, 2, 231",
+        "4, 2, 231",
+        "6, 2, 231",
+        "7, 2, 0",
+        "S0:11, S0:12, 0",
+        "S1:13, S1:14, 231",
+        "Q1:1, Q1:3, 400",
+        "K1:1, K1:2, 231",
+        "2, PE, 0"
+    })
+    void acVoltsAreWhatTheNetworkHas(String red, String black, double volts) {
+        assertThat(read(Range.VOLTS_AC, red, black).value())
+                .hasValueSatisfying(value -> assertThat(value).isCloseTo(volts, within(0.5)));
+    }
+
+    @Test
+    void theDcRangeShowsNothingOnAc() {
+        assertThat(read(Range.VOLTS_DC, "1", "2").text()).isEqualTo("0.0 V");
+    }
+
+    @Test
+    void ohmsAreRefusedOnALiveCircuit() {
+        assertThat(read(Range.OHMS, "S1:13", "S1:14").text())
+                .isEqualTo("refused: the circuit is live; ohms only when it is proved dead");
+    }
+
+    @Test
+    void deadItTellsOpenFromJoinedAndMeasuresTheCoil() throws ActionRefusedException {
+        bench.act(new Action(Verb.OPEN, "Q1"));
+        bench.runUntil(2_000_000);
+
+        assertThat(read(Range.OHMS, "S0:11", "S0:12").text()).isEqualTo("0.0 \u03a9, joined");
+        double coilAndLamp = 1 / (1 / (231.0 * 231 / 8 * 0.3) + 1 / (231.0 * 231 / 2));
+        assertThat(read(Range.OHMS, "7", "2").value())
+                .hasValueSatisfying(value -> assertThat(value).isCloseTo(coilAndLamp, within(30.0)));
+        bench.act(new Action(Verb.HIT, "S4"));
+        assertThat(read(Range.OHMS, "S4:11", "S4:12").text()).isEqualTo("open");
+    }
+
+    @Test
+    void aProbeOnNothingIsSaidSo() {
+        assertThat(read(Range.VOLTS_AC, "99", "2").text()).isEqualTo("the sheet has no wire or terminal 99");
+        assertThat(read(Range.VOLTS_AC, "K1:77", "2").text()).isEqualTo("the sheet has no wire or terminal K1:77");
+        assertThat(read(Range.VOLTS_AC, "", "2").text()).isEqualTo("put both probes down");
+    }
+}
