@@ -95,7 +95,9 @@ final class PowerDiagram extends LaneDiagram {
         if (tagged.add(passage.tag())) {
             double aside = heightAbove(passage) + 9;
             label(at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
-            marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
+            if (tellsItsCondition(part(passage.tag()))) {
+                marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
+            }
         } else {
             Part part = part(passage.tag());
             double offset = part.family() == Family.OVERLOAD_RELAY ? 0 : -5;
@@ -105,6 +107,10 @@ final class PowerDiagram extends LaneDiagram {
                     new Point(across(Math.max(first, lane - 1)) + offset + reach, at.y()),
                     at.plus(offset - reach, 0)));
         }
+    }
+
+    private static boolean tellsItsCondition(Part part) {
+        return part.family() != Family.RESISTOR && part.family() != Family.CONVERTER;
     }
 
     @Override

@@ -139,7 +139,7 @@ public final class TimeStrip extends ScrollPane {
             double until = i + 1 < instants.size() ? instants.get(i + 1) : end;
             if (moment.condition(device.tag()).isActive()) {
                 double left = Math.max(NAMES, x(instants.get(i)));
-                graphics.fillRect(left, y + 3, Math.max(1, x(until) - left), ROW - 5);
+                graphics.fillRect(left, y + 3, Math.max(1, x(until) - left + 0.5), ROW - 5);
             } else {
                 double left = Math.max(NAMES, x(instants.get(i)));
                 graphics.fillRect(left, y + ROW - 3, Math.max(0, x(until) - left), 1);
