@@ -31,6 +31,17 @@ public final class Examples {
                 .map(name -> FOLDER.resolve(name + JobFile.ENDING));
     }
 
+    /** All sheets of all example jobs. */
+    public static Stream<Sheet> sheets() {
+        return all().flatMap(file -> {
+            try {
+                return JobFile.open(file).sheets().stream();
+            } catch (IOException | JobFormatException broken) {
+                throw new AssertionError(broken);
+            }
+        });
+    }
+
     public static String pressHouseText() {
         try {
             return Files.readString(PRESS_HOUSE);
