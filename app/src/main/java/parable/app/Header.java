@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -147,12 +148,7 @@ final class Header extends VBox {
     }
 
     void saveAs() {
-        String name = jobs.jobProperty()
-                        .get()
-                        .name()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .replace(' ', '-')
-                + JobFile.ENDING;
+        String name = jobs.jobProperty().get().name().toLowerCase(Locale.ROOT).replace(' ', '-') + JobFile.ENDING;
         prompt.toSave(name).ifPresent(jobs::save);
     }
 

@@ -54,18 +54,6 @@ public final class Nodes {
         return Optional.ofNullable(indexByNumber.get(number));
     }
 
-    /**
-     * For each item boundary of a rung the position in {@link #all()} of the node there: the entry at i is the node
-     * after item i, the last item excepted. A rung of this sheet is required.
-     */
-    public List<Integer> along(Rung rung) {
-        List<Integer> found = new ArrayList<>();
-        for (int i = 0; i + 1 < rung.items().size(); i++) {
-            found.add(indexByKey.get(Joining.after(rung.items().get(i))));
-        }
-        return found;
-    }
-
     /** Joins what the rungs write side by side; keys are terminals and points. */
     private static final class Joining {
         private final Map<Object, Object> parents = new LinkedHashMap<>();

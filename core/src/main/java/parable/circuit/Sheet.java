@@ -45,9 +45,4 @@ public record Sheet(
     public Stream<Rung> rungs() {
         return Stream.concat(power.stream(), control.stream());
     }
-
-    /** This sheet with another ladder. */
-    public Sheet withControl(List<Rung> rungs) {
-        return new Sheet(name, duty, rails, devices, power, rungs, extras);
-    }
 }

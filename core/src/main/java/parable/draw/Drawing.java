@@ -24,11 +24,6 @@ public record Drawing(double width, double height, List<Mark> marks) {
         return marks.stream().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);
     }
 
-    /** The symbol at a point, empty if there is none. */
-    public Optional<Mark.Symbol> symbolAt(double x, double y) {
-        return symbols().filter(symbol -> symbol.box().contains(x, y)).findFirst();
-    }
-
     /** The number of the wire nearest to a point, empty if none is as near as this. */
     public Optional<String> wireNear(double x, double y, double within) {
         return wires().filter(wire -> wire.distance(x, y) <= within)

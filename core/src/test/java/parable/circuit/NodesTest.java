@@ -2,7 +2,6 @@ package parable.circuit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
 
@@ -42,13 +41,6 @@ class NodesTest {
         assertThat(nodes.all().get(sealed).names()).containsExactly("8", "9");
         assertThat(nodes.indexOf(new Terminal("K1", "14"))).contains(sealed);
         assertThat(nodes.indexOf(new Terminal("S1", "14"))).contains(sealed);
-    }
-
-    @Test
-    void alongARungTheNodesFollowEachOther() {
-        Sheet sheet = Examples.sheet(DEVICES, "", "\"L S0[11-12] S1[13-14] K1[A1-A2] N\"");
-
-        assertThat(Nodes.of(sheet).along(sheet.control().get(0))).isEqualTo(List.of(0, 2, 3, 1));
     }
 
     @Test

@@ -46,7 +46,21 @@ class SheetDrawingTest {
                 .containsSequence("poles: power", "13-14: rung 3", "21-22: rung 5");
         assertThat(drawing.symbols().map(symbol -> symbol.subject().tag()))
                 .contains("G1", "Q1", "F1", "K1", "F2", "M1", "S4", "S0", "S1", "S2", "S3", "P1", "P2", "P3");
-        assertThat(drawing.symbolAt(-5, -5)).isEmpty();
+    }
+
+    @Test
+    void aWireIsFoundWhereItIsDrawnAndNowhereElse() {
+        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()));
+
+        for (Mark.Wire wire : wires(drawing)) {
+            Point from = wire.points().get(0);
+            Point to = wire.points().get(1);
+            double x = (from.x() + to.x()) / 2;
+            double y = (from.y() + to.y()) / 2;
+            assertThat(drawing.wireNear(x, y, 0.1)).isPresent();
+        }
+        assertThat(drawing.wireNear(-50, -50, 9)).isEmpty();
+        assertThat(drawing.pointOn("no such wire")).isEmpty();
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -24,8 +25,8 @@ class ExampleScenariosTest {
     }
 
     private static Stream<Path> scripts(Sheet sheet) {
-        try (Stream<Path> files = Files.list(Examples.FOLDER.resolve(
-                sheet.name().toLowerCase(java.util.Locale.ROOT).replace(' ', '-')))) {
+        try (Stream<Path> files = Files.list(
+                Examples.FOLDER.resolve(sheet.name().toLowerCase(Locale.ROOT).replace(' ', '-')))) {
             return files.sorted().toList().stream();
         } catch (IOException unreadable) {
             throw new AssertionError(unreadable);
