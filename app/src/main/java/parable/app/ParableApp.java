@@ -2,22 +2,23 @@ package parable.app;
 
 import atlantafx.base.theme.PrimerLight;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.stage.Stage;
 
 /** Starts the window. */
 public final class ParableApp extends Application {
 
-    private static JobModel jobs;
+    private static Supplier<JobModel> jobs;
     private static Consumer<MainWindow> whenShown = window -> {};
 
     /**
      * Opens the window and returns when it is closed.
      *
-     * @param toShow the job to show
+     * @param toShow gives the job to show; asked once the toolkit is up, so that the job can be read meanwhile
      * @param afterwards called on the interface thread once the window is up
      */
-    public static void show(JobModel toShow, Consumer<MainWindow> afterwards) {
+    public static void show(Supplier<JobModel> toShow, Consumer<MainWindow> afterwards) {
         jobs = toShow;
         whenShown = afterwards;
         launch(ParableApp.class);
@@ -26,7 +27,7 @@ public final class ParableApp extends Application {
     @Override
     public void start(Stage stage) {
         prepare();
-        MainWindow window = new MainWindow(jobs, new SystemFilePrompt(stage));
+        MainWindow window = new MainWindow(jobs.get(), new SystemFilePrompt(stage));
         stage.setTitle("Parable");
         stage.setMinWidth(1000);
         stage.setMinHeight(640);

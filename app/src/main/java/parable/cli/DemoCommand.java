@@ -2,6 +2,7 @@ package parable.cli;
 
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import parable.app.JobModel;
 import parable.app.ParableApp;
 import picocli.CommandLine.Command;
@@ -13,6 +14,8 @@ final class DemoCommand implements Runnable {
     @Override
     public void run() {
         Path demo = Jobs.demo();
-        ParableApp.show(new JobModel(Jobs.open(demo), Optional.of(demo)), window -> {});
+        CompletableFuture<JobModel> reading =
+                CompletableFuture.supplyAsync(() -> new JobModel(Jobs.open(demo), Optional.of(demo)));
+        ParableApp.show(reading::join, window -> {});
     }
 }

@@ -18,6 +18,6 @@ final class OpenCommand implements Runnable {
     public void run() {
         JobModel jobs = new JobModel(Jobs.open(file), Optional.empty());
         jobs.open(file);
-        ParableApp.show(jobs, window -> {});
+        ParableApp.show(() -> jobs, window -> {});
     }
 }

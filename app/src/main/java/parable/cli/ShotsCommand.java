@@ -95,7 +95,7 @@ final class ShotsCommand implements Runnable {
     public void run() {
         Path demo = Jobs.demo();
         JobModel jobs = new JobModel(Jobs.open(demo), Optional.of(demo));
-        ParableApp.show(jobs, window -> take(window, new ArrayDeque<>(SHOTS)));
+        ParableApp.show(() -> jobs, window -> take(window, new ArrayDeque<>(SHOTS)));
     }
 
     private void take(MainWindow window, Queue<Shot> left) {
