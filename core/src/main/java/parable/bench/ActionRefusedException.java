@@ -8,4 +8,8 @@ public final class ActionRefusedException extends Exception {
     ActionRefusedException(Action action, String expected) {
         super(action.tag() + ": cannot '" + action + "', expected " + expected);
     }
+
+    ActionRefusedException(Fault fault, String expected) {
+        super(fault.tag() + ": cannot have the fault '" + fault.words() + "', expected " + expected);
+    }
 }

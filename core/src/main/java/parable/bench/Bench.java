@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
@@ -129,6 +130,36 @@ public final class Bench {
         }
     }
 
+    /**
+     * Puts a fault in, or takes it out. Putting in one that is there, or taking out one that is not, changes nothing.
+     *
+     * @param there whether it is to be there afterwards
+     * @throws ActionRefusedException if the device does not exist or cannot have that fault; nothing has changed then
+     */
+    public void set(Fault fault, boolean there) throws ActionRefusedException {
+        Optional<Integer> part = assembly().indexOf(fault.tag());
+        Optional<String> expected =
+                part.isEmpty() ? Optional.of("a device of this sheet") : fault.nonsenseIn(rig.parts.get(part.get()));
+        if (expected.isPresent()) {
+            throw new ActionRefusedException(fault, expected.get());
+        }
+        if (state.faults.contains(fault) == there) {
+            return;
+        }
+        List<Fault> faults = new ArrayList<>(state.faults);
+        if (there) {
+            faults.add(fault);
+        } else {
+            faults.remove(fault);
+        }
+        state.faults = List.copyOf(faults);
+        int line = tell((there ? "Fault put in: " : "Fault taken out: ") + fault.words() + ".", OptionalInt.empty());
+        if (!there) {
+            command(part.get(), state.commanded[part.get()], line);
+        }
+        settle(List.of());
+    }
+
     private int positionAfter(Action action, int part) throws ActionRefusedException {
         if (rig.parts.get(part).drive() instanceof Drive.ByTurning turning) {
             if (action.verb() == Verb.TURN && turning.positions().contains(action.position())) {
@@ -212,6 +243,10 @@ public final class Bench {
 
     private void command(int part, int position, int cause) {
         state.commanded[part] = position;
+        if (rig.isHeld(part, position, state)) {
+            state.stayPut(move -> rig.groups.get(move.group()).part() == part);
+            return;
+        }
         if (rig.isWhole(part, position, state)) {
             state.stayPut(move -> rig.groups.get(move.group()).part() == part);
             return;

@@ -1,6 +1,6 @@
 package parable.bench;
 
-import java.util.BitSet;
+import java.util.List;
 import java.util.Optional;
 import parable.circuit.Terminal;
 import parable.network.Network;
@@ -46,13 +46,7 @@ public final class Moment {
 
     /** Whether a contact of a device is closed; the contact by its position among the device's contacts. */
     public boolean closed(String tag, int contact) {
-        int part = index(tag);
-        BitSet groups = state.closedGroups;
-        return rig.parts.get(part).contacts().get(contact).isThroughPath()
-                || groups.stream()
-                        .mapToObj(rig.groups::get)
-                        .anyMatch(group ->
-                                group.part() == part && group.contacts().contains(contact));
+        return solution.isClosed(rig.network.contact(index(tag), contact));
     }
 
     /** Whether the device's coil or lamp has the voltage it needs; false for a device without. */
@@ -85,19 +79,24 @@ public final class Moment {
 
     /** The voltage between two wire numbers, empty if one of them does not exist. */
     public Optional<Potential> voltage(String one, String other) {
-        Network network = rig.network;
+        Network network = solution.network();
         return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
     }
 
     /** The voltage between two terminals, empty if one of them does not exist. */
     public Optional<Potential> voltage(Terminal one, Terminal other) {
-        Network network = rig.network;
+        Network network = solution.network();
         return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
     }
 
     /** A meter that can be put on this instant. */
     public Meter meter() {
-        return new Meter(rig.network, solution);
+        return new Meter(solution.network(), solution);
+    }
+
+    /** What is wrong at this instant; the list cannot be changed. */
+    public List<Fault> faults() {
+        return state.faults;
     }
 
     /** Whether anything is shorted. */

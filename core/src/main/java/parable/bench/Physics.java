@@ -91,7 +91,7 @@ final class Physics {
         }
         ContactCurrents currents =
                 ContactCurrents.of(solution, load -> load >= first && load < first + windings ? 1 : 0);
-        physical.lineShares[motor] = rig.network.branches().stream()
+        physical.lineShares[motor] = solution.network().branches().stream()
                         .filter(branch -> branch.sort() == Branch.Sort.SOURCE && solution.conducts(branch))
                         .mapToDouble(branch -> currents.outOf(branch.to()).rms())
                         .max()

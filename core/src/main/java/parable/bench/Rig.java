@@ -2,8 +2,12 @@ package parable.bench;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import parable.circuit.Terminal;
 import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
@@ -22,10 +26,13 @@ final class Rig {
     final List<ContactGroup> groups = new ArrayList<>();
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
+    private final Faults faults;
+    private final Map<Set<Terminal>, Network> miswired = new HashMap<>();
 
     Rig(Assembly assembly) {
         network = Network.of(assembly);
         parts = assembly.parts();
+        faults = new Faults(network);
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             for (ContactGroup group : ContactGroup.of(p, parts.get(p))) {
@@ -51,14 +58,29 @@ final class Rig {
     }
 
     Solution solve(RunState state) {
-        return network.solve(closedContacts(state), sourcesOn(state));
+        return solve(closedContacts(state), state);
+    }
+
+    private Solution solve(BitSet closed, RunState state) {
+        if (state.faults.isEmpty()) {
+            return network.solve(closed, sourcesOn(state));
+        }
+        faults.distort(closed, state.faults);
+        Set<Terminal> off = faults.wiresOff(state.faults);
+        Network wired = off.isEmpty() ? network : miswired.computeIfAbsent(off, network::withWiresOff);
+        return wired.solve(closed, sourcesOn(state), faults.openLoads(state.faults));
+    }
+
+    /** Whether a fault keeps a device from going to a position. */
+    boolean isHeld(int part, int position, RunState state) {
+        return !state.faults.isEmpty() && faults.holds(part, position, state.faults);
     }
 
     /** Like {@link #solve}, but with one contact of a device open. */
     Solution solveWithout(int part, int contact, RunState state) {
         BitSet closed = closedContacts(state);
         closed.clear(network.contact(part, contact));
-        return network.solve(closed, sourcesOn(state));
+        return solve(closed, state);
     }
 
     private BitSet closedContacts(RunState state) {

@@ -25,6 +25,8 @@ final class RunState {
     final List<Pending> pending = new ArrayList<>();
     /** For each part its condition as last told in the story. */
     final Condition[] conditions;
+    /** What is wrong; the list is never changed, only replaced. */
+    List<Fault> faults = List.of();
     /** Speeds and heat. */
     final PhysicalState physical;
 
@@ -52,6 +54,7 @@ final class RunState {
         pending.clear();
         pending.addAll(other.pending);
         System.arraycopy(other.conditions, 0, conditions, 0, conditions.length);
+        faults = other.faults;
         physical.restore(other.physical);
     }
 

@@ -27,11 +27,11 @@ final class Followers {
         this.followers = followers;
     }
 
-    Solution solve(BitSet closed, BitSet on) {
+    Solution solve(BitSet closed, BitSet on, BitSet open) {
         double[][] values = branches.sourceValue().clone();
         BitSet live = (BitSet) on.clone();
         live.andNot(followers);
-        Solution solution = Solver.solve(network, branches, closed, live, values);
+        Solution solution = Solver.solve(network, branches, new Switching(closed, live, open), values);
         for (int round = 0; round < followers.cardinality(); round++) {
             boolean changed = false;
             for (int s = followers.nextSetBit(0); s >= 0; s = followers.nextSetBit(s + 1)) {
@@ -40,7 +40,7 @@ final class Followers {
             if (!changed) {
                 break;
             }
-            solution = Solver.solve(network, branches, closed, live, values);
+            solution = Solver.solve(network, branches, new Switching(closed, live, open), values);
         }
         return solution;
     }

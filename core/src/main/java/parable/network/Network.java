@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import parable.circuit.Node;
 import parable.circuit.Terminal;
@@ -24,7 +25,10 @@ import parable.parts.Source;
  */
 public final class Network {
 
+    private static final BitSet NO_LOADS = new BitSet();
+
     private final Assembly assembly;
+    private final Set<Terminal> wiresOff;
     private final Map<Terminal, Integer> nodes = new HashMap<>();
     private final List<Branch> branches;
     private final int[] firstContact;
@@ -35,8 +39,9 @@ public final class Network {
     private final CompiledBranches compiled;
     private final BitSet followers;
 
-    private Network(Assembly assembly) {
+    private Network(Assembly assembly, Set<Terminal> wiresOff) {
         this.assembly = assembly;
+        this.wiresOff = Set.copyOf(wiresOff);
         List<Part> parts = assembly.parts();
         numberNodes(parts);
         nodeCount = assembly.nodes().all().size() + unwired(parts) + 1;
@@ -59,14 +64,26 @@ public final class Network {
 
     /** Compiles an assembled sheet. */
     public static Network of(Assembly assembly) {
-        return new Network(assembly);
+        return new Network(assembly, Set.of());
+    }
+
+    /**
+     * This network with wires off some terminals: each of those is a node of its own. Nodes that have a wire number,
+     * contacts, sources and loads keep their places.
+     *
+     * @param terminals the terminals whose wires are off
+     */
+    public Network withWiresOff(Set<Terminal> terminals) {
+        return new Network(assembly, terminals);
     }
 
     private void numberNodes(List<Part> parts) {
         List<Node> numbered = assembly.nodes().all();
         for (int i = 0; i < numbered.size(); i++) {
             for (Terminal terminal : numbered.get(i).terminals()) {
-                nodes.put(terminal, i);
+                if (!wiresOff.contains(terminal)) {
+                    nodes.put(terminal, i);
+                }
             }
         }
         int next = numbered.size();
@@ -224,9 +241,18 @@ public final class Network {
      * @param on the numbers of the sources that give voltage; those that follow an input do so whether named or not
      */
     public Solution solve(BitSet closed, BitSet on) {
+        return solve(closed, on, NO_LOADS);
+    }
+
+    /**
+     * Like {@link #solve(BitSet, BitSet)}, but with some loads burnt through, so that no current can flow in them.
+     *
+     * @param open the numbers of those loads
+     */
+    public Solution solve(BitSet closed, BitSet on, BitSet open) {
         if (followers.isEmpty()) {
-            return Solver.solve(this, compiled, closed, on, compiled.sourceValue());
+            return Solver.solve(this, compiled, new Switching(closed, on, open), compiled.sourceValue());
         }
-        return new Followers(this, compiled, followers).solve(closed, on);
+        return new Followers(this, compiled, followers).solve(closed, on, open);
     }
 }

@@ -12,8 +12,7 @@ public final class Solution {
     private static final double TOUCHABLE = 5;
 
     private final Network network;
-    private final BitSet closed;
-    private final BitSet on;
+    private final Switching switching;
     private final double[][] potentials;
     private final int[] groups;
     private final boolean[] fed;
@@ -22,15 +21,13 @@ public final class Solution {
 
     Solution(
             Network network,
-            BitSet closed,
-            BitSet on,
+            Switching switching,
             double[][] potentials,
             int[] groups,
             boolean[] fed,
             List<Integer> shortedBranches) {
         this.network = network;
-        this.closed = (BitSet) closed.clone();
-        this.on = (BitSet) on.clone();
+        this.switching = switching;
         this.potentials = potentials;
         this.groups = groups;
         this.fed = fed;
@@ -61,10 +58,15 @@ public final class Solution {
     /** Whether a branch joins its ends without a load: a closed contact, or a source that is on. */
     public boolean conducts(Branch branch) {
         return switch (branch.sort()) {
-            case CONTACT -> closed.get(network.contact(branch.part(), branch.index()));
-            case SOURCE -> on.get(network.source(branch.part(), branch.index()));
+            case CONTACT -> switching.closed().get(network.contact(branch.part(), branch.index()));
+            case SOURCE -> switching.on().get(network.source(branch.part(), branch.index()));
             case LOAD -> false;
         };
+    }
+
+    /** Whether a contact is closed, by its number among all contacts. */
+    public boolean isClosed(int contact) {
+        return switching.closed().get(contact);
     }
 
     /** The network it was solved for. */
@@ -84,13 +86,13 @@ public final class Solution {
     }
 
     /**
-     * The voltage across a load, 0 where the load hangs on a short circuit.
+     * The voltage that a load works with: 0 where it hangs on a short circuit or is burnt through.
      *
      * @param load its number among all loads
      */
     public Potential loadVoltage(int load) {
         Branch branch = network.loadBranch(load);
-        if (shortedNodes.get(branch.from()) || shortedNodes.get(branch.to())) {
+        if (switching.open().get(load) || shortedNodes.get(branch.from()) || shortedNodes.get(branch.to())) {
             return new Potential(0, 0, 0);
         }
         return voltage(branch.to(), branch.from());

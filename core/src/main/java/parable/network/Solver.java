@@ -12,15 +12,15 @@ final class Solver {
 
     private final Network network;
     private final CompiledBranches branches;
-    private final BitSet on;
+    private final Switching switching;
     private final double[][] values;
     private final Joints joints;
     private final List<Integer> shorts = new ArrayList<>();
 
-    private Solver(Network network, CompiledBranches branches, BitSet on, double[][] values) {
+    private Solver(Network network, CompiledBranches branches, Switching switching, double[][] values) {
         this.network = network;
         this.branches = branches;
-        this.on = on;
+        this.switching = switching;
         this.values = values;
         this.joints = new Joints(network.nodeCount());
     }
@@ -30,11 +30,11 @@ final class Solver {
      *
      * @param values for each source that is on its real, imaginary and DC voltage
      */
-    static Solution solve(Network network, CompiledBranches branches, BitSet closed, BitSet on, double[][] values) {
-        Solver solver = new Solver(network, branches, on, values);
+    static Solution solve(Network network, CompiledBranches branches, Switching switching, double[][] values) {
+        Solver solver = new Solver(network, branches, switching, values);
         solver.joinSources();
-        solver.joinContacts(closed);
-        return solver.solution(closed);
+        solver.joinContacts();
+        return solver.solution();
     }
 
     private void joinSources() {
@@ -42,7 +42,7 @@ final class Solver {
             if (branches.grounded()[s]) {
                 joints.join(network.earth(), branches.sourceFrom()[s], 0, 0, 0);
             }
-            if (on.get(s)) {
+            if (switching.on().get(s)) {
                 double[] value = values[s];
                 if (!joints.join(branches.sourceFrom()[s], branches.sourceTo()[s], value[0], value[1], value[2])) {
                     shorts.add(network.contactCount() + s);
@@ -51,7 +51,8 @@ final class Solver {
         }
     }
 
-    private void joinContacts(BitSet closed) {
+    private void joinContacts() {
+        BitSet closed = switching.closed();
         for (int c = closed.nextSetBit(0); c >= 0; c = closed.nextSetBit(c + 1)) {
             if (!joints.join(branches.contactFrom()[c], branches.contactTo()[c], 0, 0, 0)) {
                 shorts.add(c);
@@ -59,7 +60,8 @@ final class Solver {
         }
     }
 
-    private Solution solution(BitSet closed) {
+    private Solution solution() {
+        BitSet on = switching.on();
         int nodes = network.nodeCount();
         int[] groups = new int[nodes];
         int[] anchors = new int[nodes];
@@ -79,8 +81,10 @@ final class Solver {
         GroupEquations equations =
                 new GroupEquations(joints, groups, anchors, groups[network.earth()], branches.loadFrom().length);
         for (int l = 0; l < branches.loadFrom().length; l++) {
-            equations.add(branches.loadFrom()[l], branches.loadTo()[l], branches.loadAdmittance()[l]);
+            if (!switching.open().get(l)) {
+                equations.add(branches.loadFrom()[l], branches.loadTo()[l], branches.loadAdmittance()[l]);
+            }
         }
-        return new Solution(network, closed, on, equations.solve(), groups, fed, shorts);
+        return new Solution(network, switching, equations.solve(), groups, fed, shorts);
     }
 }

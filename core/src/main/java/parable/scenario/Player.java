@@ -43,14 +43,16 @@ public final class Player {
     }
 
     private void play(Step step) throws ScenarioException {
-        if (step instanceof Step.Do todo) {
-            try {
+        try {
+            if (step instanceof Step.Do todo) {
                 bench.act(todo.action());
-            } catch (ActionRefusedException refused) {
-                throw new ScenarioException(step.line(), refused.getMessage());
+            } else if (step instanceof Step.SetFault set) {
+                bench.set(set.fault(), set.there());
+            } else if (step instanceof Step.Expect expect) {
+                outcomes.add(new Outcome(expect, expect.expectation().missedAt(bench.moment())));
             }
-        } else if (step instanceof Step.Expect expect) {
-            outcomes.add(new Outcome(expect, expect.expectation().missedAt(bench.moment())));
+        } catch (ActionRefusedException refused) {
+            throw new ScenarioException(step.line(), refused.getMessage());
         }
     }
 

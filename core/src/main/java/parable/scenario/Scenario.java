@@ -46,6 +46,9 @@ public record Scenario(List<Step> steps) {
 
     private static List<Step> steps(ScriptLine line, long time) throws ScenarioException {
         String word = line.word("an action such as 'press S1', or 'expect'");
+        if (word.equals("fault") || word.equals("mend")) {
+            return List.of(new Step.SetFault(line.number(), time, line.fault(), word.equals("fault")));
+        }
         if (!word.equals("expect")) {
             Verb verb = Verb.ofWord(word).orElseThrow(() -> line.refused(word, "an action or 'expect'"));
             String tag = line.word("the tag of a device");

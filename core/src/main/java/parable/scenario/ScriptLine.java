@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.bench.Condition;
+import parable.bench.Fault;
 import parable.network.NodeState;
 
 /** Takes one line of a script apart, word by word. */
@@ -70,6 +71,24 @@ final class ScriptLine {
             throw refused(word, expected);
         }
         return Double.parseDouble(word);
+    }
+
+    /** A fault: the device, the contact or terminal if it is one of those, and what is wrong. */
+    Fault fault() throws ScenarioException {
+        String tag = word("the tag of a device");
+        String second = word("a contact, a terminal, or what is wrong");
+        Optional<Fault.Kind> ofDevice = Fault.Kind.ofWord(second);
+        String kind = ofDevice.isPresent() && next == words.length ? second : word("what is wrong");
+        end();
+        return new Fault(
+                Fault.Kind.ofWord(kind)
+                        .orElseThrow(() -> refused(
+                                kind,
+                                Arrays.stream(Fault.Kind.values())
+                                        .map(Fault.Kind::word)
+                                        .collect(Collectors.joining(", ")))),
+                tag,
+                kind.equals(second) ? "" : second);
     }
 
     Expectation expectation() throws ScenarioException {

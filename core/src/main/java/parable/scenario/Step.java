@@ -1,6 +1,7 @@
 package parable.scenario;
 
 import parable.bench.Action;
+import parable.bench.Fault;
 
 /** One line of a script, or one of several expectations on it. */
 public sealed interface Step {
@@ -13,6 +14,13 @@ public sealed interface Step {
 
     /** Something is done. */
     record Do(int line, long time, Action action) implements Step {}
+
+    /**
+     * A fault is put in or taken out.
+     *
+     * @param there whether it is put in
+     */
+    record SetFault(int line, long time, Fault fault, boolean there) implements Step {}
 
     /** Something is expected. */
     record Expect(int line, long time, Expectation expectation) implements Step {}

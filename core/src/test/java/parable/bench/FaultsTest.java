@@ -1,0 +1,115 @@
+package parable.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.parts.Verb;
+
+class FaultsTest {
+
+    private Bench bench;
+
+    @BeforeEach
+    void start() throws ActionRefusedException {
+        bench = Examples.washPumpBench();
+        at(0, Verb.CLOSE, "Q1");
+        at(100, Verb.PRESS, "S1");
+        at(300, Verb.RELEASE, "S1");
+        bench.runUntil(1_000_000);
+    }
+
+    private void at(long millis, Verb verb, String tag) throws ActionRefusedException {
+        bench.runUntil(millis * 1000);
+        bench.act(new Action(verb, tag));
+    }
+
+    @Test
+    void aWeldedPoleHoldsTheArmatureAndTheMirrorContactStaysOpen() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
+        at(1_100, Verb.PRESS, "S0");
+        bench.runUntil(2_000_000);
+
+        assertThat(bench.moment().closed("K1", 0)).isTrue();
+        assertThat(bench.moment().closed("K1", 4)).as("21-22").isFalse();
+        assertThat(bench.moment().energised("K1")).isFalse();
+
+        bench.set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
+        bench.runUntil(3_000_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+        assertThat(bench.moment().closed("K1", 4)).isTrue();
+    }
+
+    @Test
+    void aStuckArmatureStaysWhereItIs() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.STUCK, "K1", ""), true);
+        at(1_100, Verb.PRESS, "S0");
+        bench.runUntil(2_000_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    @Test
+    void aLampThatIsOutIsDarkAndNothingElseChanges() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.BROKEN, "P1", ""), true);
+        assertThat(bench.moment().condition("P1")).isEqualTo(Condition.DARK);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+        assertThat(bench.moment()
+                        .meter()
+                        .read(Meter.Range.VOLTS_AC, "P1:X1", "P1:X2")
+                        .text())
+                .isEqualTo("230.9 V");
+    }
+
+    @Test
+    void aTerminalWithoutItsWireIsMeasuredApartFromIt() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.OFF, "K1", "A1"), true);
+        bench.runUntil(1_500_000);
+
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+        assertThat(bench.moment()
+                        .meter()
+                        .read(Meter.Range.VOLTS_AC, "K1:A1", "K1:A2")
+                        .text())
+                .isEqualTo("0.0 V");
+        at(2_000, Verb.PRESS, "S1");
+        bench.runUntil(2_100_000);
+        assertThat(bench.moment().meter().read(Meter.Range.VOLTS_AC, "7", "2").text())
+                .isEqualTo("230.9 V");
+    }
+
+    @Test
+    void faultsAreToldAndGoWithTheInstant() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.BURNT, "K1", "13-14"), true);
+        bench.runUntil(1_500_000);
+
+        assertThat(bench.story()).extracting(StoryLine::text).contains("Fault put in: K1 13-14 no longer conducts.");
+        assertThat(bench.momentAt(900_000).faults()).isEmpty();
+        assertThat(bench.moment().faults()).hasSize(1);
+        bench.rewindTo(900_000);
+        assertThat(bench.moment().faults()).isEmpty();
+        bench.runUntil(1_500_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "WELDED | K1 | 33-34 | a contact such as 13-14",
+                "OFF | K1 | 99 | a terminal of the device",
+                "BROKEN | S1 | '' | a device with a coil or lamp",
+                "STUCK | P1 | '' | a device that moves",
+                "STUCK | K9 | '' | a device of this sheet"
+            })
+    void aFaultThatCannotBeIsRefused(Fault.Kind kind, String tag, String place, String expected) {
+        assertThatExceptionOfType(ActionRefusedException.class)
+                .isThrownBy(() -> bench.set(new Fault(kind, tag, place), true))
+                .withMessageStartingWith(tag + ": cannot have the fault")
+                .withMessageEndingWith(expected);
+        assertThat(bench.moment().faults()).isEmpty();
+    }
+}
