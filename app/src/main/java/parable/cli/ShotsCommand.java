@@ -22,6 +22,7 @@ import parable.app.MainWindow;
 import parable.app.ParableApp;
 import parable.app.run.RunModel;
 import parable.bench.Action;
+import parable.bench.Fault;
 import parable.parts.Verb;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -56,7 +57,16 @@ final class ShotsCommand implements Runnable {
                 ((TextField) window.part("probe-red")).setText("6");
                 ((TextField) window.part("probe-black")).setText("2");
             }),
-            new Shot("overload-tripped", window -> act(window, Verb.TRIP, "F2", 0.5)),
+            new Shot("welded-pole", window -> {
+                window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
+                act(window, Verb.PRESS, "S0", 0.3);
+            }),
+            new Shot("overload-tripped", window -> {
+                act(window, Verb.RELEASE, "S0", 0.1);
+                window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
+                start(window);
+                act(window, Verb.TRIP, "F2", 0.5);
+            }),
             new Shot("looking-back", window -> window.run().lookAt(715_000)),
             new Shot("mill-in-star", window -> {
                 window.showSheet("Mill");

@@ -1,8 +1,11 @@
 package parable.bench;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.LoadRole;
 import parable.parts.Part;
@@ -51,6 +54,29 @@ public record Fault(Kind kind, String tag, String place) {
     /** The fault in a sentence: {@code K1 13-14 is welded closed}. */
     public String words() {
         return (kind == Kind.OFF ? tag + ":" + place : tag + (place.isEmpty() ? "" : " " + place)) + " " + kind.words;
+    }
+
+    /** Every fault that a part can have, those of its contacts first, then those of the whole, then its wires. */
+    public static List<Fault> possibleIn(Part part) {
+        List<Fault> candidates = new ArrayList<>();
+        for (Contact contact : part.contacts()) {
+            candidates.add(new Fault(Kind.WELDED, part.tag(), contact.marking()));
+            candidates.add(new Fault(Kind.BURNT, part.tag(), contact.marking()));
+        }
+        candidates.add(new Fault(Kind.BROKEN, part.tag(), ""));
+        candidates.add(new Fault(Kind.STUCK, part.tag(), ""));
+        part.terminals().forEach(terminal -> candidates.add(new Fault(Kind.OFF, part.tag(), terminal)));
+        return candidates.stream()
+                .filter(fault -> fault.nonsenseIn(part).isEmpty())
+                .toList();
+    }
+
+    /**
+     * Whether this fault is between two terminals of its device: in the contact or load there, on one of the terminals, or
+     * in the device as a whole.
+     */
+    public boolean isBetween(String from, String to) {
+        return place.isEmpty() || place.equals(from + "-" + to) || place.equals(from) || place.equals(to);
     }
 
     /** What is wrong with putting this fault into this part, empty if it is possible. */

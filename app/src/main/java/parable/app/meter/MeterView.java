@@ -21,8 +21,12 @@ public final class MeterView extends VBox {
     private final MeterModel meter;
     private final Label display = new Label();
 
-    /** The view of a meter on a running sheet. */
-    public MeterView(RunModel run, MeterModel meter) {
+    /**
+     * The view of a meter on a running sheet.
+     *
+     * @param beside what stands in the middle of its first line
+     */
+    public MeterView(RunModel run, MeterModel meter, Node beside) {
         this.meter = meter;
         setId("meter");
         getStyleClass().add("meter");
@@ -31,7 +35,7 @@ public final class MeterView extends VBox {
         display.setWrapText(true);
         display.setMinHeight(Region.USE_PREF_SIZE);
         display.setMaxWidth(Double.MAX_VALUE);
-        HBox top = new HBox(4, heading(), spacer());
+        HBox top = new HBox(4, heading(), spacer(), beside, spacer());
         ToggleGroup ranges = new ToggleGroup();
         for (Meter.Range range : Meter.Range.values()) {
             top.getChildren().add(range(range, ranges));

@@ -22,6 +22,7 @@ import javafx.collections.ObservableList;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
+import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.bench.Sample;
 import parable.bench.StoryLine;
@@ -128,6 +129,21 @@ public final class RunModel {
 
     /** Does something to a device at the instant that is looked at. */
     public void act(Action action) {
+        change(() -> bench.act(action));
+    }
+
+    /** Puts a fault in at the instant that is looked at, or takes it out. */
+    public void set(Fault fault, boolean there) {
+        change(() -> bench.set(fault, there));
+    }
+
+    /** Something that can be refused. */
+    @FunctionalInterface
+    private interface Change {
+        void make() throws ActionRefusedException;
+    }
+
+    private void change(Change change) {
         notice.set("");
         try {
             if (looksBack()) {
@@ -135,7 +151,7 @@ public final class RunModel {
                 bench.rewindTo(shownTime.get());
                 branchOff();
             }
-            bench.act(action);
+            change.make();
         } catch (ActionRefusedException refused) {
             notice.set(refused.getMessage());
         }

@@ -1,6 +1,7 @@
 package parable.app.sheet;
 
 import java.util.List;
+import java.util.function.BiPredicate;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -11,7 +12,9 @@ import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
 import parable.bench.Condition;
+import parable.bench.Fault;
 import parable.bench.Moment;
+import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.Point;
@@ -27,10 +30,17 @@ final class Painter {
 
     private final GraphicsContext canvas;
     private final Ink ink;
+    private final BiPredicate<Fault, Subject> concerns;
 
-    Painter(GraphicsContext canvas, Ink ink) {
+    /**
+     * A painter.
+     *
+     * @param concerns whether a fault of a device concerns what a symbol of it stands for
+     */
+    Painter(GraphicsContext canvas, Ink ink, BiPredicate<Fault, Subject> concerns) {
         this.canvas = canvas;
         this.ink = ink;
+        this.concerns = concerns;
     }
 
     /** Paints everything; the canvas must be scaled and moved already. */
@@ -77,7 +87,27 @@ final class Painter {
         boolean load = !(symbol.subject() instanceof Subject.OfContact);
         symbol.always().forEach(stroke -> paintStroke(stroke, on && load ? HEAVY : THIN + 0.4, ink.symbol()));
         Color colour = on && !load ? ink.of(stateOf(symbol.wire(), moment)) : ink.symbol();
+        if (isFaulty(symbol, moment)) {
+            paintWarning(symbol.box());
+        }
         (on ? symbol.on() : symbol.off()).forEach(stroke -> paintStroke(stroke, on ? HEAVY : 2.2, colour));
+    }
+
+    private boolean isFaulty(Mark.Symbol symbol, Moment moment) {
+        return moment.faults().stream()
+                .filter(fault -> fault.tag().equals(symbol.subject().tag()))
+                .anyMatch(fault -> concerns.test(fault, symbol.subject()));
+    }
+
+    /** A flag with an exclamation mark at the corner of a symbol that has a fault. */
+    private void paintWarning(Box box) {
+        double x = box.x() + box.width() + 1;
+        double y = box.y() - 2;
+        canvas.setFill(ink.shorted());
+        canvas.fillPolygon(new double[] {x - 9, x + 9, x}, new double[] {y + 14, y + 14, y - 3}, 3);
+        canvas.setFill(ink.paper());
+        setText(true, Mark.TextRole.NOTE.size(), Mark.Anchor.MIDDLE);
+        canvas.fillText("!", x, y + 12);
     }
 
     private static boolean isOn(Subject subject, Moment moment) {

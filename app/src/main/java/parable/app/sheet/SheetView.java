@@ -27,6 +27,7 @@ import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
+import parable.bench.Fault;
 import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -34,6 +35,7 @@ import parable.draw.Mark;
 import parable.draw.Point;
 import parable.draw.SheetDrawing;
 import parable.draw.Subject;
+import parable.parts.Contact;
 import parable.parts.Part;
 
 /** The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. */
@@ -184,12 +186,20 @@ public final class SheetView extends Region {
 
     private boolean isPole(Mark.Symbol symbol) {
         return symbol.subject() instanceof Subject.OfContact contact
-                && run.assembly()
-                        .part(contact.tag())
-                        .orElseThrow()
-                        .contacts()
-                        .get(contact.contact())
-                        .pole();
+                && contactOf(contact).pole();
+    }
+
+    private boolean concerns(Fault fault, Subject subject) {
+        if (subject instanceof Subject.OfContact of) {
+            Contact contact = contactOf(of);
+            return fault.isBetween(contact.from(), contact.to());
+        }
+        return run.assembly().part(subject.tag()).orElseThrow().loads().stream()
+                .anyMatch(load -> fault.isBetween(load.from(), load.to()));
+    }
+
+    private Contact contactOf(Subject.OfContact subject) {
+        return run.assembly().part(subject.tag()).orElseThrow().contacts().get(subject.contact());
     }
 
     private static Box around(List<Box> boxes) {
@@ -237,7 +247,8 @@ public final class SheetView extends Region {
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
-        new Painter(graphics, Ink.DAYLIGHT).paint(drawing, run.shownProperty().get());
+        new Painter(graphics, Ink.DAYLIGHT, this::concerns)
+                .paint(drawing, run.shownProperty().get());
         paintProbes(graphics);
         graphics.restore();
         hotSpots.forEach(spot -> spot.show(run.shownProperty().get()));

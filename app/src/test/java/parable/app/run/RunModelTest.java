@@ -7,6 +7,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import parable.bench.Action;
 import parable.bench.Condition;
+import parable.bench.Fault;
 import parable.bench.StoryLine;
 import parable.files.JobFile;
 import parable.parts.Assembly;
@@ -140,6 +141,19 @@ class RunModelTest {
         run.play(Scenario.read("1 s press K77"));
         run.tick(2);
         assertThat(run.noticeProperty().get()).startsWith("The recipe stopped: line 1: K77");
+    }
+
+    @Test
+    void aFaultIsPutInAndTakenOut() {
+        Fault welded = new Fault(Fault.Kind.WELDED, "S1", "13-14");
+        run.set(welded, true);
+        run.tick(0.5);
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+        assertThat(run.shownProperty().get().faults()).containsExactly(welded);
+        run.set(welded, false);
+        assertThat(run.shownProperty().get().faults()).isEmpty();
+        run.set(new Fault(Fault.Kind.BROKEN, "S1", ""), true);
+        assertThat(run.noticeProperty().get()).contains("S1: cannot have the fault");
     }
 
     @Test
