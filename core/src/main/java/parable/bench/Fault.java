@@ -29,6 +29,10 @@ public record Fault(Kind kind, String tag, String place) {
         BROKEN("is burnt through"),
         /** An armature or actuator that does not move. */
         STUCK("is stuck"),
+        /** A phase of a supply that has failed. */
+        LOST("gives no voltage"),
+        /** A mechanical interlock that was not fitted or has come off. */
+        MISSING("is missing"),
         /** A wire that has come off its terminal. */
         OFF("has lost its wire");
 
@@ -65,6 +69,8 @@ public record Fault(Kind kind, String tag, String place) {
         }
         candidates.add(new Fault(Kind.BROKEN, part.tag(), ""));
         candidates.add(new Fault(Kind.STUCK, part.tag(), ""));
+        candidates.add(new Fault(Kind.MISSING, part.tag(), ""));
+        part.sources().forEach(source -> candidates.add(new Fault(Kind.LOST, part.tag(), source.live())));
         part.terminals().forEach(terminal -> candidates.add(new Fault(Kind.OFF, part.tag(), terminal)));
         return candidates.stream()
                 .filter(fault -> fault.nonsenseIn(part).isEmpty())
@@ -85,14 +91,25 @@ public record Fault(Kind kind, String tag, String place) {
             case WELDED, BURNT -> contactOf(part).isPresent()
                     ? Optional.empty()
                     : Optional.of("a contact such as 13-14");
+            case LOST -> part.sources().stream()
+                            .anyMatch(source -> source.live().equals(place))
+                    ? Optional.empty()
+                    : Optional.of("a phase of a supply");
+            case MISSING -> part.drive() instanceof Drive.Interlocking && place.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of("a mechanical interlock");
             case OFF -> part.terminals().contains(place) ? Optional.empty() : Optional.of("a terminal of the device");
             case BROKEN -> !part.loads().isEmpty() && place.isEmpty()
                     ? Optional.empty()
                     : Optional.of("a device with a coil or lamp");
-            case STUCK -> place.isEmpty() && !(part.drive() instanceof Drive.None)
+            case STUCK -> place.isEmpty() && moves(part.drive())
                     ? Optional.empty()
                     : Optional.of("a device that moves");
         };
+    }
+
+    private static boolean moves(Drive drive) {
+        return !(drive instanceof Drive.None) && !(drive instanceof Drive.Interlocking);
     }
 
     /** The position of the contact among the device's contacts, empty if the place is none. */

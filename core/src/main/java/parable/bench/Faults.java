@@ -60,6 +60,12 @@ final class Faults {
         return open;
     }
 
+    /** Whether a source gives no voltage. */
+    boolean silences(int part, int source, List<Fault> faults) {
+        String live = parts.get(part).sources().get(source).live();
+        return faults.contains(new Fault(Fault.Kind.LOST, parts.get(part).tag(), live));
+    }
+
     /** The terminals whose wires are off. */
     Set<Terminal> wiresOff(List<Fault> faults) {
         Set<Terminal> off = new HashSet<>();

@@ -18,7 +18,7 @@ final class Interlocks {
         boolean away = move.closes() != group.closedAt(0);
         boolean held = away
                 && rig.atRest(group.part(), state)
-                && rig.interlockedWith(group.part()).stream().anyMatch(other -> !rig.atRest(other, state));
+                && rig.interlockedWith(group.part(), state).stream().anyMatch(other -> !rig.atRest(other, state));
         if (held) {
             state.heldBack.set(group.part());
             state.pending.removeIf(next -> next instanceof Pending.Move other
@@ -31,7 +31,7 @@ final class Interlocks {
     List<Integer> freed(RunState state) {
         List<Integer> freed = new ArrayList<>();
         for (int part = state.heldBack.nextSetBit(0); part >= 0; part = state.heldBack.nextSetBit(part + 1)) {
-            boolean free = rig.interlockedWith(part).stream().allMatch(other -> rig.atRest(other, state));
+            boolean free = rig.interlockedWith(part, state).stream().allMatch(other -> rig.atRest(other, state));
             if (!state.energised.get(part)) {
                 state.heldBack.clear(part);
             } else if (free) {

@@ -140,7 +140,8 @@ final class Reaction {
             case SILENT -> words.add(tag + " falls silent");
             case FORWARD -> words.add(tag + " runs forward");
             case REVERSE -> words.add(tag + " runs in reverse");
-            case SINGLE_PHASED -> words.add(tag + " hums on two phases");
+            case SINGLE_PHASED -> words.add(
+                    tag + (state.physical.speed[part] == 0 ? " hums on two phases" : " runs on two phases only"));
             case LOCKED -> words.add(tag + " is fed but stuck");
             case COASTING -> words.add(tag + " has no power and coasts");
             case BRAKED -> words.add(tag + " is braked by direct current");

@@ -105,7 +105,7 @@ final class Rig {
         BitSet on = new BitSet(network.sourceCount());
         for (int p = 0; p < parts.size(); p++) {
             for (int s = 0; s < parts.get(p).sources().size(); s++) {
-                on.set(network.source(p, s), arrived(p, state));
+                on.set(network.source(p, s), arrived(p, state) && !faults.silences(p, s, state.faults));
             }
         }
         return on;
@@ -150,12 +150,13 @@ final class Rig {
         return true;
     }
 
-    /** The devices that a mechanical interlock ties to this one. */
-    List<Integer> interlockedWith(int part) {
+    /** The devices that a sound mechanical interlock ties to this one. */
+    List<Integer> interlockedWith(int part, RunState state) {
         String tag = parts.get(part).tag();
         List<Integer> others = new ArrayList<>();
         for (Part bar : parts) {
-            if (bar.drive() instanceof Drive.Interlocking between) {
+            boolean sound = !state.faults.contains(new Fault(Fault.Kind.MISSING, bar.tag(), ""));
+            if (sound && bar.drive() instanceof Drive.Interlocking between) {
                 if (between.one().equals(tag)) {
                     network.assembly().indexOf(between.other()).ifPresent(others::add);
                 } else if (between.other().equals(tag)) {
