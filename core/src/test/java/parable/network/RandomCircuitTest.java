@@ -8,6 +8,8 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
+import org.assertj.core.data.Offset;
 import parable.Examples;
 import parable.circuit.Sheet;
 
@@ -16,6 +18,17 @@ class RandomCircuitTest {
 
     @Property(tries = 10_000, seed = "20261125")
     void agreesWithThePlainSolution(@ForAll long seed) {
+        check(seed);
+    }
+
+    /** The same with other circuits at every run. */
+    @Property(tries = 200_000)
+    @Tag("long")
+    void agreesWithThePlainSolutionForLong(@ForAll long seed) {
+        check(seed);
+    }
+
+    private static void check(long seed) {
         Random random = new Random(seed);
         Network network = Network.of(Examples.fitted(randomSheet(random)));
         BitSet closed = randomSet(random, network.contactCount());
@@ -42,8 +55,8 @@ class RandomCircuitTest {
         }
     }
 
-    private static org.assertj.core.data.Offset<Double> within() {
-        return org.assertj.core.data.Offset.offset(0.5);
+    private static Offset<Double> within() {
+        return Offset.offset(0.5);
     }
 
     private static BitSet randomSet(Random random, int size) {
