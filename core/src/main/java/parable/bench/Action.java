@@ -1,6 +1,10 @@
 package parable.bench;
 
+import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import parable.parts.Drive;
+import parable.parts.Part;
 import parable.parts.Verb;
 
 /**
@@ -20,6 +24,29 @@ public record Action(Verb verb, String tag, String position) {
     /** Something that needs no position. */
     public Action(Verb verb, String tag) {
         this(verb, tag, "");
+    }
+
+    /**
+     * The position that this takes a device to.
+     *
+     * @throws ActionRefusedException if this cannot be done to it
+     */
+    int positionOf(Part part) throws ActionRefusedException {
+        if (part.drive() instanceof Drive.ByTurning turning) {
+            if (verb == Verb.TURN && turning.positions().contains(position)) {
+                return turning.positions().indexOf(position);
+            }
+            throw new ActionRefusedException(this, "turn to one of " + String.join(", ", turning.positions()));
+        }
+        Map<Verb, Integer> verbs = part.drive().verbs();
+        if (verbs.isEmpty()) {
+            throw new ActionRefusedException(this, "a device that something can be done to");
+        }
+        if (!verbs.containsKey(verb)) {
+            throw new ActionRefusedException(
+                    this, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
+        }
+        return verbs.get(verb);
     }
 
     /** As a script writes it: {@code press S1}. */

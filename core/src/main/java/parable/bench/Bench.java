@@ -3,15 +3,11 @@ package parable.bench;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
-import java.util.stream.Collectors;
 import parable.network.Solution;
 import parable.parts.Assembly;
-import parable.parts.Drive;
-import parable.parts.Verb;
 
 /**
  * A sheet under voltage, in time. Time stands still until it is told to run; between two events nothing changes. The same
@@ -28,12 +24,9 @@ public final class Bench {
     private final Physics physics;
     private final Trace trace = new Trace();
     private final List<StoryLine> story = new ArrayList<>();
-    private final List<Instant> history = new ArrayList<>();
+    private final History history = new History();
     private final RunState state;
     private Solution solution;
-
-    /** A past state, and how long the story was by then. */
-    private record Instant(RunState state, Solution solution, int storyLength) {}
 
     private Bench(Rig rig, RunState state) {
         this.rig = rig;
@@ -77,13 +70,13 @@ public final class Bench {
      * @param time from 0 to {@link #now()}
      */
     public Moment momentAt(long time) {
-        Instant instant = history.get(indexAt(time));
-        return new Moment(rig, instant.state, instant.solution, time);
+        History.Instant instant = history.at(checked(time));
+        return new Moment(rig, instant.state(), instant.solution(), time);
     }
 
     /** The times at which anything changed, in order, the start included. */
     public List<Long> instants() {
-        return history.stream().map(instant -> instant.state.time).toList();
+        return history.times();
     }
 
     /**
@@ -121,7 +114,7 @@ public final class Bench {
                 .assembly()
                 .indexOf(action.tag())
                 .orElseThrow(() -> new ActionRefusedException(action, "a device of this sheet"));
-        int position = positionAfter(action, part);
+        int position = action.positionOf(rig.parts.get(part));
         if (state.commanded[part] != position || state.openedItself.get(part)) {
             state.openedItself.clear(part);
             int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
@@ -160,24 +153,6 @@ public final class Bench {
         settle(List.of());
     }
 
-    private int positionAfter(Action action, int part) throws ActionRefusedException {
-        if (rig.parts.get(part).drive() instanceof Drive.ByTurning turning) {
-            if (action.verb() == Verb.TURN && turning.positions().contains(action.position())) {
-                return turning.positions().indexOf(action.position());
-            }
-            throw new ActionRefusedException(action, "turn to one of " + String.join(", ", turning.positions()));
-        }
-        Map<Verb, Integer> verbs = rig.parts.get(part).drive().verbs();
-        if (verbs.isEmpty()) {
-            throw new ActionRefusedException(action, "a device that something can be done to");
-        }
-        if (!verbs.containsKey(action.verb())) {
-            throw new ActionRefusedException(
-                    action, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
-        }
-        return verbs.get(action.verb());
-    }
-
     /**
      * Lets time run.
      *
@@ -214,40 +189,24 @@ public final class Bench {
      * @param time from 0 to {@link #now()}
      */
     public void rewindTo(long time) {
-        int index = indexAt(time);
-        Instant instant = history.get(index);
-        history.subList(index + 1, history.size()).clear();
-        story.subList(instant.storyLength, story.size()).clear();
-        state.restore(instant.state);
-        solution = instant.solution;
+        History.Instant instant = history.cutAfter(checked(time));
+        story.subList(instant.storyLength(), story.size()).clear();
+        state.restore(instant.state());
+        solution = instant.solution();
         trace.cutAfter(state.time);
         run(time);
     }
 
-    private int indexAt(long time) {
+    private long checked(long time) {
         if (time < 0 || time > state.time) {
             throw new IllegalArgumentException("there are instants from 0 to " + state.time + " us, asked for " + time);
         }
-        int low = 0;
-        int high = history.size() - 1;
-        while (low < high) {
-            int middle = (low + high + 1) >>> 1;
-            if (history.get(middle).state.time <= time) {
-                low = middle;
-            } else {
-                high = middle - 1;
-            }
-        }
-        return low;
+        return time;
     }
 
     private void command(int part, int position, int cause) {
         state.commanded[part] = position;
-        if (rig.isHeld(part, position, state)) {
-            state.stayPut(move -> rig.groups.get(move.group()).part() == part);
-            return;
-        }
-        if (rig.isWhole(part, position, state)) {
+        if (rig.isHeld(part, position, state) || rig.isWhole(part, position, state)) {
             state.stayPut(move -> rig.groups.get(move.group()).part() == part);
             return;
         }
@@ -331,12 +290,8 @@ public final class Bench {
         return story.size() - 1;
     }
 
-    /** Keeps the present instant; of several at one time only the last can be returned to. */
     private void remember() {
         physics.trace(state, trace, true);
-        if (!history.isEmpty() && history.get(history.size() - 1).state.time == state.time) {
-            history.remove(history.size() - 1);
-        }
-        history.add(new Instant(state.copy(), solution, story.size()));
+        history.add(state, solution, story.size());
     }
 }

@@ -44,6 +44,9 @@ final class JobReader {
         checkVersion(root.required("version"));
         List<Sheet> sheets = new ArrayList<>();
         Set<String> names = new HashSet<>();
+        if (root.required("sheets").entries().isEmpty()) {
+            throw root.required("sheets").refused("an empty list", "at least one sheet");
+        }
         for (Located sheet : root.required("sheets").entries()) {
             sheets.add(sheet(sheet));
             if (!names.add(sheet.required("name").text())) {

@@ -49,6 +49,28 @@ class SheetDrawingTest {
     }
 
     @Test
+    void aSheetWithNothingOnItIsDrawnAllTheSame() {
+        assertThat(SheetDrawing.of(Examples.fitted(Examples.sheet("", "", ""))).marks())
+                .isEmpty();
+        assertComplete(Examples.fitted(Examples.sheet(
+                "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\"}, {\"tag\": \"P1\", \"kind\": \"pilot-lamp\"}",
+                "\"G1[L] L\", \"G1[N] N\"",
+                "")));
+    }
+
+    /** Poles in one order on one phase and in the other order on the next cannot stand in line; they are drawn apart. */
+    @Test
+    void polesThatContradictEachOtherAreDrawnApart() {
+        assertComplete(Examples.fitted(Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply"}, {"tag": "Q1", "kind": "circuit-breaker"},
+                {"tag": "K1", "kind": "contactor"}
+                """,
+                "\"G1[L1] Q1[1-2] K1[1-2] @9\", \"G1[L2] K1[3-4] Q1[3-4] @9\", \"G1[L3] @9\"",
+                "")));
+    }
+
+    @Test
     void aWireIsFoundWhereItIsDrawnAndNowhereElse() {
         Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()));
 

@@ -97,6 +97,9 @@ class JobFileTest {
         return Stream.of(
                 Arguments.of("", "line 1: found an empty file, expected a job"),
                 Arguments.of("   \n ", "line 1: found an empty file, expected a job"),
+                Arguments.of(
+                        "{\"version\": 1, \"name\": \"x\", \"sheets\": []}",
+                        "line 1, sheets: found an empty list, expected at least one sheet"),
                 Arguments.of("[]", "line 1: found a list in brackets, expected an object in braces"),
                 Arguments.of("\0\0\0\0", "line 1: found broken JSON: Illegal character"),
                 Arguments.of(good.replace("\"power\": [", "\"power\": "), "line 28: found broken JSON"),
