@@ -9,6 +9,7 @@ import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.parts.Assembly;
 import parable.parts.Contact;
+import parable.parts.Drive;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -21,7 +22,7 @@ final class CrossReferences {
         this.assembly = assembly;
     }
 
-    /** The lines under the coil of a part, free contacts included. */
+    /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it. */
     List<String> underCoil(Part part) {
         Map<String, String> places = new LinkedHashMap<>();
         for (int c = 0; c < part.contacts().size(); c++) {
@@ -31,7 +32,20 @@ final class CrossReferences {
         }
         List<String> lines = new ArrayList<>();
         places.forEach((name, place) -> lines.add(name + ": " + place));
+        for (Part bar : assembly.parts()) {
+            if (bar.drive() instanceof Drive.Interlocking between) {
+                partner(part.tag(), between).ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
+            }
+        }
         return lines;
+    }
+
+    /** The contactor that a mechanical interlock ties to this one, empty if it ties others. */
+    private static Optional<String> partner(String tag, Drive.Interlocking between) {
+        if (between.one().equals(tag)) {
+            return Optional.of(between.other());
+        }
+        return between.other().equals(tag) ? Optional.of(between.one()) : Optional.empty();
     }
 
     private String place(Part part, int contact) {

@@ -49,6 +49,14 @@ class SheetDrawingTest {
     }
 
     @Test
+    void aMechanicalInterlockIsToldAtBothCoils() {
+        Drawing drawing = SheetDrawing.of(
+                Examples.fitted(Examples.pressHouse().sheet("Press platen").orElseThrow()));
+
+        assertThat(texts(drawing)).contains("X1: bars K2", "X1: bars K1");
+    }
+
+    @Test
     void aSheetWithNothingOnItIsDrawnAllTheSame() {
         assertThat(SheetDrawing.of(Examples.fitted(Examples.sheet("", "", ""))).marks())
                 .isEmpty();
