@@ -319,6 +319,18 @@ class MainWindowTest {
     }
 
     @Test
+    void theDoorStaysWholeHoweverLongTheStoryGets(FxRobot robot) throws Exception {
+        double before = window.part("door").getBoundsInLocal().getHeight();
+        for (int i = 0; i < 30; i++) {
+            robot.clickOn("#spot-Q1");
+        }
+        until(() -> story().size() > 40);
+        var visible = window.part("door").getParent().getParent().getBoundsInLocal();
+        assertThat(window.part("door").getBoundsInLocal().getHeight()).isEqualTo(before);
+        assertThat(visible.getHeight()).isGreaterThanOrEqualTo(before - 1);
+    }
+
+    @Test
     void draggingAlongTheTimeStripLooksBack(FxRobot robot) throws Exception {
         closeBreaker(robot);
         robot.press(KeyCode.DIGIT3);

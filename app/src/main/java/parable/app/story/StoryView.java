@@ -24,6 +24,10 @@ import parable.bench.StoryLine;
 public final class StoryView extends BorderPane {
 
     private static final int MOST_LINES = 300;
+
+    /** What the story asks for itself; it takes what the others leave, and never takes anything from them. */
+    private static final double SMALL = 120;
+
     private static final PseudoClass LATER = PseudoClass.getPseudoClass("later");
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
@@ -42,6 +46,7 @@ public final class StoryView extends BorderPane {
         setTop(heading);
         setCenter(pane);
         pane.setId("story");
+        pane.setPrefHeight(SMALL);
         pane.setFitToWidth(true);
         pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         pane.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -90,7 +95,20 @@ public final class StoryView extends BorderPane {
         }
         for (Line line : listed()) {
             line.pseudoClassStateChanged(LATER, line.line.time() > shown);
-            line.pseudoClassStateChanged(SHOWN, run.looksBack() && line.line.time() == latest);
+            boolean isShown = run.looksBack() && line.line.time() == latest;
+            line.pseudoClassStateChanged(SHOWN, isShown);
+            if (isShown) {
+                bringIntoView(line);
+            }
+        }
+    }
+
+    private void bringIntoView(Line line) {
+        double hidden = lines.getHeight() - pane.getViewportBounds().getHeight();
+        if (hidden > 0) {
+            double top = line.getBoundsInParent().getMinY()
+                    - pane.getViewportBounds().getHeight() / 2;
+            pane.setVvalue(Math.max(0, Math.min(1, top / hidden)));
         }
     }
 
