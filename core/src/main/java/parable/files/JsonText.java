@@ -5,6 +5,7 @@ import com.fasterxml.jackson.core.JsonPointer;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.io.JsonEOFException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -29,10 +30,22 @@ final class JsonText {
             return new Located(tree, "", lines);
         } catch (JsonProcessingException broken) {
             int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
-            throw new JobFormatException(line, "", "broken JSON: " + broken.getOriginalMessage(), "well-formed JSON");
+            throw new JobFormatException(line, "", "broken JSON: " + plainly(broken), "well-formed JSON");
         } catch (IOException impossible) {
             throw new UncheckedIOException("reading from memory failed", impossible);
         }
+    }
+
+    /** What the parser says, without what only a programmer would want to know. */
+    private static String plainly(JsonProcessingException broken) {
+        if (broken instanceof JsonEOFException || broken.getOriginalMessage().startsWith("Unexpected end-of-input")) {
+            return "the file ends before everything that was begun is closed";
+        }
+        return broken.getOriginalMessage()
+                .replaceAll("\\(\\(CTRL-CHAR, code (\\d+)\\)\\)", "with code $1")
+                .replaceAll("\\(('.') \\(code \\d+[^)]*\\)\\)", "$1")
+                .replaceAll(" *\\(start marker at .*", "")
+                .replaceAll(": only regular white space.*", "");
     }
 
     private static Map<String, Integer> lines(String text) throws IOException {

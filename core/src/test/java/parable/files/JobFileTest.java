@@ -100,9 +100,16 @@ class JobFileTest {
                 Arguments.of(
                         "{\"version\": 1, \"name\": \"x\", \"sheets\": []}",
                         "line 1, sheets: found an empty list, expected at least one sheet"),
+                Arguments.of(
+                        "{\"version\": 1,\n",
+                        "line 2: found broken JSON: the file ends before everything that was begun is closed"),
                 Arguments.of("[]", "line 1: found a list in brackets, expected an object in braces"),
-                Arguments.of("\0\0\0\0", "line 1: found broken JSON: Illegal character"),
-                Arguments.of(good.replace("\"power\": [", "\"power\": "), "line 28: found broken JSON"),
+                Arguments.of(
+                        "\0\0\0\0",
+                        "line 1: found broken JSON: Illegal character with code 0, expected well-formed JSON"),
+                Arguments.of(
+                        good.replace("\"power\": [", "\"power\": "),
+                        "line 28: found broken JSON: Unexpected character ',': was expecting a colon"),
                 Arguments.of(
                         good.replace("\"version\": 1", "\"version\": 7"),
                         "line 2, version: found 7, expected 1 or lower; the file was written by a later Parable"),
