@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -57,30 +56,23 @@ final class Header extends VBox {
                 sheets,
                 gap,
                 recipes,
-                button("open", "Open…", "Ctrl+O", this::open),
-                button("save", "Save", "Ctrl+S", this::save),
-                button("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
+                new ActionButton("open", "Open…", "Ctrl+O", this::open),
+                new ActionButton("save", "Save", "Ctrl+S", this::save),
+                new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
         line.getStyleClass().add("header");
         line.setAlignment(Pos.CENTER_LEFT);
         notice.setId("notice");
         notice.setWrapText(true);
         HBox.setHgrow(notice, Priority.ALWAYS);
         notice.setMaxWidth(Double.MAX_VALUE);
-        noticeBar = new HBox(12, notice, button("notice-done", "OK", "Puts this message away", this::putNoticeAway));
+        noticeBar = new HBox(
+                12, notice, new ActionButton("notice-done", "OK", "Puts this message away", this::putNoticeAway));
         noticeBar.getStyleClass().add("notice-bar");
         noticeBar.setAlignment(Pos.CENTER_LEFT);
         noticeBar.managedProperty().bind(noticeBar.visibleProperty());
         getChildren().addAll(line, noticeBar);
         jobs.messageProperty().addListener((any, before, message) -> tell(message));
         tell(jobs.messageProperty().get());
-    }
-
-    private static Button button(String id, String words, String hint, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setTooltip(new Tooltip(hint));
-        button.setOnAction(event -> action.run());
-        return button;
     }
 
     /** Shows the open job. */

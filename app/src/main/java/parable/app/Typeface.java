@@ -12,13 +12,13 @@ public final class Typeface {
     public static final String WORDS = "B612";
 
     /** The family for signs that the others lack, such as the earth sign. */
-    public static final String SIGNS = "DejaVu Sans";
+    public static final String SIGNS = "Noto Sans Symbols";
 
     private Typeface() {}
 
     /** Makes the fonts known; must come before the first text is laid out. */
     public static void load() {
-        for (String file : new String[] {"B612-Regular.otf", "B612-Bold.otf", "DejaVuSans.ttf"}) {
+        for (String file : new String[] {"B612-Regular.otf", "B612-Bold.otf", "NotoSansSymbols-Regular.ttf"}) {
             try (InputStream stream = Typeface.class.getResourceAsStream("fonts/" + file)) {
                 if (stream == null || Font.loadFont(stream, 12) == null) {
                     throw new IllegalStateException("the font " + file + " did not come with the application");

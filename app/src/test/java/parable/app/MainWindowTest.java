@@ -2,12 +2,14 @@ package parable.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -359,7 +361,21 @@ class MainWindowTest {
     }
 
     @Test
-    void theFontsHaveTheSignsThatDrawingsNeed() {
+    void theFontsHaveTheSignsThatDrawingsNeed() throws Exception {
         assertThat(Font.getFamilies()).contains(Typeface.WORDS, Typeface.SIGNS);
+        assertThat(missing("B612-Regular.otf", "\u03a9\u221a\u0394Y")).isEmpty();
+        assertThat(missing("B612-Bold.otf", "\u03a9\u221a\u0394Y")).isEmpty();
+        assertThat(missing("NotoSansSymbols-Regular.ttf", "\u23da")).isEmpty();
+    }
+
+    /** The signs that a font that ships has no glyph for. */
+    private static String missing(String file, String signs) throws Exception {
+        try (InputStream stream = Typeface.class.getResourceAsStream("fonts/" + file)) {
+            java.awt.Font font = java.awt.Font.createFont(java.awt.Font.TRUETYPE_FONT, stream);
+            return signs.codePoints()
+                    .filter(sign -> !font.canDisplay(sign))
+                    .mapToObj(Character::toString)
+                    .collect(Collectors.joining());
+        }
     }
 }

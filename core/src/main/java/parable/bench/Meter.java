@@ -54,11 +54,6 @@ public final class Meter {
         this.solution = solution;
     }
 
-    /** Whether a probe can be put there: the sheet has such a terminal or wire. */
-    public boolean canTouch(String place) {
-        return node(place).isPresent();
-    }
-
     private Optional<Integer> node(String place) {
         int colon = place.indexOf(':');
         return colon < 0

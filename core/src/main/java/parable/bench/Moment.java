@@ -59,7 +59,10 @@ public final class Moment {
                         : rig.shareOfRated(part, 0, solution) >= Conditions.ENOUGH);
     }
 
-    /** Whether a device is held away from rest by a hand: a pressed button, a hit E-stop. */
+    /**
+     * Whether a device has been told to go to position 1: a button pressed, an E-stop hit, a breaker closed, a supply
+     * present. Its contacts may still be on their way.
+     */
     public boolean actuated(String tag) {
         return state.commanded[index(tag)] == 1;
     }

@@ -11,8 +11,8 @@ package parable.parts;
 public record Contact(String from, String to, int closedIn, boolean pole) {
 
     private static final int REST = 1;
-    private static final int ANY = -1;
     private static final int MOVED = 2;
+    private static final int ANY = -1;
 
     /** Open at rest. */
     static Contact normallyOpen(String from, String to) {

@@ -11,7 +11,6 @@ import parable.circuit.Device;
 final class Settings {
 
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
-
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
     private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
 

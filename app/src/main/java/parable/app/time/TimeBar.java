@@ -7,10 +7,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.app.ActionButton;
 import parable.app.run.RunModel;
 import parable.app.run.Speed;
 
@@ -41,10 +41,10 @@ public final class TimeBar extends VBox {
         past.setId("past");
         past.setAccessibleText("Time that is looked at");
         HBox.setHgrow(past, Priority.ALWAYS);
-        Button back = button("step-back", "‹ Back (B)", "To the instant before this one", run::stepBack);
-        Button forward =
-                button("step-forward", "Next (N) ›", "To the next instant at which anything changes", run::stepForward);
-        Button restart = button("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
+        Button back = new ActionButton("step-back", "‹ Back (B)", "To the instant before this one", run::stepBack);
+        Button forward = new ActionButton(
+                "step-forward", "Next (N) ›", "To the next instant at which anything changes", run::stepForward);
+        Button restart = new ActionButton("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
         HBox buttons = new HBox(8, clock, back, runOrPause, forward, speeds(), restart);
         buttons.setAlignment(Pos.CENTER_LEFT);
         HBox line = new HBox(8, tense, past, now);
@@ -59,14 +59,6 @@ public final class TimeBar extends VBox {
             }
         });
         show();
-    }
-
-    private static Button button(String id, String words, String hint, Runnable action) {
-        Button button = new Button(words);
-        button.setId(id);
-        button.setTooltip(new Tooltip(hint));
-        button.setOnAction(event -> action.run());
-        return button;
     }
 
     private HBox speeds() {
