@@ -12,9 +12,13 @@ import parable.parts.Verb;
  *
  * @param verb what is done
  * @param tag the device it is done to
- * @param position the position it is turned to; empty for everything that is not turned
+ * @param position the position it is turned to, or the load of a motor in per cent of its rated torque; empty for
+ *     everything else
  */
 public record Action(Verb verb, String tag, String position) {
+
+    private static final int MOST_LOAD = 300;
+
     public Action {
         Objects.requireNonNull(verb, "verb");
         Objects.requireNonNull(tag, "tag");
@@ -29,10 +33,19 @@ public record Action(Verb verb, String tag, String position) {
     /**
      * The position that this takes a device to.
      *
+     * @param present the position it has been told to go to last
+     *
      * @throws ActionRefusedException if this cannot be done to it
      */
-    int positionOf(Part part) throws ActionRefusedException {
+    int positionOf(Part part, int present) throws ActionRefusedException {
         if (part.drive() instanceof Drive.ByTurning turning) {
+            if (verb == Verb.RELEASE && !turning.springs().isEmpty()) {
+                String springsTo = turning.springs()
+                        .getOrDefault(
+                                turning.positions().get(present),
+                                turning.positions().get(present));
+                return turning.positions().indexOf(springsTo);
+            }
             if (verb == Verb.TURN && turning.positions().contains(position)) {
                 return turning.positions().indexOf(position);
             }
@@ -47,6 +60,21 @@ public record Action(Verb verb, String tag, String position) {
                     this, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
         }
         return verbs.get(verb);
+    }
+
+    /**
+     * The load that this puts on a motor, as a share of rated torque.
+     *
+     * @throws ActionRefusedException if this puts no sensible load on it
+     */
+    double loadOn(Part part) throws ActionRefusedException {
+        if (part.machine().isEmpty()) {
+            throw new ActionRefusedException(this, "a motor");
+        }
+        if (!position.matches("\\d{1,3}") || Integer.parseInt(position) > MOST_LOAD) {
+            throw new ActionRefusedException(this, "a load from 0 to " + MOST_LOAD + " (per cent of rated torque)");
+        }
+        return Integer.parseInt(position) / 100.0;
     }
 
     /** As a script writes it: {@code press S1}. */

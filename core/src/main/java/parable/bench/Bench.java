@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import java.util.OptionalLong;
 import parable.network.Solution;
 import parable.parts.Assembly;
+import parable.parts.Verb;
 
 /**
  * A sheet under voltage, in time. Time stands still until it is told to run; between two events nothing changes. The same
@@ -16,6 +17,11 @@ import parable.parts.Assembly;
  * <p>Times are in microseconds from the start. Not safe for use by several threads at once.
  */
 public final class Bench {
+
+    /** What is older than an hour is forgotten, a minute's worth at a time. */
+    private static final long KEPT = 3_600_000_000L;
+
+    private static final long SLACK = 60_000_000;
 
     private final Rig rig;
     private final Narrator narrator;
@@ -67,14 +73,19 @@ public final class Bench {
     /**
      * A past or the present instant.
      *
-     * @param time from 0 to {@link #now()}
+     * @param time from {@link #earliest()} to {@link #now()}
      */
     public Moment momentAt(long time) {
         History.Instant instant = history.at(checked(time));
-        return new Moment(rig, instant.state(), instant.solution(), time);
+        return new Moment(rig, instant.state(), instant.solution(), trace, time);
     }
 
-    /** The times at which anything changed, in order, the start included. */
+    /** The first instant that can be returned to: the start, or about an hour ago. */
+    public long earliest() {
+        return history.earliest();
+    }
+
+    /** The times at which anything changed, from {@link #earliest()} on, in order. */
     public List<Long> instants() {
         return history.times();
     }
@@ -114,11 +125,25 @@ public final class Bench {
                 .assembly()
                 .indexOf(action.tag())
                 .orElseThrow(() -> new ActionRefusedException(action, "a device of this sheet"));
-        int position = action.positionOf(rig.parts.get(part));
+        if (action.verb() == Verb.LOAD) {
+            load(action, part);
+            return;
+        }
+        int position = action.positionOf(rig.parts.get(part), state.commanded[part]);
         if (state.commanded[part] != position || state.openedItself.get(part)) {
             state.openedItself.clear(part);
             int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
             command(part, position, line);
+            settle(List.of());
+        }
+    }
+
+    private void load(Action action, int part) throws ActionRefusedException {
+        double load = action.loadOn(rig.parts.get(part));
+        if (state.physical.loads[part] != load) {
+            state.physical.loads[part] = load;
+            physics.disturb(state);
+            tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
             settle(List.of());
         }
     }
@@ -147,6 +172,7 @@ public final class Bench {
         }
         state.faults = List.copyOf(faults);
         int line = tell((there ? "Fault put in: " : "Fault taken out: ") + fault.words() + ".", OptionalInt.empty());
+        physics.disturb(state);
         if (!there) {
             command(part.get(), state.commanded[part.get()], line);
         }
@@ -169,8 +195,9 @@ public final class Bench {
         for (long next = soonest(); next <= time; next = soonest()) {
             state.time = next;
             boolean steady = state.pending.isEmpty() || state.pending.get(0).time() > next;
+            boolean shaken = Faults.nextShake(state.faults, state.time - 1) == state.time;
             List<Reaction.Command> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
-            if (!steady || !felt.isEmpty() || physics.standsOut(state)) {
+            if (!steady || shaken || !felt.isEmpty() || physics.standsOut(state)) {
                 settle(felt);
             } else {
                 physics.trace(state, trace, false);
@@ -180,13 +207,14 @@ public final class Bench {
     }
 
     private long soonest() {
-        return Math.min(nextEvent().orElse(Long.MAX_VALUE), Math.max(state.time, physics.next(state)));
+        long byItself = Math.min(Math.max(state.time, physics.next(state)), Faults.nextShake(state.faults, state.time));
+        return Math.min(nextEvent().orElse(Long.MAX_VALUE), byItself);
     }
 
     /**
      * Goes back to a past instant and forgets what came after it.
      *
-     * @param time from 0 to {@link #now()}
+     * @param time from {@link #earliest()} to {@link #now()}
      */
     public void rewindTo(long time) {
         History.Instant instant = history.cutAfter(checked(time));
@@ -198,8 +226,9 @@ public final class Bench {
     }
 
     private long checked(long time) {
-        if (time < 0 || time > state.time) {
-            throw new IllegalArgumentException("there are instants from 0 to " + state.time + " us, asked for " + time);
+        if (time < earliest() || time > state.time) {
+            throw new IllegalArgumentException(
+                    "there are instants from " + earliest() + " to " + state.time + " us, asked for " + time);
         }
         return time;
     }
@@ -293,5 +322,9 @@ public final class Bench {
     private void remember() {
         physics.trace(state, trace, true);
         history.add(state, solution, story.size());
+        if (state.time - history.earliest() > KEPT + SLACK) {
+            history.cutBefore(state.time - KEPT);
+            trace.cutBefore(state.time - KEPT);
+        }
     }
 }

@@ -2,6 +2,7 @@ package parable.bench;
 
 import parable.network.Solution;
 import parable.parts.Part;
+import parable.parts.Turning;
 
 /** Tells what condition a device is in. */
 final class Conditions {
@@ -26,9 +27,9 @@ final class Conditions {
             case OVERLOAD_RELAY -> arrived ? Condition.TRIPPED : Condition.HEALTHY;
             case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
             case ISOLATOR -> arrived ? Condition.CLOSED : Condition.OPEN;
-            case FUSE -> arrived ? Condition.CLOSED : itself ? Condition.BLOWN : Condition.OPEN;
+            case FUSE -> fuse(part, arrived, itself, state);
             case PUSH_BUTTON -> state.commanded[index] == 1 ? Condition.PRESSED : Condition.RELEASED;
-            case SELECTOR -> state.commanded[index] == 0 ? Condition.AT_REST : Condition.TURNED;
+            case SELECTOR, DRUM_SWITCH -> state.commanded[index] == 0 ? Condition.AT_REST : Condition.TURNED;
             case EMERGENCY_STOP -> state.commanded[index] == 1 ? Condition.HIT : Condition.RELEASED;
             case MACHINE_SWITCH -> state.commanded[index] == 1 ? Condition.ACTUATED : Condition.RELEASED;
             case INTERLOCK, RESISTOR -> Condition.FITTED;
@@ -37,10 +38,31 @@ final class Conditions {
             case SOLENOID -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.IN : Condition.OUT;
             case SUPPLY -> arrived ? Condition.PRESENT : Condition.LOST;
             case PILOT_LAMP -> lamp(rig.shareOfRated(index, 0, solution));
-            case MOTOR -> rig.motorDrive(index, solution)
-                    .condition(
-                            state.physical.speed[index],
-                            part.machine().orElseThrow().locked());
+            case MOTOR -> motor(index, state, solution);
+        };
+    }
+
+    private static Condition fuse(Part fuse, boolean arrived, boolean itself, RunState state) {
+        boolean found = state.faults.contains(new Fault(Fault.Kind.BLOWN, fuse.tag(), ""));
+        if (arrived && !found) {
+            return Condition.CLOSED;
+        }
+        return itself || found ? Condition.BLOWN : Condition.OPEN;
+    }
+
+    private Condition motor(int index, RunState state, Solution solution) {
+        double speed = state.physical.speed[index];
+        Turning turning = rig.excitation(index, solution).turning(speed);
+        boolean driven = turning != Turning.NONE && turning != Turning.BRAKED;
+        if (driven && rig.isLocked(index, state)) {
+            return Condition.LOCKED;
+        }
+        return switch (turning) {
+            case FORWARD -> Condition.FORWARD;
+            case REVERSE -> Condition.REVERSE;
+            case HUMMING -> Condition.SINGLE_PHASED;
+            case BRAKED -> speed == 0 ? Condition.STOPPED : Condition.BRAKED;
+            case NONE -> speed == 0 ? Condition.STOPPED : Condition.COASTING;
         };
     }
 

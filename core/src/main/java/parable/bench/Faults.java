@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import parable.circuit.Terminal;
+import parable.network.Defects;
+import parable.network.Jumper;
 import parable.network.Network;
 import parable.parts.Contact;
 import parable.parts.Drive;
@@ -12,6 +14,9 @@ import parable.parts.Part;
 
 /** What the faults of a run do to its contacts, loads, wires and movements. */
 final class Faults {
+
+    private static final long SHAKE_PERIOD = 500_000;
+    private static final long SHAKE = 30_000;
 
     private final Network network;
     private final List<Part> parts;
@@ -31,9 +36,12 @@ final class Faults {
             if (fault.kind() == Fault.Kind.WELDED && isPole(parts.get(part), fault)) {
                 openMirrors(part, closed);
             }
-            fault.contactOf(parts.get(part))
-                    .ifPresent(
-                            contact -> closed.set(network.contact(part, contact), fault.kind() == Fault.Kind.WELDED));
+            if (fault.kind() == Fault.Kind.BLOWN) {
+                closed.clear(network.contact(part, 0));
+            } else if (fault.kind() == Fault.Kind.WELDED || fault.kind() == Fault.Kind.BURNT) {
+                int contact = fault.contactOf(parts.get(part)).orElseThrow();
+                closed.set(network.contact(part, contact), fault.kind() == Fault.Kind.WELDED);
+            }
         }
     }
 
@@ -52,7 +60,7 @@ final class Faults {
         for (Fault fault : faults) {
             Part part = parts.get(index(fault));
             for (int load = 0; load < part.loads().size(); load++) {
-                if (fault.breaks(part.loads().get(load).role())) {
+                if (fault.breaks(part.loads().get(load))) {
                     open.set(network.load(index(fault), load));
                 }
             }
@@ -66,15 +74,60 @@ final class Faults {
         return faults.contains(new Fault(Fault.Kind.LOST, parts.get(part).tag(), live));
     }
 
-    /** The terminals whose wires are off. */
-    Set<Terminal> wiresOff(List<Fault> faults) {
+    /**
+     * How the panel differs from its sheet.
+     *
+     * @param time when, in microseconds; loose terminals come and go
+     */
+    Defects defects(List<Fault> faults, long time) {
         Set<Terminal> off = new HashSet<>();
+        Set<Jumper> jumpers = new HashSet<>();
+        Set<Terminal> low = new HashSet<>();
         for (Fault fault : faults) {
-            if (fault.kind() == Fault.Kind.OFF) {
-                off.add(new Terminal(fault.tag(), fault.place()));
+            Terminal place = new Terminal(fault.tag(), fault.place());
+            Terminal one = new Terminal(fault.tag(), fault.side(0));
+            Terminal other = new Terminal(fault.tag(), fault.side(1));
+            switch (fault.kind()) {
+                case OFF -> off.add(place);
+                case LOOSE -> {
+                    if (isShaken(time)) {
+                        off.add(place);
+                    }
+                }
+                case LOW -> low.add(place);
+                case EARTHED -> jumpers.add(new Jumper(new Jumper.AtTerminal(place), new Jumper.AtEarth()));
+                case SHORTED -> jumpers.add(new Jumper(new Jumper.AtTerminal(one), new Jumper.AtTerminal(other)));
+                case MISPLACED -> {
+                    off.add(one);
+                    jumpers.add(new Jumper(new Jumper.AtWireOf(one), new Jumper.AtTerminal(other)));
+                }
+                case SWAPPED -> {
+                    off.addAll(List.of(one, other));
+                    jumpers.add(new Jumper(new Jumper.AtWireOf(one), new Jumper.AtTerminal(other)));
+                    jumpers.add(new Jumper(new Jumper.AtWireOf(other), new Jumper.AtTerminal(one)));
+                }
+                case WELDED, BURNT, BROKEN, STUCK, BLOWN, LOST, MISSET, MISSING -> {}
             }
         }
-        return off;
+        return off.isEmpty() && jumpers.isEmpty() && low.isEmpty() ? Defects.NONE : new Defects(off, jumpers, low);
+    }
+
+    private static boolean isShaken(long time) {
+        return time % SHAKE_PERIOD < SHAKE;
+    }
+
+    /** When a loose terminal will next lose or regain contact, in microseconds; never if none is loose. */
+    static long nextShake(List<Fault> faults, long time) {
+        if (faults.stream().noneMatch(fault -> fault.kind() == Fault.Kind.LOOSE)) {
+            return Long.MAX_VALUE;
+        }
+        long inPeriod = time % SHAKE_PERIOD;
+        return time - inPeriod + (inPeriod < SHAKE ? SHAKE : SHAKE_PERIOD);
+    }
+
+    /** How many times its right value the setting of a release is. */
+    static double dial(String tag, List<Fault> faults) {
+        return faults.contains(new Fault(Fault.Kind.MISSET, tag, "")) ? 2 : 1;
     }
 
     /** Whether a device cannot go to a position: it is stuck, or a welded pole holds its armature. */

@@ -25,6 +25,16 @@ final class History {
         instants.add(new Instant(state.copy(), solution, storyLength));
     }
 
+    /** Forgets what was over before a time; the state at that time is kept. */
+    void cutBefore(long time) {
+        instants.subList(0, indexAt(time)).clear();
+    }
+
+    /** The time of the first instant that is kept. */
+    long earliest() {
+        return instants.get(0).state.time;
+    }
+
     /** The times that are kept, in order. */
     List<Long> times() {
         return instants.stream().map(instant -> instant.state.time).toList();

@@ -2,6 +2,7 @@ package parable.bench;
 
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
 import parable.circuit.Terminal;
 import parable.network.Network;
 import parable.network.NodeState;
@@ -9,25 +10,28 @@ import parable.network.Potential;
 import parable.network.Solution;
 
 /**
- * A multimeter with two probes, each on a terminal such as {@code K1:13} or on a wire number. What it shows follows from
+ * A multimeter with two probes, each on a terminal such as {@code K1:13} or on a wire number, and a clamp. What it shows follows from
  * the solved network; no reading is made up.
  */
 public final class Meter {
 
-    /** Above this, in V, an ohmmeter would be damaged and its reading means nothing. */
-    private static final double LIVE = 1;
+    /** Above this, in V, an ohmmeter would be damaged; a stray voltage of less does it no harm. */
+    private static final double LIVE = 5;
 
     /** A meter takes this for no resistance, in ohms. */
     private static final double CONTINUITY = 0.5;
 
     private final Network network;
     private final Solution solution;
+    private final Supplier<TerminalCurrents> currents;
 
     /** What the meter is set to. */
     public enum Range {
         VOLTS_AC("V AC"),
         VOLTS_DC("V DC"),
-        OHMS("\u03a9");
+        OHMS("\u03a9"),
+        /** A clamp around the wire on the terminal of the red probe. */
+        AMPERES("A");
 
         private final String words;
 
@@ -49,9 +53,10 @@ public final class Meter {
      */
     public record Reading(String text, Optional<Double> value) {}
 
-    Meter(Network network, Solution solution) {
-        this.network = network;
+    Meter(Solution solution, Supplier<TerminalCurrents> currents) {
+        this.network = solution.network();
         this.solution = solution;
+        this.currents = currents;
     }
 
     private Optional<Integer> node(String place) {
@@ -63,6 +68,9 @@ public final class Meter {
 
     /** What the meter shows with its probes on these places. */
     public Reading read(Range range, String red, String black) {
+        if (range == Range.AMPERES) {
+            return amperes(red);
+        }
         Optional<Integer> one = node(red);
         Optional<Integer> other = node(black);
         if (one.isEmpty() || other.isEmpty()) {
@@ -74,7 +82,21 @@ public final class Meter {
             case VOLTS_AC -> shown(volts.alternating(), "V");
             case VOLTS_DC -> shown(volts.direct(), "V");
             case OHMS -> ohms(one.get(), other.get(), volts);
+            case AMPERES -> throw new IllegalStateException("a clamp has one place, not two");
         };
+    }
+
+    private Reading amperes(String place) {
+        int colon = place.indexOf(':');
+        if (colon < 0) {
+            return refused("the clamp goes around one wire: put the red probe on a terminal such as K1:2");
+        }
+        Terminal terminal = new Terminal(place.substring(0, colon), place.substring(colon + 1));
+        return currents.get()
+                .amperesAt(terminal)
+                .map(amperes -> new Reading(
+                        String.format(Locale.ROOT, amperes < 1 ? "%.3f A" : "%.1f A", amperes), Optional.of(amperes)))
+                .orElseGet(() -> refused("the sheet has no terminal " + place));
     }
 
     private Reading ohms(int one, int other, Potential volts) {

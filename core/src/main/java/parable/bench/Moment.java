@@ -8,6 +8,7 @@ import parable.network.NodeState;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Drive;
+import parable.parts.Heater;
 import parable.parts.Part;
 
 /** One instant of a run, as it could be looked at and measured. It cannot be changed. */
@@ -17,12 +18,14 @@ public final class Moment {
     private final RunState state;
     private final Solution solution;
     private final long time;
+    private final Trace trace;
 
-    Moment(Rig rig, RunState state, Solution solution, long time) {
+    Moment(Rig rig, RunState state, Solution solution, Trace trace, long time) {
         this.rig = rig;
         this.state = state;
         this.solution = solution;
         this.time = time;
+        this.trace = trace;
     }
 
     /** The time of this instant in microseconds from the start. */
@@ -94,7 +97,43 @@ public final class Moment {
 
     /** A meter that can be put on this instant. */
     public Meter meter() {
-        return new Meter(solution.network(), solution);
+        return new Meter(solution, () -> new TerminalCurrents(rig, solution, this::motorAmperes));
+    }
+
+    private double motorAmperes(int part) {
+        double speed = trace.motorAt(part, time).map(Sample::speed).orElse(0.0);
+        return state.physical.excitations[part].amperes(speed);
+    }
+
+    /** The load on a motor as a share of its rated torque; 0 for a device that is no motor. */
+    public double load(String tag) {
+        return state.physical.loads[index(tag)];
+    }
+
+    /**
+     * The heat of a device's overload release as a share of that at which it trips, so that 1 trips; empty for a device
+     * without.
+     */
+    public Optional<Double> heat(String tag) {
+        int part = index(tag);
+        return trace.releaseAt(part, time).map(warmth -> heat(part, warmth) / Heater.TRIPS_AT);
+    }
+
+    /** In how many seconds a device's overload release will trip if its current stays as it is; empty if it will not. */
+    public Optional<Double> tripsIn(String tag) {
+        int part = index(tag);
+        Optional<Warmth> warmth = trace.releaseAt(part, time);
+        if (warmth.isEmpty() || state.commanded[part] == rig.heater(part, state).tripPosition()) {
+            return Optional.empty();
+        }
+        return rig.heater(part, state)
+                .secondsTo(
+                        Heater.TRIPS_AT, heat(part, warmth.get()), warmth.get().amperes());
+    }
+
+    private double heat(int part, Warmth warmth) {
+        double seconds = Math.max(0, time - warmth.time()) / 1e6;
+        return rig.heater(part, state).after(warmth.heat(), warmth.amperes(), seconds);
     }
 
     /** What is wrong at this instant; the list cannot be changed. */

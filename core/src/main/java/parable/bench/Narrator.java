@@ -27,8 +27,9 @@ final class Narrator {
         String label =
                 part.device().label().isEmpty() ? "" : " (" + part.device().label() + ")";
         String byHand = action.verb() == Verb.CLOSE || action.verb() == Verb.OPEN ? " by hand" : "";
-        String to = action.verb() == Verb.TURN ? " to " + action.position() : "";
-        return part.tag() + label + " " + action.verb().done() + byHand + to + ".";
+        String to = action.position().isEmpty() ? "" : " to " + action.position();
+        String ofTorque = action.verb() == Verb.LOAD ? " % of its rated torque" : "";
+        return part.tag() + label + " " + action.verb().done() + byHand + to + ofTorque + ".";
     }
 
     /** What a thermal release did: {@code F2 (Pump overload) has become too hot and trips.} */
@@ -82,6 +83,7 @@ final class Narrator {
                     OVERLOAD_RELAY,
                     PUSH_BUTTON,
                     SELECTOR,
+                    DRUM_SWITCH,
                     EMERGENCY_STOP,
                     MACHINE_SWITCH,
                     PILOT_LAMP,

@@ -1,12 +1,15 @@
 package parable.bench;
 
 import java.util.Arrays;
+import parable.parts.Excitation;
 
 /**
  * The quantities of a run that change steadily: the speeds of motors and the heat of overload releases. Speeds are known on
  * a grid of whole milliseconds; heat is known at the time of its last change of current and follows from that.
  */
 final class PhysicalState {
+
+    private static final Excitation DEAD = new Excitation.Dead();
 
     /** Up to when the speeds are worked out, in microseconds, a multiple of a millisecond. */
     long steppedTo;
@@ -21,18 +24,21 @@ final class PhysicalState {
     /** For each part the current through its release in A. */
     final double[] amperes;
 
-    /** For each part what drives its motor. */
-    final MotorDrive[] drives;
+    /** For each part its motor under the present voltages. */
+    final Excitation[] excitations;
+    /** For each part the load of its motor as a share of rated torque. */
+    final double[] loads;
     /** For each part the current in the line that feeds its motor, in multiples of that in a winding. */
     final double[] lineShares;
     /** For each part the currents through all releases, in multiples of that in a winding of its motor. */
     final double[][] heaterShares;
 
     PhysicalState(int parts) {
-        drives = new MotorDrive[parts];
+        excitations = new Excitation[parts];
+        loads = new double[parts];
         lineShares = new double[parts];
         heaterShares = new double[parts][0];
-        Arrays.fill(drives, MotorDrive.NONE);
+        Arrays.fill(excitations, DEAD);
         speed = new double[parts];
         heat = new double[parts];
         heatTime = new long[parts];
@@ -46,7 +52,8 @@ final class PhysicalState {
         System.arraycopy(other.heat, 0, heat, 0, heat.length);
         System.arraycopy(other.heatTime, 0, heatTime, 0, heatTime.length);
         System.arraycopy(other.amperes, 0, amperes, 0, amperes.length);
-        System.arraycopy(other.drives, 0, drives, 0, drives.length);
+        System.arraycopy(other.excitations, 0, excitations, 0, excitations.length);
+        System.arraycopy(other.loads, 0, loads, 0, loads.length);
         System.arraycopy(other.lineShares, 0, lineShares, 0, lineShares.length);
         System.arraycopy(other.heaterShares, 0, heaterShares, 0, heaterShares.length);
     }

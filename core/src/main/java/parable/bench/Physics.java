@@ -1,19 +1,20 @@
 package parable.bench;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import parable.network.Branch;
 import parable.network.ContactCurrents;
-import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Contact;
 import parable.parts.Drive;
+import parable.parts.Excitation;
 import parable.parts.Heater;
-import parable.parts.Load;
 import parable.parts.Machine;
 import parable.parts.Part;
+import parable.parts.Turning;
 
 /**
  * What changes steadily between two events: motors speed up and run down, overload releases warm and cool. While a speed
@@ -25,7 +26,12 @@ final class Physics {
     private static final long STEP = 1000;
     private static final double STEADY = 1e-6;
     private static final double STANDSTILL = 0.01;
+
+    /** No motor turns faster than this, in per unit. */
+    private static final double FLIES_APART = 4;
+
     private static final double COLD = 1e-3;
+    private static final double DEAD_POLE = 0.1;
     private static final double NO_CURRENT = 1e-9;
 
     private final Rig rig;
@@ -50,16 +56,15 @@ final class Physics {
     void feel(RunState state, Solution solution) {
         boolean changed = false;
         for (int motor : motors) {
-            MotorDrive drive = rig.motorDrive(motor, solution);
-            if (!drive.equals(state.physical.drives[motor])) {
-                state.physical.drives[motor] = drive;
+            Excitation excitation = rig.excitation(motor, solution);
+            if (!excitation.equals(state.physical.excitations[motor])) {
+                state.physical.excitations[motor] = excitation;
                 shareCurrents(state.physical, motor, solution);
                 changed = true;
             }
         }
         if (changed) {
-            state.physical.steppedTo = Math.max(state.physical.steppedTo, state.time / STEP * STEP);
-            state.physical.unsteady = true;
+            disturb(state);
             settleCurrents(state, state.time);
         }
     }
@@ -104,11 +109,13 @@ final class Physics {
 
     private double throughPoles(int part, ContactCurrents currents) {
         List<Contact> contacts = rig.parts.get(part).contacts();
-        return IntStream.range(0, contacts.size())
+        DoubleSummaryStatistics poles = IntStream.range(0, contacts.size())
                 .filter(c -> contacts.get(c).pole())
                 .mapToDouble(c -> currents.through(rig.network.contact(part, c)).rms())
-                .max()
-                .orElse(0);
+                .summaryStatistics();
+        boolean sensitive = rig.parts.get(part).heater().orElseThrow().phaseLossSensitive();
+        boolean phaseLost = poles.getMin() < DEAD_POLE * poles.getMax();
+        return poles.getMax() * (sensitive && phaseLost ? Heater.WITH_A_DEAD_POLE : 1);
     }
 
     /** When something will happen by itself or a speed must be worked out, in microseconds; never if nothing changes. */
@@ -125,7 +132,7 @@ final class Physics {
 
     /** When a release will trip or may be reset, if its current stays as it is. */
     private long crossing(RunState state, int index) {
-        Heater heater = rig.parts.get(index).heater().orElseThrow();
+        Heater heater = rig.heater(index, state);
         double heat = state.physical.heat[index];
         double end = Math.pow(state.physical.amperes[index] / heater.setting(), 2);
         boolean tripped = isTripped(state, index);
@@ -155,7 +162,7 @@ final class Physics {
         }
         for (int index : heaters) {
             if (crossing(state, index) <= state.time) {
-                Heater heater = rig.parts.get(index).heater().orElseThrow();
+                Heater heater = rig.heater(index, state);
                 boolean tripped = isTripped(state, index);
                 settleHeat(state, index, state.time);
                 commands.add(new Reaction.Command(index, tripped ? 0 : heater.tripPosition(), true));
@@ -169,7 +176,7 @@ final class Physics {
         boolean unsteady = false;
         for (int motor : motors) {
             double before = state.physical.speed[motor];
-            double after = speedAfterStep(motor, before, state.physical.drives[motor]);
+            double after = speedAfterStep(motor, state);
             state.physical.speed[motor] = after;
             unsteady |= Math.abs(after - before) > STEADY;
         }
@@ -177,22 +184,30 @@ final class Physics {
         state.physical.unsteady = unsteady;
     }
 
-    private double speedAfterStep(int motor, double speed, MotorDrive drive) {
-        Machine machine = rig.parts.get(motor).machine().orElseThrow();
-        if (machine.locked()) {
+    private double speedAfterStep(int motor, RunState state) {
+        double speed = state.physical.speed[motor];
+        if (rig.isLocked(motor, state)) {
             return 0;
         }
-        double seconds = STEP / 1e6 / machine.runUp();
-        double torque = machine.torque(speed, drive.forward(), drive.backward(), drive.brake());
-        double resistance = machine.resistance(speed);
+        Excitation excitation = state.physical.excitations[motor];
+        double load = state.physical.loads[motor];
+        double torque = excitation.torque(speed);
+        double resistance = Machine.resistance(load, speed);
         if (speed == 0 && Math.abs(torque) <= resistance) {
             return 0;
         }
+        double runUp = rig.parts.get(motor).machine().orElseThrow().runUp();
         double sense = speed == 0 ? Math.signum(torque) : Math.signum(speed);
-        double after = speed + seconds * (torque - sense * resistance);
-        boolean driven = Math.max(drive.forward(), drive.backward()) > STANDSTILL;
+        double after = speed + STEP / 1e6 / runUp * (torque - sense * resistance);
+        boolean driven = isDriven(excitation.turning(speed));
         boolean stops = speed != 0 && (after * speed <= 0 || !driven && Math.abs(after) < STANDSTILL);
-        return stops && (!driven || Math.abs(torque) <= machine.resistance(0)) ? 0 : after;
+        return stops && (!driven || Math.abs(torque) <= Machine.resistance(load, 0))
+                ? 0
+                : Math.max(-FLIES_APART, Math.min(FLIES_APART, after));
+    }
+
+    private static boolean isDriven(Turning turning) {
+        return turning != Turning.NONE && turning != Turning.BRAKED;
     }
 
     private void feelSpeed(RunState state, int index, List<Reaction.Command> commands) {
@@ -223,36 +238,31 @@ final class Physics {
     private void settleHeat(RunState state, int index, long time) {
         PhysicalState physical = state.physical;
         double seconds = Math.max(0, time - physical.heatTime[index]) / 1e6;
-        double heat = rig.parts
-                .get(index)
-                .heater()
-                .orElseThrow()
-                .after(physical.heat[index], physical.amperes[index], seconds);
+        double heat = rig.heater(index, state).after(physical.heat[index], physical.amperes[index], seconds);
         physical.heat[index] = heat < COLD && physical.amperes[index] == 0 ? 0 : heat;
         physical.heatTime[index] = Math.max(time, physical.heatTime[index]);
     }
 
-    private double amperes(RunState state, int motor) {
-        MotorDrive drive = state.physical.drives[motor];
-        return rig.parts
-                .get(motor)
-                .machine()
-                .orElseThrow()
-                .amperes(state.physical.speed[motor], drive.forward(), drive.backward());
+    private static double amperes(RunState state, int motor) {
+        return state.physical.excitations[motor].amperes(state.physical.speed[motor]);
     }
 
-    /** The drive of a motor with these voltages, for whoever has no physics at hand. */
-    static MotorDrive drive(Part motor, Potential u, Potential v, Potential w) {
-        Load winding = motor.loads().get(0);
-        double ratedAmperes = motor.machine().orElseThrow().ratedAmperes();
-        return MotorDrive.of(u, v, w, winding.rated().volts(), 1 / winding.directOhms() / ratedAmperes);
+    /** Takes note of something that changes a motor's speed without a change of voltage: another load, a rotor let go. */
+    void disturb(RunState state) {
+        state.physical.steppedTo = Math.max(state.physical.steppedTo, state.time / STEP * STEP);
+        state.physical.unsteady = motors.length > 0;
     }
 
-    /** Adds the present of all motors to a trace. */
+    /** Adds the present of all motors and releases to a trace. */
     void trace(RunState state, Trace trace, boolean event) {
         for (int motor : motors) {
             double amperes = state.physical.lineShares[motor] * amperes(state, motor);
             trace.add(motor, new Sample(state.time, state.physical.speed[motor], amperes), event);
+        }
+        for (int heater : heaters) {
+            settleHeat(state, heater, state.time);
+            double amperes = state.physical.amperes[heater];
+            trace.add(heater, new Warmth(state.time, state.physical.heat[heater], amperes), event);
         }
     }
 }

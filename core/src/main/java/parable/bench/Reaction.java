@@ -141,7 +141,7 @@ final class Reaction {
             case FORWARD -> words.add(tag + " runs forward");
             case REVERSE -> words.add(tag + " runs in reverse");
             case SINGLE_PHASED -> words.add(
-                    tag + (state.physical.speed[part] == 0 ? " hums on two phases" : " runs on two phases only"));
+                    tag + (state.physical.speed[part] == 0 ? " hums and does not start" : " runs on two phases only"));
             case LOCKED -> words.add(tag + " is fed but stuck");
             case COASTING -> words.add(tag + " has no power and coasts");
             case BRAKED -> words.add(tag + " is braked by direct current");
@@ -175,7 +175,8 @@ final class Reaction {
     private void protect(ShortCircuit found) {
         Set<Integer> protective = new TreeSet<>();
         for (Branch branch : found.loop()) {
-            if (rig.parts.get(branch.part()).protection().isPresent()) {
+            if (branch.sort() == Branch.Sort.CONTACT
+                    && rig.parts.get(branch.part()).protection().isPresent()) {
                 protective.add(branch.part());
             }
         }

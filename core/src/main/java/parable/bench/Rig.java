@@ -6,15 +6,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import parable.circuit.Terminal;
+import parable.network.Defects;
 import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
+import parable.parts.Excitation;
+import parable.parts.Heater;
 import parable.parts.Load;
+import parable.parts.Machine;
 import parable.parts.Part;
 import parable.parts.TimerProgram;
 
@@ -27,7 +29,7 @@ final class Rig {
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
-    private final Map<Set<Terminal>, Network> miswired = new HashMap<>();
+    private final Map<Defects, Network> miswired = new HashMap<>();
 
     Rig(Assembly assembly) {
         network = Network.of(assembly);
@@ -49,6 +51,7 @@ final class Rig {
         RunState state = new RunState(parts.size());
         for (int p = 0; p < parts.size(); p++) {
             state.commanded[p] = parts.get(p).initial();
+            state.physical.loads[p] = parts.get(p).machine().map(Machine::load).orElse(0.0);
         }
         for (int g = 0; g < groups.size(); g++) {
             state.closedGroups.set(
@@ -66,8 +69,8 @@ final class Rig {
             return network.solve(closed, sourcesOn(state));
         }
         faults.distort(closed, state.faults);
-        Set<Terminal> off = faults.wiresOff(state.faults);
-        Network wired = off.isEmpty() ? network : miswired.computeIfAbsent(off, network::withWiresOff);
+        Defects defects = faults.defects(state.faults, state.time);
+        Network wired = defects.equals(Defects.NONE) ? network : miswired.computeIfAbsent(defects, network::with);
         return wired.solve(closed, sourcesOn(state), faults.openLoads(state.faults));
     }
 
@@ -167,14 +170,29 @@ final class Rig {
         return others;
     }
 
-    /** What drives a motor. */
-    MotorDrive motorDrive(int part, Solution solution) {
-        int first = network.load(part, 0);
-        return Physics.drive(
-                parts.get(part),
-                solution.loadVoltage(first),
-                solution.loadVoltage(first + 1),
-                solution.loadVoltage(first + 2));
+    /** A motor under the voltages of a solution. */
+    Excitation excitation(int part, Solution solution) {
+        double[][] volts = new double[parts.get(part).loads().size()][];
+        for (int winding = 0; winding < volts.length; winding++) {
+            Potential voltage = solution.loadVoltage(network.load(part, winding));
+            volts[winding] = new double[] {voltage.real(), voltage.imaginary(), voltage.direct()};
+        }
+        return parts.get(part).machine().orElseThrow().motor().under(volts);
+    }
+
+    /** Whether a motor's rotor cannot turn. */
+    boolean isLocked(int part, RunState state) {
+        return parts.get(part).machine().orElseThrow().locked()
+                || state.faults.contains(
+                        new Fault(Fault.Kind.STUCK, parts.get(part).tag(), ""));
+    }
+
+    /** The setting of an overload release, in A, as its dial stands. */
+    Heater heater(int part, RunState state) {
+        Heater made = parts.get(part).heater().orElseThrow();
+        return state.faults.isEmpty()
+                ? made
+                : made.dialled(Faults.dial(parts.get(part).tag(), state.faults));
     }
 
     /** The voltage that counts for a load, in V: AC for an AC load, DC for a DC load. */

@@ -25,7 +25,7 @@ final class IecSymbols {
     /** How far a contact stands out above its lane; its tag goes beyond that. */
     static double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
-            case PUSH_BUTTON, SELECTOR, MACHINE_SWITCH -> 23;
+            case PUSH_BUTTON, SELECTOR, DRUM_SWITCH, MACHINE_SWITCH -> 23;
             case TIMER -> 20;
             case EMERGENCY_STOP -> 27;
             case OVERLOAD_RELAY -> contact.isThroughPath() ? 13 : 23;
@@ -92,7 +92,7 @@ final class IecSymbols {
             case PUSH_BUTTON -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
                     axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -14));
-            case SELECTOR -> List.of(
+            case SELECTOR, DRUM_SWITCH -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
                     axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -22));
             case EMERGENCY_STOP -> List.of(

@@ -2,6 +2,8 @@ package parable.network;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import parable.circuit.Terminal;
 import parable.parts.Load;
 import parable.parts.Part;
 import parable.parts.Source;
@@ -13,45 +15,57 @@ import parable.parts.Source;
  * @param contactTo second node of each contact
  * @param sourceFrom reference node of each source
  * @param sourceTo live node of each source
+ * @param sourceShare for each source the share of its voltage that it gives, 1 if it is sound
  * @param sourceValue for each source its real, imaginary and DC voltage
  * @param following for each source how it follows an input of its device, empty if it does not
  * @param followed for each source the number of the load that it follows, -1 if none
- * @param grounded for each source whether its reference is bonded to earth
  * @param loadFrom first node of each load
  * @param loadTo second node of each load
  * @param loadAdmittance for each load its AC conductance, its AC susceptance and its DC conductance
+ * @param jumperFrom first node of each jumper
+ * @param jumperTo second node of each jumper
  */
 record CompiledBranches(
         int[] contactFrom,
         int[] contactTo,
         int[] sourceFrom,
         int[] sourceTo,
+        double[] sourceShare,
         double[][] sourceValue,
         List<Optional<Source.Following>> following,
         int[] followed,
-        boolean[] grounded,
         int[] loadFrom,
         int[] loadTo,
-        double[][] loadAdmittance) {
+        double[][] loadAdmittance,
+        int[] jumperFrom,
+        int[] jumperTo) {
 
     static CompiledBranches of(Network network) {
         List<Branch> contacts = sorted(network, Branch.Sort.CONTACT);
         List<Branch> sources = sorted(network, Branch.Sort.SOURCE);
         List<Branch> loads = sorted(network, Branch.Sort.LOAD);
+        List<Branch> jumpers = sorted(network, Branch.Sort.JUMPER);
         List<Part> parts = network.assembly().parts();
         List<Source> sourceParts = sources.stream()
                 .map(branch -> parts.get(branch.part()).sources().get(branch.index()))
                 .toList();
-        boolean[] grounded = new boolean[sources.size()];
-        for (int i = 0; i < grounded.length; i++) {
-            grounded[i] = sourceParts.get(i).grounded();
-        }
+        double[] shares = sources.stream()
+                .mapToDouble(branch -> {
+                    Part part = parts.get(branch.part());
+                    String live = part.sources().get(branch.index()).live();
+                    boolean low = network.defects().low().contains(new Terminal(part.tag(), live));
+                    return low ? Defects.LOW_SHARE : 1;
+                })
+                .toArray();
         return new CompiledBranches(
                 from(contacts),
                 to(contacts),
                 from(sources),
                 to(sources),
-                sourceParts.stream().map(CompiledBranches::value).toArray(double[][]::new),
+                shares,
+                IntStream.range(0, shares.length)
+                        .mapToObj(i -> value(sourceParts.get(i), shares[i]))
+                        .toArray(double[][]::new),
                 sourceParts.stream().map(Source::following).toList(),
                 sources.stream()
                         .mapToInt(branch -> parts.get(branch.part())
@@ -61,13 +75,14 @@ record CompiledBranches(
                                 .map(following -> network.load(branch.part(), following.load()))
                                 .orElse(-1))
                         .toArray(),
-                grounded,
                 from(loads),
                 to(loads),
                 loads.stream()
                         .map(branch ->
                                 admittance(parts.get(branch.part()).loads().get(branch.index())))
-                        .toArray(double[][]::new));
+                        .toArray(double[][]::new),
+                from(jumpers),
+                to(jumpers));
     }
 
     private static List<Branch> sorted(Network network, Branch.Sort sort) {
@@ -84,8 +99,8 @@ record CompiledBranches(
         return branches.stream().mapToInt(Branch::to).toArray();
     }
 
-    private static double[] value(Source source) {
-        double volts = source.rated().volts();
+    private static double[] value(Source source, double share) {
+        double volts = share * source.rated().volts();
         double angle = Math.toRadians(source.degrees());
         return switch (source.rated().kind()) {
             case AC -> new double[] {volts * Math.cos(angle), volts * Math.sin(angle), 0};

@@ -22,7 +22,7 @@ public final class ContactCurrents {
         this.network = network;
         this.solution = solution;
         injected = new double[network.nodeCount()][3];
-        currents = new Current[network.contactCount()];
+        currents = new Current[network.branches().size()];
         Arrays.fill(currents, new Current(0, 0, 0));
         for (int load = 0; load < network.loadCount(); load++) {
             double times = weight.applyAsDouble(load);
@@ -48,13 +48,13 @@ public final class ContactCurrents {
         return currents[contact];
     }
 
-    /** The current that leaves a node through contacts. */
+    /** The current that leaves a node through contacts and jumpers. */
     public Current outOf(int node) {
         double[] sum = new double[3];
         for (int b : network.branchesAt(node)) {
             Branch branch = network.branches().get(b);
-            if (branch.sort() == Branch.Sort.CONTACT && branch.from() != branch.to()) {
-                Current current = currents[network.contact(branch.part(), branch.index())];
+            if (isCopper(branch) && branch.from() != branch.to()) {
+                Current current = currents[b];
                 int sign = branch.from() == node ? 1 : -1;
                 sum[0] += sign * current.real();
                 sum[1] += sign * current.imaginary();
@@ -96,7 +96,7 @@ public final class ContactCurrents {
             for (int b : network.branchesAt(cluster.get(i))) {
                 Branch branch = network.branches().get(b);
                 int next = branch.otherEnd(cluster.get(i));
-                if (branch.sort() == Branch.Sort.CONTACT && solution.conducts(branch) && !seen[next]) {
+                if (isCopper(branch) && solution.conducts(branch) && !seen[next]) {
                     seen[next] = true;
                     cluster.add(next);
                 }
@@ -108,6 +108,10 @@ public final class ContactCurrents {
             }
         }
         return cluster;
+    }
+
+    private static boolean isCopper(Branch branch) {
+        return branch.sort() == Branch.Sort.CONTACT || branch.sort() == Branch.Sort.JUMPER;
     }
 
     private boolean hasSource(int node) {
@@ -151,7 +155,7 @@ public final class ContactCurrents {
         return cluster.stream()
                 .flatMapToInt(node -> Arrays.stream(network.branchesAt(node)))
                 .distinct()
-                .filter(b -> network.branches().get(b).sort() == Branch.Sort.CONTACT)
+                .filter(b -> isCopper(network.branches().get(b)))
                 .filter(b -> solution.conducts(network.branches().get(b)))
                 .boxed()
                 .toList();

@@ -63,7 +63,8 @@ final class Followers {
         Part part = network.assembly().parts().get(branch.part());
         Source of = part.sources().get(branch.index());
         Load primary = part.loads().get(of.following().orElseThrow().load());
-        double ratio = of.rated().volts() / primary.rated().volts();
+        double share = branches.sourceShare()[source];
+        double ratio = share * of.rated().volts() / primary.rated().volts();
         double direct = primary.rated().kind() == CurrentKind.DC ? Math.abs(input.direct()) : input.alternating();
         return switch (of.following().orElseThrow().law()) {
             case IN_PROPORTION -> new double[] {ratio * input.real(), ratio * input.imaginary(), 0};
@@ -71,10 +72,10 @@ final class Followers {
                 0,
                 0,
                 direct >= ENOUGH_FOR_REGULATION * primary.rated().volts()
-                        ? of.rated().volts()
+                        ? share * of.rated().volts()
                         : 0
             };
-            case RECTIFIED -> new double[] {0, 0, RECTIFIED * direct};
+            case RECTIFIED -> new double[] {0, 0, share * RECTIFIED * direct};
         };
     }
 }

@@ -22,6 +22,8 @@ final class GroupEquations {
     private final int[] tieFrom;
     private final int[] tieTo;
     private final double[][] tieAdmittance;
+    private final boolean[] held;
+    private final double[] stray;
     private int ties;
 
     /**
@@ -30,13 +32,18 @@ final class GroupEquations {
      * @param groups for each node its group
      * @param anchors for each group the node its level is measured at, and through which it leaks to earth
      * @param earthGroup the one group whose level is known: it is anchored at earth
+     * @param held for each group whether a source is in it
+     * @param stray the potential of a group that nothing ties to a source or to earth: real, imaginary and DC part
      * @param loads how many loads may be added
      */
-    GroupEquations(Joints joints, int[] groups, int[] anchors, int earthGroup, int loads) {
+    GroupEquations(
+            Joints joints, int[] groups, int[] anchors, int earthGroup, boolean[] held, double[] stray, int loads) {
         this.joints = joints;
         this.groups = groups;
         this.anchors = anchors;
         this.earthGroup = earthGroup;
+        this.held = held;
+        this.stray = stray;
         tieFrom = new int[loads];
         tieTo = new int[loads];
         tieAdmittance = new double[loads][];
@@ -89,6 +96,26 @@ final class GroupEquations {
         for (int t = 0; t < ties; t++) {
             if (first[root(parents, unknownEnd(t))] == t) {
                 solveIsland(t, next, row, levels);
+            }
+        }
+        liftStrays(parents, levels);
+    }
+
+    /** What nothing ties to a source or to earth lies in the electric field of its live neighbours in the duct. */
+    private void liftStrays(int[] parents, double[][] levels) {
+        boolean[] tied = new boolean[groups.length];
+        tied[earthGroup] = true;
+        for (int t = 0; t < ties; t++) {
+            boolean toEarth = groups[tieFrom[t]] == earthGroup || groups[tieTo[t]] == earthGroup;
+            tied[root(parents, unknownEnd(t))] |= toEarth;
+        }
+        for (int group = 0; group < held.length; group++) {
+            tied[root(parents, group)] |= held[group];
+        }
+        for (int node = 0; node < groups.length; node++) {
+            if (groups[node] == node && !tied[root(parents, node)]) {
+                double[] level = levels[node];
+                levels[node] = new double[] {level[0] + stray[0], level[1] + stray[1], level[2] + stray[2]};
             }
         }
     }

@@ -7,8 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
@@ -25,12 +25,14 @@ import parable.parts.Source;
  */
 public final class Network {
 
+    private static final String PROTECTIVE_EARTH = "PE";
     private static final BitSet NO_LOADS = new BitSet();
 
     private final Assembly assembly;
-    private final Set<Terminal> wiresOff;
+    private final Defects defects;
     private final Map<Terminal, Integer> nodes = new HashMap<>();
     private final List<Branch> branches;
+    private final int bondCount;
     private final int[] firstContact;
     private final int[] firstSource;
     private final int[] firstLoad;
@@ -39,9 +41,9 @@ public final class Network {
     private final CompiledBranches compiled;
     private final BitSet followers;
 
-    private Network(Assembly assembly, Set<Terminal> wiresOff) {
+    private Network(Assembly assembly, Defects defects) {
         this.assembly = assembly;
-        this.wiresOff = Set.copyOf(wiresOff);
+        this.defects = defects;
         List<Part> parts = assembly.parts();
         numberNodes(parts);
         nodeCount = assembly.nodes().all().size() + unwired(parts) + 1;
@@ -52,6 +54,12 @@ public final class Network {
         for (int p = 0; p < parts.size(); p++) {
             addBranches(p, parts.get(p), found);
         }
+        bondedNodes(parts).forEach(node -> found.add(new Branch(Branch.Sort.JUMPER, -1, found.size(), earth(), node)));
+        bondCount = found.size() - firstContact[parts.size()] - firstSource[parts.size()] - firstLoad[parts.size()];
+        defects.jumpers().stream()
+                .sorted(Comparator.comparing(Jumper::toString))
+                .forEach(jumper -> found.add(
+                        new Branch(Branch.Sort.JUMPER, -1, found.size(), end(jumper.one()), end(jumper.other()))));
         found.sort(Comparator.comparing(Branch::sort));
         branches = List.copyOf(found);
         branchesAt = branchesByNode();
@@ -64,24 +72,39 @@ public final class Network {
 
     /** Compiles an assembled sheet. */
     public static Network of(Assembly assembly) {
-        return new Network(assembly, Set.of());
+        return new Network(assembly, Defects.NONE);
     }
 
     /**
-     * This network with wires off some terminals: each of those is a node of its own. Nodes that have a wire number,
-     * contacts, sources and loads keep their places.
+     * This network with some defects instead of those it has. A terminal whose wire is off is a node of its own. Nodes that
+     * have a wire number, contacts, sources and loads keep their places.
      *
-     * @param terminals the terminals whose wires are off
+     * @throws IllegalArgumentException if a jumper is on a terminal that does not exist
      */
-    public Network withWiresOff(Set<Terminal> terminals) {
-        return new Network(assembly, terminals);
+    public Network with(Defects others) {
+        return new Network(assembly, others);
+    }
+
+    private int end(Jumper.End end) {
+        if (end instanceof Jumper.AtEarth) {
+            return earth();
+        }
+        if (end instanceof Jumper.AtTerminal at) {
+            return node(at.terminal()).orElseThrow(() -> noSuch(at.terminal()));
+        }
+        Terminal terminal = ((Jumper.AtWireOf) end).terminal();
+        return assembly.nodes().indexOf(terminal).or(() -> node(terminal)).orElseThrow(() -> noSuch(terminal));
+    }
+
+    private static IllegalArgumentException noSuch(Terminal terminal) {
+        return new IllegalArgumentException(terminal + ": the sheet has no such terminal");
     }
 
     private void numberNodes(List<Part> parts) {
         List<Node> numbered = assembly.nodes().all();
         for (int i = 0; i < numbered.size(); i++) {
             for (Terminal terminal : numbered.get(i).terminals()) {
-                if (!wiresOff.contains(terminal)) {
+                if (!defects.wiresOff().contains(terminal)) {
                     nodes.put(terminal, i);
                 }
             }
@@ -127,6 +150,17 @@ public final class Network {
             Load load = part.loads().get(i);
             found.add(branch(Branch.Sort.LOAD, p, i, part.tag(), load.from(), load.to()));
         }
+    }
+
+    /** The nodes that are bonded to earth: grounded neutrals and secondaries, and every protective earth terminal. */
+    private List<Integer> bondedNodes(List<Part> parts) {
+        return parts.stream()
+                .flatMap(part -> Stream.concat(
+                                part.sources().stream().filter(Source::grounded).map(Source::reference),
+                                part.bare().stream().filter(PROTECTIVE_EARTH::equals))
+                        .map(marking -> nodes.get(new Terminal(part.tag(), marking))))
+                .distinct()
+                .toList();
     }
 
     private Branch branch(Branch.Sort sort, int part, int index, String tag, String from, String to) {
@@ -184,7 +218,10 @@ public final class Network {
                 .orElse("earth");
     }
 
-    /** All branches: contacts, then sources, then loads, each in the order of the parts. The list cannot be changed. */
+    /**
+     * All branches: contacts, then sources, then loads, each in the order of the parts, then jumpers. The list cannot be
+     * changed.
+     */
     public List<Branch> branches() {
         return branches;
     }
@@ -224,13 +261,23 @@ public final class Network {
         return firstLoad[part] + index;
     }
 
+    /** How many of the jumpers are bonds that belong there; they come first. */
+    int bondCount() {
+        return bondCount;
+    }
+
+    /** The defects it has. */
+    Defects defects() {
+        return defects;
+    }
+
     /** A load's AC conductance, AC susceptance and DC conductance in S. */
     double[] loadAdmittance(int load) {
         return compiled.loadAdmittance()[load];
     }
 
     /** The branch of a load, by its number among all loads. */
-    Branch loadBranch(int load) {
+    public Branch loadBranch(int load) {
         return branches.get(contactCount() + sourceCount() + load);
     }
 

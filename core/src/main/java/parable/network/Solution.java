@@ -61,6 +61,7 @@ public final class Solution {
             case CONTACT -> switching.closed().get(network.contact(branch.part(), branch.index()));
             case SOURCE -> switching.on().get(network.source(branch.part(), branch.index()));
             case LOAD -> false;
+            case JUMPER -> true;
         };
     }
 

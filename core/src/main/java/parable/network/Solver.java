@@ -10,6 +10,11 @@ import java.util.List;
  */
 final class Solver {
 
+    /** The stray voltage of a floating wire as a share of the voltage that its neighbours in the duct have. */
+    private static final double STRAY = 0.012;
+
+    private static final double SLIGHTLY = 1e-6;
+
     private final Network network;
     private final CompiledBranches branches;
     private final Switching switching;
@@ -32,21 +37,53 @@ final class Solver {
      */
     static Solution solve(Network network, CompiledBranches branches, Switching switching, double[][] values) {
         Solver solver = new Solver(network, branches, switching, values);
+        int bonds = network.bondCount();
+        solver.joinJumpers(0, bonds);
         solver.joinSources();
+        solver.joinJumpers(bonds, branches.jumperFrom().length);
         solver.joinContacts();
         return solver.solution();
     }
 
+    /** The groups that a source holds, if only by its winding: those do not pick anything up. */
+    private boolean[] held(int[] groups, boolean[] fed) {
+        boolean[] held = fed.clone();
+        for (int node : branches.sourceTo()) {
+            held[groups[node]] = true;
+        }
+        return held;
+    }
+
+    /** A small share of the strongest AC source that is on: what stray capacitance brings across in a shared duct. */
+    private double[] stray() {
+        double[] strongest = {0, 0, 0};
+        BitSet on = switching.on();
+        for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
+            double[] value = values[s];
+            if (value[0] * value[0] + value[1] * value[1]
+                    > strongest[0] * strongest[0] + strongest[1] * strongest[1] + SLIGHTLY) {
+                strongest = value;
+            }
+        }
+        return new double[] {STRAY * strongest[0], STRAY * strongest[1], 0};
+    }
+
     private void joinSources() {
         for (int s = 0; s < branches.sourceFrom().length; s++) {
-            if (branches.grounded()[s]) {
-                joints.join(network.earth(), branches.sourceFrom()[s], 0, 0, 0);
-            }
             if (switching.on().get(s)) {
                 double[] value = values[s];
                 if (!joints.join(branches.sourceFrom()[s], branches.sourceTo()[s], value[0], value[1], value[2])) {
                     shorts.add(network.contactCount() + s);
                 }
+            }
+        }
+    }
+
+    private void joinJumpers(int begin, int end) {
+        int first = network.branches().size() - branches.jumperFrom().length;
+        for (int j = begin; j < end; j++) {
+            if (!joints.join(branches.jumperFrom()[j], branches.jumperTo()[j], 0, 0, 0)) {
+                shorts.add(first + j);
             }
         }
     }
@@ -78,8 +115,14 @@ final class Solver {
             }
         }
         anchors[groups[network.earth()]] = network.earth();
-        GroupEquations equations =
-                new GroupEquations(joints, groups, anchors, groups[network.earth()], branches.loadFrom().length);
+        GroupEquations equations = new GroupEquations(
+                joints,
+                groups,
+                anchors,
+                groups[network.earth()],
+                held(groups, fed),
+                stray(),
+                branches.loadFrom().length);
         for (int l = 0; l < branches.loadFrom().length; l++) {
             if (!switching.open().get(l)) {
                 equations.add(branches.loadFrom()[l], branches.loadTo()[l], branches.loadAdmittance()[l]);

@@ -8,7 +8,7 @@ import java.util.stream.Stream;
 public final class Catalogue {
 
     private static final List<PartKind> KINDS = Stream.of(
-                    SupplyAndMotorKinds.all(), SwitchgearKinds.all(), RelayKinds.all(), OperatorKinds.all())
+                    SupplyKinds.all(), MotorKinds.all(), SwitchgearKinds.all(), RelayKinds.all(), OperatorKinds.all())
             .flatMap(List::stream)
             .toList();
 

@@ -29,6 +29,11 @@ public record Contact(String from, String to, int closedIn, boolean pole) {
         return new Contact(from, to, positions, false);
     }
 
+    /** This contact as a main pole. */
+    Contact asPole() {
+        return new Contact(from, to, closedIn, true);
+    }
+
     /** A main pole, open at rest. */
     static Contact mainPole(String from, String to) {
         return new Contact(from, to, MOVED, true);

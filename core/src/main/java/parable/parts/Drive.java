@@ -31,11 +31,15 @@ public sealed interface Drive {
     /**
      * A hand that turns it from one named position to another.
      *
-     * @param positions their names, that of position 0 first
+     * @param positions their names, that of position 0, the one it is drawn in, first
+     * @param arranged their names as they stand around the knob, clockwise
+     * @param springs for each position that it does not stay in the one it springs back to when let go
      */
-    record ByTurning(List<String> positions) implements Drive {
+    record ByTurning(List<String> positions, List<String> arranged, Map<String, String> springs) implements Drive {
         public ByTurning {
             positions = List.copyOf(positions);
+            arranged = List.copyOf(arranged);
+            springs = Map.copyOf(springs);
         }
 
         @Override

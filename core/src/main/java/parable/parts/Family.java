@@ -13,6 +13,7 @@ public enum Family {
     INTERLOCK("mechanical interlock"),
     PUSH_BUTTON("push button"),
     SELECTOR("selector switch"),
+    DRUM_SWITCH("drum switch"),
     EMERGENCY_STOP("E-stop"),
     MACHINE_SWITCH("machine switch"),
     PILOT_LAMP("pilot lamp"),

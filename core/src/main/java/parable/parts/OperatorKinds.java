@@ -23,7 +23,16 @@ final class OperatorKinds {
                         Family.PUSH_BUTTON,
                         List.of("blocks", "lamp", "colour"),
                         OperatorKinds::illuminatedButton),
-                new PartKind("selector", Family.SELECTOR, List.of("positions", "blocks"), OperatorKinds::selector),
+                new PartKind(
+                        "selector",
+                        Family.SELECTOR,
+                        List.of("positions", "rest", "spring", "blocks"),
+                        OperatorKinds::selector),
+                new PartKind(
+                        "drum-switch",
+                        Family.DRUM_SWITCH,
+                        List.of("positions", "rest", "spring", "blocks"),
+                        OperatorKinds::drumSwitch),
                 new PartKind("emergency-stop", Family.EMERGENCY_STOP, List.of("blocks"), OperatorKinds::emergencyStop),
                 machineSwitch("limit-switch"),
                 machineSwitch("float-switch"),
@@ -58,10 +67,28 @@ final class OperatorKinds {
 
     /** Maintained in two or more named positions; a table says in which of them each block is closed. */
     private static Part selector(PartBuilder part, Settings settings) throws SettingException {
-        List<String> positions = settings.names("positions", "off on");
+        Drive.ByTurning turning = settings.turning("off on", "");
+        List<String> positions = turning.positions();
         return part.contacts(settings.contactTable("blocks", positions, "13-14=" + positions.get(1)))
-                .movedBy(new Drive.ByTurning(positions), Travel.BUTTON)
+                .movedBy(turning, Travel.BUTTON)
                 .build();
+    }
+
+    /**
+     * A hand-operated switch for the motor itself, with poles by position; as delivered a reversing switch for three phases.
+     * It has no coil and therefore stays where it is when the power fails.
+     */
+    private static Part drumSwitch(PartBuilder part, Settings settings) throws SettingException {
+        Drive.ByTurning turning = settings.turning("reverse off forward", "off");
+        List<Contact> poles = settings
+                .contactTable(
+                        "blocks",
+                        turning.positions(),
+                        "1-2=reverse,forward 3-4=forward 5-6=forward 3-6=reverse 5-4=reverse")
+                .stream()
+                .map(Contact::asPole)
+                .toList();
+        return part.contacts(poles).movedBy(turning, Travel.BUTTON).build();
     }
 
     /** Latches when hit, is released by a twist. */

@@ -30,6 +30,11 @@ public record RatedVoltage(double volts, CurrentKind kind) {
                 : Optional.empty();
     }
 
+    /** A voltage of the same kind that is so many times this one; more than 0. */
+    RatedVoltage times(double factor) {
+        return new RatedVoltage(factor * volts, kind);
+    }
+
     /** As on a nameplate: {@code 230 V AC}. */
     @Override
     public String toString() {

@@ -1,7 +1,9 @@
 package parable.parts;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,6 +15,8 @@ final class Settings {
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
     private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
+
+    private static final double HORSEPOWER = 0.7457;
 
     private final Device device;
 
@@ -44,6 +48,14 @@ final class Settings {
             }
         }
         throw refused(name, written.get(), "a number of " + unit + " from " + plain(lowest) + " to " + plain(highest));
+    }
+
+    /** The power of a motor in kW, written so or in hp, from 0.01 to 5000 kW. */
+    double kilowatts(String name, double byDefault) throws SettingException {
+        String written = device.setting(name).orElse("");
+        return written.endsWith("hp")
+                ? HORSEPOWER * quantity(name, "hp", 0.02, 6700, byDefault / HORSEPOWER)
+                : quantity(name, "kW", 0.01, 5000, byDefault);
     }
 
     /** A whole number from lowest to highest. */
@@ -133,6 +145,33 @@ final class Settings {
             throw refused(name, written, "two or more different names with spaces between");
         }
         return names;
+    }
+
+    /**
+     * The positions of something that is turned: settings {@code positions}, {@code rest} (the first, unless said) and
+     * {@code spring}, for example {@code start=run} for a knob that springs back from start to run.
+     */
+    Drive.ByTurning turning(String positionsByDefault, String restByDefault) throws SettingException {
+        List<String> arranged = names("positions", positionsByDefault);
+        String rest = oneOf("rest", arranged, arranged.contains(restByDefault) ? restByDefault : arranged.get(0));
+        Map<String, String> springs = new LinkedHashMap<>();
+        for (String entry : device.setting("spring").orElse("").strip().split("\\s+")) {
+            String[] ends = entry.split("=", 2);
+            if (!entry.isEmpty() && (ends.length < 2 || !arranged.containsAll(List.of(ends)))) {
+                throw refused(
+                        "spring",
+                        entry,
+                        "a position and the one it springs back to, such as '" + arranged.get(1) + "=" + arranged.get(0)
+                                + "'");
+            }
+            if (!entry.isEmpty()) {
+                springs.put(ends[0], ends[1]);
+            }
+        }
+        List<String> positions = new ArrayList<>(arranged);
+        positions.remove(rest);
+        positions.add(0, rest);
+        return new Drive.ByTurning(positions, arranged, springs);
     }
 
     /**

@@ -26,7 +26,7 @@ final class SwitchgearKinds {
                 new PartKind(
                         "motor-protective-breaker",
                         Family.BREAKER,
-                        List.of("setting", "class", "aux"),
+                        List.of("setting", "class", "phase-loss", "aux"),
                         SwitchgearKinds::motorProtectiveBreaker),
                 new PartKind("isolator", Family.ISOLATOR, List.of("poles", "aux"), SwitchgearKinds::isolator),
                 new PartKind("fuse", Family.FUSE, List.of("rated"), SwitchgearKinds::fuse),
@@ -38,7 +38,7 @@ final class SwitchgearKinds {
                 new PartKind(
                         "overload-relay",
                         Family.OVERLOAD_RELAY,
-                        List.of("setting", "class", "reset"),
+                        List.of("setting", "class", "phase-loss", "reset"),
                         SwitchgearKinds::overloadRelay),
                 new PartKind("mechanical-interlock", Family.INTERLOCK, List.of("between"), SwitchgearKinds::interlock));
     }
@@ -69,7 +69,7 @@ final class SwitchgearKinds {
         double setting = settings.quantity("setting", "A", 0.1, 100, 5);
         return part.contacts(withPoles(3, settings.contacts("aux", "13-14 21-22")))
                 .movedBy(TOGGLE, Travel.SNAP)
-                .heatedBy(Heater.ofClass(settings.oneOf("class", CLASSES, "10"), setting, 0, false))
+                .heatedBy(release(settings, setting, 0, false))
                 .opensAbove(setting)
                 .build();
     }
@@ -111,8 +111,19 @@ final class SwitchgearKinds {
         List<Contact> signals = List.of(Contact.normallyClosed("95", "96"), Contact.normallyOpen("97", "98"));
         return part.contacts(Stream.concat(heaters.stream(), signals.stream()).toList())
                 .movedBy(new Drive.ByHand(Map.of(Verb.TRIP, 1, Verb.RESET, 0)), Travel.SNAP)
-                .heatedBy(Heater.ofClass(settings.oneOf("class", CLASSES, "10"), setting, 1, automatic))
+                .heatedBy(release(settings, setting, 1, automatic))
                 .build();
+    }
+
+    private static Heater release(Settings settings, double setting, int tripPosition, boolean automatic)
+            throws SettingException {
+        String onPhaseLoss = settings.oneOf("phase-loss", List.of("sensitive", "insensitive"), "sensitive");
+        return Heater.ofClass(
+                settings.oneOf("class", CLASSES, "10"),
+                setting,
+                tripPosition,
+                automatic,
+                onPhaseLoss.equals("sensitive"));
     }
 
     /** A bar between two contactors; it has no terminals. */

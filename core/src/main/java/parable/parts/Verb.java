@@ -13,6 +13,7 @@ public enum Verb {
     ACTUATE("actuated"),
     HIT("hit"),
     TURN("turned"),
+    LOAD("loaded"),
     TRIP("tripped"),
     RESET("reset"),
     LOSE("lost"),

@@ -4,7 +4,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.bench.Condition;
+import parable.bench.Meter;
 import parable.bench.Moment;
+import parable.circuit.Terminal;
 import parable.network.NodeState;
 import parable.parts.Assembly;
 import parable.parts.Family;
@@ -85,9 +87,31 @@ public sealed interface Expectation {
                     ? Optional.empty()
                     : Optional.of(String.format(Locale.ROOT, "there are %.1f V", volts));
         }
+    }
 
-        private static String plain(double number) {
-            return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
+    /** That a clamp around the wire on a terminal reads a current in a range: {@code amperes M1:U1 between 4 5}. */
+    record AmperesBetween(Terminal terminal, double lowest, double highest) implements Expectation {
+        @Override
+        public String text() {
+            return "amperes " + terminal + " between " + plain(lowest) + " " + plain(highest);
+        }
+
+        @Override
+        public Optional<String> nonsenseOn(Assembly assembly) {
+            return assembly.part(terminal.tag())
+                            .filter(part -> part.terminals().contains(terminal.marking()))
+                            .isPresent()
+                    ? Optional.empty()
+                    : Optional.of("the sheet has no terminal " + terminal);
+        }
+
+        @Override
+        public Optional<String> missedAt(Moment moment) {
+            Meter.Reading reading = moment.meter().read(Meter.Range.AMPERES, terminal.toString(), "");
+            double amperes = reading.value().orElseThrow();
+            return amperes >= lowest && amperes <= highest
+                    ? Optional.empty()
+                    : Optional.of(String.format(Locale.ROOT, "there are %.3f A", amperes));
         }
     }
 
@@ -107,6 +131,10 @@ public sealed interface Expectation {
         public Optional<String> missedAt(Moment moment) {
             return moment.shorted() ? Optional.of("there is a short circuit") : Optional.empty();
         }
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
     }
 
     private static Optional<String> unknown(Assembly assembly, String wireNumber) {

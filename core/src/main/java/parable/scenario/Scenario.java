@@ -52,7 +52,12 @@ public record Scenario(List<Step> steps) {
         if (!word.equals("expect")) {
             Verb verb = Verb.ofWord(word).orElseThrow(() -> line.refused(word, "an action or 'expect'"));
             String tag = line.word("the tag of a device");
-            String position = verb == Verb.TURN ? line.word("the position to turn " + tag + " to") : "";
+            String position =
+                    switch (verb) {
+                        case TURN -> line.word("the position to turn " + tag + " to");
+                        case LOAD -> line.percentage();
+                        case CLOSE, OPEN, PRESS, RELEASE, ACTUATE, HIT, TRIP, RESET, LOSE, RESTORE -> "";
+                    };
             line.end();
             return List.of(new Step.Do(line.number(), time, new Action(verb, tag, position)));
         }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.bench.Condition;
 import parable.bench.Fault;
+import parable.circuit.Terminal;
 import parable.network.NodeState;
 
 /** Takes one line of a script apart, word by word. */
@@ -73,6 +74,15 @@ final class ScriptLine {
         return Double.parseDouble(word);
     }
 
+    /** A whole number of per cent, such as {@code 120 %} or {@code 120}. */
+    String percentage() throws ScenarioException {
+        String number = word("a load in per cent");
+        if (next < words.length && words[next].equals("%")) {
+            next++;
+        }
+        return number;
+    }
+
     /** A fault: the device, the contact or terminal if it is one of those, and what is wrong. */
     Fault fault() throws ScenarioException {
         String tag = word("the tag of a device");
@@ -95,6 +105,7 @@ final class ScriptLine {
         String first = word("what is expected, such as 'K1 in'");
         return switch (first) {
             case "volts" -> volts();
+            case "amperes" -> amperes();
             case "wire" -> wire();
             case "nothing" -> nothing();
             default -> device(first);
@@ -104,16 +115,31 @@ final class ScriptLine {
     private Expectation volts() throws ScenarioException {
         String one = word("a wire number");
         String other = word("another wire number");
+        double[] range = range();
+        return new Expectation.VoltsBetween(one, other, range[0], range[1]);
+    }
+
+    private Expectation amperes() throws ScenarioException {
+        String place = word("a terminal such as M1:U1");
+        String[] sides = place.split(":", 2);
+        if (sides.length < 2) {
+            throw refused(place, "a terminal such as M1:U1");
+        }
+        double[] range = range();
+        return new Expectation.AmperesBetween(new Terminal(sides[0], sides[1]), range[0], range[1]);
+    }
+
+    private double[] range() throws ScenarioException {
         String between = word("'between'");
         if (!between.equals("between")) {
             throw refused(between, "'between'");
         }
-        double lowest = number("the lowest voltage");
-        double highest = number("the highest voltage");
+        double lowest = number("the lowest reading");
+        double highest = number("the highest reading");
         if (highest < lowest) {
-            throw refused(lowest + " " + highest, "the lower voltage first");
+            throw refused(lowest + " " + highest, "the lower reading first");
         }
-        return new Expectation.VoltsBetween(one, other, lowest, highest);
+        return new double[] {lowest, highest};
     }
 
     private Expectation wire() throws ScenarioException {

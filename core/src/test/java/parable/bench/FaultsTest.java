@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.parts.Part;
 import parable.parts.Verb;
 
 class FaultsTest {
@@ -81,6 +82,73 @@ class FaultsTest {
                 .isEqualTo("230.9 V");
     }
 
+    /** What each fault does to the running wash pump within two seconds, stop not pressed. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "SHORTED   | K1 | A1-A2 | F1 BLOWN",
+                "BLOWN     | F1 | ''    | K1 OUT",
+                "EARTHED   | K1 | A1    | F1 BLOWN",
+                "EARTHED   | K1 | A2    | K1 IN",
+                "LOOSE     | S0 | 11    | K1 OUT",
+                "MISPLACED | K1 | A1-A2 | F1 BLOWN",
+                "MISPLACED | S1 | 13-14 | K1 IN",
+                "SWAPPED   | M1 | U1-V1 | M1 REVERSE",
+                "SWAPPED   | K1 | A1-A2 | K1 IN",
+                "BROKEN    | M1 | U1-*  | M1 SINGLE_PHASED",
+                "STUCK     | M1 | ''    | M1 LOCKED"
+            })
+    void theFaultsOfWiresCoilsAndMotors(Fault.Kind kind, String tag, String place, String expected)
+            throws ActionRefusedException {
+        bench.set(new Fault(kind, tag, place), true);
+        bench.runUntil(3_000_000);
+
+        String[] words = expected.split(" ");
+        assertThat(bench.moment().condition(words[0])).isEqualTo(Condition.valueOf(words[1]));
+    }
+
+    @Test
+    void aLowSupplyHoldsButDoesNotPullIn() throws ActionRefusedException {
+        for (String phase : new String[] {"L1", "L2", "L3"}) {
+            bench.set(new Fault(Fault.Kind.LOW, "G1", phase), true);
+        }
+        bench.runUntil(2_000_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+        at(2_000, Verb.PRESS, "S0");
+        at(2_500, Verb.RELEASE, "S0");
+        at(3_000, Verb.PRESS, "S1");
+        bench.runUntil(4_000_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    @Test
+    void aDialAtTwiceItsCurrentLetsAnOverloadThrough() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.MISSET, "F2", ""), true);
+        bench.act(new Action(Verb.LOAD, "M1", "150"));
+        bench.runUntil(3_000_000_000L);
+        assertThat(bench.moment().condition("F2")).isEqualTo(Condition.HEALTHY);
+        bench.set(new Fault(Fault.Kind.MISSET, "F2", ""), false);
+        bench.runUntil(3_600_000_000L);
+        assertThat(bench.moment().condition("F2")).isEqualTo(Condition.TRIPPED);
+    }
+
+    @Test
+    void everyPossibleFaultCanBePutInAndTakenOutWithoutATrace() throws ActionRefusedException {
+        for (Part part : bench.assembly().parts()) {
+            for (Fault fault : Fault.possibleIn(part)) {
+                bench = Examples.washPumpBench();
+                start();
+                bench.set(fault, true);
+                bench.runUntil(1_800_000);
+                bench.set(fault, false);
+                bench.rewindTo(900_000);
+                assertThat(bench.moment().condition("M1")).as(fault.words()).isEqualTo(Condition.FORWARD);
+                assertThat(bench.moment().faults()).isEmpty();
+            }
+        }
+    }
+
     @Test
     void faultsAreToldAndGoWithTheInstant() throws ActionRefusedException {
         bench.set(new Fault(Fault.Kind.BURNT, "K1", "13-14"), true);
@@ -101,7 +169,7 @@ class FaultsTest {
             value = {
                 "WELDED | K1 | 33-34 | a contact such as 13-14",
                 "OFF | K1 | 99 | a terminal of the device",
-                "BROKEN | S1 | '' | a device with a coil or lamp",
+                "BROKEN | S1 | '' | a device with a coil, lamp or winding",
                 "STUCK | P1 | '' | a device that moves",
                 "STUCK | K9 | '' | a device of this sheet"
             })

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.bench.Meter.Range;
+import parable.network.NodeState;
 import parable.parts.Verb;
 
 class MeterTest {
@@ -36,7 +37,7 @@ class MeterTest {
         "S0:11, S0:12, 0",
         "S1:13, S1:14, 231",
         "Q1:1, Q1:3, 400",
-        "K1:1, K1:2, 231",
+        "K1:1, K1:2, 228",
         "2, PE, 0"
     })
     void acVoltsAreWhatTheNetworkHas(String red, String black, double volts) {
@@ -66,6 +67,53 @@ class MeterTest {
                 .hasValueSatisfying(value -> assertThat(value).isCloseTo(coilAndLamp, within(30.0)));
         bench.act(new Action(Verb.HIT, "S4"));
         assertThat(read(Range.OHMS, "S4:11", "S4:12").text()).isEqualTo("open");
+    }
+
+    @Test
+    void aFloatingWireShowsAFewVoltsAndNobodyTakesItForLive() throws ActionRefusedException {
+        bench.set(new Fault(Fault.Kind.OFF, "K1", "A2"), true);
+        bench.set(new Fault(Fault.Kind.OFF, "P1", "X2"), true);
+        bench.runUntil(1_100_000);
+
+        assertThat(read(Range.VOLTS_AC, "7", "2").value())
+                .hasValueSatisfying(value -> assertThat(value).isBetween(1.0, 4.5));
+        assertThat(bench.moment().node("7")).hasValue(NodeState.DEAD);
+    }
+
+    @Test
+    void theClampReadsTheMotorsCurrentInEveryLineAndTheControlCurrentInTheFuse() throws ActionRefusedException {
+        bench.act(new Action(Verb.PRESS, "S1"));
+        bench.runUntil(6_000_000);
+
+        double rated = 2200 / (Math.sqrt(3) * 400 * 0.83 * 0.83);
+        for (String terminal : new String[] {"K1:1", "K1:2", "F2:3", "M1:W1", "Q1:4"}) {
+            assertThat(read(Range.AMPERES, terminal, "").value())
+                    .as(terminal)
+                    .hasValueSatisfying(value -> assertThat(value).isBetween(0.8 * rated, 1.1 * rated));
+        }
+        assertThat(read(Range.AMPERES, "F1:2", "").value())
+                .hasValueSatisfying(value -> assertThat(value).isBetween(8 / 231.0, 13 / 231.0));
+        assertThat(read(Range.AMPERES, "Q1:6", "").value()).isPresent();
+        assertThat(read(Range.AMPERES, "7", "").text()).startsWith("the clamp goes around one wire");
+        assertThat(read(Range.AMPERES, "K1:99", "").text()).isEqualTo("the sheet has no terminal K1:99");
+    }
+
+    @Test
+    void aTransformersPrimaryCarriesThePowerOfItsSecondary() throws ActionRefusedException {
+        Bench transformer = Bench.of(Examples.fitted(Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply", "voltage": "480 V AC"},
+                {"tag": "T1", "kind": "control-transformer", "primary": "480 V AC", "secondary": "120 V AC", "rated": "100 VA"},
+                {"tag": "P1", "kind": "resistor", "resistance": "144 ohm"}
+                """,
+                "\"G1[L1] T1[H1-H4] G1[L2]\", \"T1[X1] L\", \"T1[X2] N\"",
+                "\"L P1[1-2] N\"")));
+        Meter meter = transformer.moment().meter();
+        double secondary = meter.read(Range.AMPERES, "T1:X1", "").value().orElseThrow();
+
+        assertThat(secondary).isCloseTo(120 / 144.0, within(0.001));
+        assertThat(meter.read(Range.AMPERES, "T1:H1", "").value().orElseThrow())
+                .isCloseTo(secondary / 4 + 0.05 * 100 / 480, within(0.005));
     }
 
     @Test

@@ -32,14 +32,14 @@ class HeaterTest {
     @ParameterizedTest
     @CsvSource({"10A, 2, 10", "10, 4, 10", "20, 6, 20", "30, 9, 30"})
     void aColdReleaseTripsInsideTheBandOfItsClass(String tripClass, double shortest, double longest) {
-        Heater heater = Heater.ofClass(tripClass, SETTING, 1, false);
+        Heater heater = Heater.ofClass(tripClass, SETTING, 1, false, true);
 
         assertThat(tripTime(heater, 7.2, 0)).isBetween(shortest, longest);
     }
 
     @Test
     void aWarmReleaseTripsSooner() {
-        Heater heater = Heater.ofClass("10", SETTING, 1, false);
+        Heater heater = Heater.ofClass("10", SETTING, 1, false, true);
 
         assertThat(tripTime(heater, 7.2, 1)).isLessThan(0.5 * tripTime(heater, 7.2, 0));
     }
@@ -47,7 +47,7 @@ class HeaterTest {
     @ParameterizedTest
     @CsvSource({"10A", "10", "20", "30"})
     void neverAtOnePointNoughtFiveAndWithinTwoHoursAtOnePointTwo(String tripClass) {
-        Heater heater = Heater.ofClass(tripClass, SETTING, 1, false);
+        Heater heater = Heater.ofClass(tripClass, SETTING, 1, false, true);
 
         assertThat(tripTime(heater, 1.05, 0)).isEqualTo(86_400);
         assertThat(tripTime(heater, 1.2, 1.05 * 1.05)).isLessThan(7_200);

@@ -80,7 +80,7 @@ class ScenarioTest {
                 "1 s press                           | line 1: found 'nothing more', expected the tag of a device",
                 "1 s press S1 S2                     | line 1: found 'S2', expected the end of the line",
                 "1 s expect K1 happy                 | line 1: found 'happy', expected in, out, lit",
-                "1 s expect volts 4 2 between 9 1    | line 1: found '9.0 1.0', expected the lower voltage first",
+                "1 s expect volts 4 2 between 9 1    | line 1: found '9.0 1.0', expected the lower reading first",
                 "1 s expect volts 4 99 between 1 9   | line 1: the sheet has no wire 99",
                 "1 s expect K9 in                    | line 1: the sheet has no device K9",
                 "1 s expect K1 lit                   | line 1: found 'K1 lit', expected of a contactor one of in, out",

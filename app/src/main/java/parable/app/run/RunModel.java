@@ -237,12 +237,12 @@ public final class RunModel {
     /**
      * Looks at an instant and lets time stand still there.
      *
-     * @param time in microseconds; before the start counts as the start, after the present as the present
+     * @param time in microseconds; before the first instant that is kept counts as that, after the present as the present
      */
     public void lookAt(long time) {
         setRunning(false);
         notice.set("");
-        refresh(Math.max(0, Math.min(time, bench.now())));
+        refresh(Math.min(time, bench.now()));
     }
 
     /** Goes back to the present and lets time run. */
@@ -311,7 +311,8 @@ public final class RunModel {
         }
     }
 
-    private void refresh(long time) {
+    private void refresh(long asked) {
+        long time = Math.max(bench.earliest(), asked);
         story.addAll(bench.story().subList(story.size(), bench.story().size()));
         now.set(bench.now());
         shownTime.set(time);

@@ -3,24 +3,18 @@ package parable.parts;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
-/** Where the power comes from, what converts it, and where it goes. Terminals by IEC 60445 and IEC 60034-8. */
-final class SupplyAndMotorKinds {
+/** Where the power comes from and what converts it. Terminals by IEC 60445. */
+final class SupplyKinds {
 
     private static final RatedVoltage LINE_BY_DEFAULT = new RatedVoltage(400, CurrentKind.AC);
     private static final RatedVoltage PHASE_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
     private static final Drive PRESENT_OR_LOST = new Drive.ByHand(Map.of(Verb.LOSE, 0, Verb.RESTORE, 1));
-    private static final double EFFICIENCY = 0.83;
-    private static final double POWER_FACTOR = 0.83;
-
-    /** The copper of a winding against DC, as a share of its impedance at rated load. */
-    private static final double COPPER = 0.04;
 
     /** The mean of a rectified sine wave over its r.m.s. value, bridge on one phase. */
     private static final double RECTIFIED = 0.9;
 
-    private SupplyAndMotorKinds() {}
+    private SupplyKinds() {}
 
     static List<PartKind> all() {
         return List.of(
@@ -28,30 +22,25 @@ final class SupplyAndMotorKinds {
                         "three-phase-supply",
                         Family.SUPPLY,
                         List.of("voltage", "frequency"),
-                        SupplyAndMotorKinds::threePhaseSupply),
+                        SupplyKinds::threePhaseSupply),
                 new PartKind(
                         "single-phase-supply",
                         Family.SUPPLY,
                         List.of("voltage", "frequency"),
-                        SupplyAndMotorKinds::singlePhaseSupply),
+                        SupplyKinds::singlePhaseSupply),
                 new PartKind(
                         "control-transformer",
                         Family.CONVERTER,
                         List.of("primary", "secondary", "rated", "secondary-side"),
-                        SupplyAndMotorKinds::controlTransformer),
-                new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output"), SupplyAndMotorKinds::dcSupply),
-                new PartKind("rectifier", Family.CONVERTER, List.of("input"), SupplyAndMotorKinds::rectifier),
-                new PartKind("resistor", Family.RESISTOR, List.of("resistance"), SupplyAndMotorKinds::resistor),
-                new PartKind(
-                        "three-phase-motor",
-                        Family.MOTOR,
-                        List.of("voltage", "power", "leads", "load", "run-up", "rotor"),
-                        SupplyAndMotorKinds::threePhaseMotor));
+                        SupplyKinds::controlTransformer),
+                new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output"), SupplyKinds::dcSupply),
+                new PartKind("rectifier", Family.CONVERTER, List.of("input"), SupplyKinds::rectifier),
+                new PartKind("resistor", Family.RESISTOR, List.of("resistance"), SupplyKinds::resistor));
     }
 
     /** L1, L2, L3 a third of a turn apart, each at line voltage over root 3 from a neutral that is bonded to earth. */
     private static Part threePhaseSupply(PartBuilder part, Settings settings) throws SettingException {
-        RatedVoltage phase = overRootThree(settings.voltage("voltage", LINE_BY_DEFAULT));
+        RatedVoltage phase = settings.voltage("voltage", LINE_BY_DEFAULT).times(1 / Math.sqrt(3));
         settings.quantity("frequency", "Hz", 16, 400, 50);
         return part.sources(List.of(
                         new Source("N", "L1", phase, 0, true),
@@ -113,40 +102,5 @@ final class SupplyAndMotorKinds {
         double ohms = settings.quantity("resistance", "ohm", 0.1, 1_000_000, 10);
         return part.loads(List.of(new Load("1", "2", LoadRole.RESISTOR, LINE_BY_DEFAULT, ohms, 0, ohms)))
                 .build();
-    }
-
-    /**
-     * Three leads U1, V1, W1 with the windings joined inside in star, or six leads with each winding made for the line
-     * voltage. The current follows from P = sqrt3 U I eta cosphi with efficiency and power factor both 0.83, common for
-     * motors of a few kW.
-     */
-    private static Part threePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
-        RatedVoltage line = settings.voltage("voltage", LINE_BY_DEFAULT);
-        boolean six = settings.oneOf("leads", List.of("3", "6"), "3").equals("6");
-        RatedVoltage winding = six ? line : overRootThree(line);
-        double watts = 1000 * settings.quantity("power", "kW", 0.01, 5000, 2.2);
-        double voltAmperes = watts / (EFFICIENCY * POWER_FACTOR) / 3;
-        Machine machine = new Machine(
-                voltAmperes / winding.volts(),
-                settings.quantity("run-up", "s", 0.02, 60, 0.1),
-                settings.quantity("load", "%", 0, 300, 80) / 100,
-                settings.oneOf("rotor", List.of("free", "locked"), "free").equals("locked"));
-        return part.loads(Stream.of("U", "V", "W")
-                        .map(phase -> Load.ofPower(
-                                phase + "1",
-                                six ? phase + "2" : Part.STAR_POINT,
-                                LoadRole.WINDING,
-                                winding,
-                                voltAmperes,
-                                POWER_FACTOR))
-                        .map(load -> load.withDirectOhms(COPPER * Math.hypot(load.ohms(), load.reactance())))
-                        .toList())
-                .bareTerminals("PE")
-                .turning(machine)
-                .build();
-    }
-
-    private static RatedVoltage overRootThree(RatedVoltage line) {
-        return new RatedVoltage(line.volts() / Math.sqrt(3), line.kind());
     }
 }

@@ -1,0 +1,126 @@
+package parable.parts;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** Motors. Terminals by IEC 60034-8, those of DC motors by common practice. */
+final class MotorKinds {
+
+    private static final RatedVoltage LINE_BY_DEFAULT = new RatedVoltage(400, CurrentKind.AC);
+    private static final RatedVoltage PHASE_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
+    private static final RatedVoltage DIRECT_BY_DEFAULT = new RatedVoltage(180, CurrentKind.DC);
+    private static final double EFFICIENCY = 0.83;
+    private static final double POWER_FACTOR = 0.83;
+
+    /** The copper of a winding against DC, as a share of its impedance at rated load. */
+    private static final double COPPER = 0.04;
+
+    /** The share of a DC motor's voltage that its series winding takes. */
+    private static final double SERIES_SHARE = 0.05;
+
+    /** The current of a shunt winding as a share of the armature's. */
+    private static final double SHUNT_SHARE = 0.05;
+
+    private MotorKinds() {}
+
+    static List<PartKind> all() {
+        return List.of(
+                new PartKind(
+                        "three-phase-motor",
+                        Family.MOTOR,
+                        List.of("voltage", "power", "leads", "load", "run-up", "rotor"),
+                        MotorKinds::threePhaseMotor),
+                new PartKind(
+                        "single-phase-motor",
+                        Family.MOTOR,
+                        List.of("voltage", "power", "load", "run-up", "rotor"),
+                        MotorKinds::singlePhaseMotor),
+                new PartKind(
+                        "dc-motor",
+                        Family.MOTOR,
+                        List.of("field", "voltage", "power", "load", "run-up", "rotor"),
+                        MotorKinds::directCurrentMotor));
+    }
+
+    /**
+     * Three leads U1, V1, W1 with the windings joined inside in star, or six leads with each winding made for the line
+     * voltage. The current follows from P = sqrt3 U I eta cosphi with efficiency and power factor both 0.83, common for
+     * motors of a few kW.
+     */
+    private static Part threePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
+        RatedVoltage line = settings.voltage("voltage", LINE_BY_DEFAULT);
+        boolean six = settings.oneOf("leads", List.of("3", "6"), "3").equals("6");
+        RatedVoltage winding = six ? line : line.times(1 / Math.sqrt(3));
+        double voltAmperes = watts(settings) / (EFFICIENCY * POWER_FACTOR) / 3;
+        List<Load> windings = Stream.of("U", "V", "W")
+                .map(phase -> winding(phase + "1", six ? phase + "2" : Part.STAR_POINT, winding, voltAmperes))
+                .toList();
+        double amperes = voltAmperes / winding.volts();
+        return part.loads(windings)
+                .bareTerminals("PE")
+                .turning(machine(
+                        settings,
+                        new ThreePhaseMotor(
+                                amperes, winding.volts(), windings.get(0).directOhms())))
+                .build();
+    }
+
+    /**
+     * Run winding U1-U2 and start winding Z1-Z2, both for the line voltage, the start winding with capacitor and centrifugal
+     * switch inside. The current follows from P = U I eta cosphi.
+     */
+    private static Part singlePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
+        RatedVoltage line = settings.voltage("voltage", PHASE_BY_DEFAULT);
+        double voltAmperes = watts(settings) / (EFFICIENCY * POWER_FACTOR);
+        return part.loads(List.of(winding("U1", "U2", line, voltAmperes), winding("Z1", "Z2", line, voltAmperes / 2)))
+                .bareTerminals("PE")
+                .turning(machine(settings, new SinglePhaseMotor(voltAmperes / line.volts(), line.volts())))
+                .build();
+    }
+
+    /** Armature A1-A2, series winding S1-S2, shunt winding F1-F2. The current follows from P = U I eta. */
+    private static Part directCurrentMotor(PartBuilder part, Settings settings) throws SettingException {
+        DirectCurrentMotor.Field field =
+                switch (settings.oneOf(
+                        "field", List.of("permanent-magnet", "series", "shunt", "compound"), "permanent-magnet")) {
+                    case "series" -> DirectCurrentMotor.Field.SERIES;
+                    case "shunt" -> DirectCurrentMotor.Field.SHUNT;
+                    case "compound" -> DirectCurrentMotor.Field.COMPOUND;
+                    default -> DirectCurrentMotor.Field.PERMANENT_MAGNET;
+                };
+        RatedVoltage line = settings.voltage("voltage", DIRECT_BY_DEFAULT);
+        double amperes = watts(settings) / EFFICIENCY / line.volts();
+        RatedVoltage series = line.times(SERIES_SHARE);
+        RatedVoltage armature = field.hasSeries() ? line.times(1 - SERIES_SHARE) : line;
+        List<Load> windings = new ArrayList<>();
+        windings.add(Load.ofPower("A1", "A2", LoadRole.WINDING, armature, armature.volts() * amperes, 1));
+        if (field.hasShunt()) {
+            windings.add(Load.ofPower("F1", "F2", LoadRole.WINDING, line, line.volts() * amperes * SHUNT_SHARE, 1));
+        }
+        if (field.hasSeries()) {
+            windings.add(Load.ofPower("S1", "S2", LoadRole.WINDING, series, series.volts() * amperes, 1));
+        }
+        return part.loads(windings)
+                .bareTerminals("PE")
+                .turning(machine(settings, new DirectCurrentMotor(amperes, armature.volts(), field, series.volts())))
+                .build();
+    }
+
+    private static Load winding(String from, String to, RatedVoltage rated, double voltAmperes) {
+        Load load = Load.ofPower(from, to, LoadRole.WINDING, rated, voltAmperes, POWER_FACTOR);
+        return load.withDirectOhms(COPPER * Math.hypot(load.ohms(), load.reactance()));
+    }
+
+    private static double watts(Settings settings) throws SettingException {
+        return 1000 * settings.kilowatts("power", 2.2);
+    }
+
+    private static Machine machine(Settings settings, MotorModel model) throws SettingException {
+        return new Machine(
+                settings.quantity("run-up", "s", 0.02, 60, 0.1),
+                settings.quantity("load", "%", 0, 300, 80) / 100,
+                settings.oneOf("rotor", List.of("free", "locked"), "free").equals("locked"),
+                model);
+    }
+}
