@@ -26,6 +26,8 @@ public final class Examples {
         return Stream.of(
                         "tern-hollow-press-house",
                         "tern-hollow-lamp-board",
+                        "tern-hollow-direct-starters",
+                        "tern-hollow-further-starters",
                         "tern-hollow-bad-examples",
                         "pike-landing-ice-house")
                 .map(name -> FOLDER.resolve(name + JobFile.ENDING));

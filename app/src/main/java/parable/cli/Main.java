@@ -8,7 +8,13 @@ import picocli.CommandLine.Command;
 @Command(
         name = "parable",
         description = "Try a motor starter before any copper is cut.",
-        subcommands = {DemoCommand.class, OpenCommand.class, SimulateCommand.class, ShotsCommand.class},
+        subcommands = {
+            DemoCommand.class,
+            OpenCommand.class,
+            SimulateCommand.class,
+            LibraryCommand.class,
+            ShotsCommand.class
+        },
         mixinStandardHelpOptions = true,
         version = "Parable 0.1.0")
 public final class Main implements Runnable {

@@ -41,6 +41,37 @@ public record Sheet(
         return devices.stream().filter(device -> device.tag().equals(tag)).findFirst();
     }
 
+    /** The rungs of one of its circuits. */
+    public List<Rung> rungs(Circuit circuit) {
+        return switch (circuit) {
+            case POWER -> power;
+            case CONTROL -> control;
+        };
+    }
+
+    /** This sheet with other devices. */
+    public Sheet withDevices(List<Device> others) {
+        return new Sheet(name, duty, rails, others, power, control, extras);
+    }
+
+    /** This sheet with other rails. */
+    public Sheet withRails(List<Rail> others) {
+        return new Sheet(name, duty, others, devices, power, control, extras);
+    }
+
+    /** This sheet with other rungs in one of its circuits. */
+    public Sheet withRungs(Circuit circuit, List<Rung> others) {
+        return switch (circuit) {
+            case POWER -> new Sheet(name, duty, rails, devices, others, control, extras);
+            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, extras);
+        };
+    }
+
+    /** This sheet under another name. */
+    public Sheet named(String other) {
+        return new Sheet(other, duty, rails, devices, power, control, extras);
+    }
+
     /** Every rung, the power circuit's first. */
     public Stream<Rung> rungs() {
         return Stream.concat(power.stream(), control.stream());

@@ -40,7 +40,7 @@ class BenchTest {
         assertThat(story)
                 .extracting(StoryLine::text)
                 .containsExactly(
-                        "Q1 (Pump breaker) closed by hand.",
+                        "Q1 (Motor breaker) closed by hand.",
                         "Q1 closes, so P2 lights.",
                         "S1 (Start) pressed.",
                         "S1 13-14 closes, so K1's coil gets 231 V and P1 lights.",

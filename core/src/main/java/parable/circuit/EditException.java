@@ -1,0 +1,12 @@
+package parable.circuit;
+
+/** An edit that does not fit the sheet it was asked of. It carries where, what was found and what was expected. */
+public final class EditException extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    /** A failure at a place in the sheet. */
+    public EditException(String where, String found, String expected) {
+        super(where + ": found " + found + ", expected " + expected);
+    }
+}

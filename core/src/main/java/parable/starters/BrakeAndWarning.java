@@ -1,0 +1,164 @@
+package parable.starters;
+
+/** The ladders of starters that brake after a stop, and of those that warn before a start. */
+final class BrakeAndWarning {
+
+    private final Wish wish;
+    private final Tags tags;
+    private final Draft draft;
+    private final ControlPlan control;
+    private final Ladder ladder;
+
+    BrakeAndWarning(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+        this.wish = wish;
+        this.tags = tags;
+        this.draft = draft;
+        this.control = control;
+        this.ladder = ladder;
+    }
+
+    void brakeDevices() {
+        String run = tags.contactor();
+        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", "13-14 21-22");
+        draft.device("contactor", tags.brake(), "Brake", "panel", "coil", control.volts(), "aux", "13-14 21-22");
+        draft.device(
+                "mechanical-interlock", tags.interlock(), "Interlock", "panel", "between", run + " " + tags.brake());
+        draft.device(
+                "rectifier",
+                tags.rectifier(),
+                "Brake rectifier",
+                "panel",
+                "input",
+                wish.motor().voltage());
+        draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm");
+        if (wish.has(Braking.TIMED)) {
+            draft.device(
+                    "timer",
+                    tags.timer(),
+                    "Brake time",
+                    "panel",
+                    "function",
+                    "off-delay",
+                    "setting",
+                    "4 s",
+                    "coil",
+                    control.volts());
+        } else {
+            draft.device(
+                    "zero-speed-switch",
+                    tags.zeroSpeed(),
+                    "Turning",
+                    wish.motor().place(),
+                    "motor",
+                    tags.motor(),
+                    "blocks",
+                    "13-14");
+        }
+    }
+
+    /** Stop drops the run contactor, whose rest contact lets the brake in until standstill or for the set time. */
+    void brake() {
+        ladder.stations("Start");
+        String run = tags.contactor();
+        boolean timed = wish.has(Braking.TIMED);
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        line.through(ladder.starts().get(0) + "[13-14]");
+        String after = line.here();
+        line.through(tags.brake() + "[21-22]");
+        String coil = line.here();
+        ladder.end(line.through(run + "[A1-A2]"), "run");
+        ladder.parallel(before, run + "[13-14]", after, "");
+        if (timed) {
+            ladder.end(draft.from(coil).through(tags.timer() + "[A1-A2]"), "the brake time begins when this lets go");
+        }
+        Draft.Line brake =
+                ladder.line(run + "[21-22]").through(timed ? tags.timer() + "[15-18]" : tags.zeroSpeed() + "[13-14]");
+        String brakeCoil = brake.here();
+        brake.through(tags.brake() + "[A1-A2]")
+                .to(control.back(), timed ? "brake for the set time" : "brake until standstill");
+        ladder.lamp("Running", "green", draft.from(coil), "");
+        ladder.lamp("Braking", "yellow", draft.from(brakeCoil), "");
+    }
+
+    void warningDevices() {
+        draft.device(
+                "contactor",
+                tags.contactor(),
+                "Motor contactor",
+                "panel",
+                "coil",
+                control.volts(),
+                "aux",
+                "13-14 21-22");
+        boolean fromPowerUp = wish.has(Warning.FROM_POWER_UP);
+        draft.device(
+                "timer",
+                tags.timer(),
+                "Warning time",
+                "panel",
+                "function",
+                "on-delay",
+                "setting",
+                "3 s",
+                "coil",
+                control.volts(),
+                "base",
+                fromPowerUp ? "8-pin" : "");
+        draft.device(
+                "control-relay",
+                tags.relay(),
+                fromPowerUp ? "Warned" : "Start commanded",
+                "panel",
+                "coil",
+                control.volts(),
+                "changeovers",
+                "2");
+        control.hornDevices();
+        draft.device("horn", tags.horn(), "Warning horn", wish.motor().place(), "rated", "24 V DC");
+    }
+
+    /** The warning runs as soon as there is voltage; start is refused until it is over. */
+    void warningFromPowerUp() {
+        ladder.stations("Start");
+        Draft.Line line = ladder.protectedLine();
+        String live = line.here();
+        ladder.end(line.through(tags.timer() + "[2-7]"), "warning from power-up");
+        ladder.end(draft.from(live).through(tags.timer() + "[8-6]").through(tags.relay() + "[A1-A2]"));
+        Draft.Line run = draft.from(live).through(tags.relay() + "[11-14]");
+        if (wish.has(EmergencyStop.ONE)) {
+            run.through(tags.emergencyStop() + "[11-12]");
+        }
+        run.through(ladder.stops().get(0) + "[11-12]");
+        String before = run.here();
+        run.through(ladder.starts().get(0) + "[13-14]");
+        String after = run.here();
+        ladder.end(run.through(tags.contactor() + "[A1-A2]"));
+        ladder.parallel(before, tags.contactor() + "[13-14]", after, "");
+        control.hornSupply();
+        draft.from(control.hornRails()[0])
+                .through(tags.relay() + "[21-22]")
+                .through(tags.horn() + "[X1-X2]")
+                .to(control.hornRails()[1], "horn");
+    }
+
+    /** Start is held by a relay, the horn sounds, the motor follows; stop at any moment cancels. */
+    void warningFromStart() {
+        ladder.stations("Start");
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        line.through(ladder.starts().get(0) + "[13-14]");
+        String after = line.here();
+        ladder.end(line.through(tags.relay() + "[A1-A2]"), "the start command is held");
+        ladder.parallel(before, tags.relay() + "[11-14]", after, "");
+        ladder.end(draft.from(after).through(tags.timer() + "[A1-A2]"), "the warning time");
+        Draft.Line motor = draft.from(after).through(tags.timer() + "[15-18]");
+        ladder.end(motor.through(tags.contactor() + "[A1-A2]"), "the motor follows");
+        control.hornSupply();
+        draft.from(control.hornRails()[0])
+                .through(tags.relay() + "[21-24]")
+                .through(tags.contactor() + "[21-22]")
+                .through(tags.horn() + "[X1-X2]")
+                .to(control.hornRails()[1], "sounds until the motor runs");
+    }
+}

@@ -1,0 +1,28 @@
+package parable.starters;
+
+/** What the ends of a travel do. */
+public enum EndSwitches implements Choice {
+    NONE("No end switches", "The travel has no ends."),
+    STOP("They stop it", "Each end switch opens the coil that drives towards it."),
+    TURN_ROUND(
+            "They turn it round",
+            "Each end switch opens the coil that drives towards it and starts the other direction.");
+
+    private final String words;
+    private final String why;
+
+    EndSwitches(String words, String why) {
+        this.words = words;
+        this.why = why;
+    }
+
+    @Override
+    public String words() {
+        return words;
+    }
+
+    @Override
+    public String why() {
+        return why;
+    }
+}

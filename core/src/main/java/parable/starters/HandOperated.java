@@ -1,0 +1,112 @@
+package parable.starters;
+
+import java.util.List;
+import parable.circuit.Duty;
+
+/**
+ * Motors that are reversed by hand with a drum switch. There is no coil and so no no-volt release: when the power fails and
+ * returns with the switch on, the motor starts again by itself.
+ */
+final class HandOperated {
+
+    private static final String DRUM = "S1";
+    private static final List<String> REASONS = List.of(
+            "Drum switch: the hand switches the motor itself; there are no contactors, no seal-in and no wiring of a ladder.",
+            "No coil, no no-volt release: when power returns with the switch on, the motor starts by itself.");
+
+    private HandOperated() {}
+
+    /** Three phases, two lines exchanged. */
+    static Starter threePhase(String name, MotorData motor) {
+        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        draft.device(
+                "three-phase-supply",
+                "G1",
+                "Incoming supply",
+                "panel",
+                "voltage",
+                motor.voltage(),
+                "frequency",
+                "50 Hz");
+        draft.device("motor-protective-breaker", "Q1", "Motor breaker", "panel", "setting", motor.overload());
+        drum(draft, motor, "");
+        draft.device(
+                "three-phase-motor",
+                "M1",
+                motor.label(),
+                motor.place(),
+                "voltage",
+                motor.voltage(),
+                "power",
+                motor.power());
+        draft.power("G1[L1] @L1 Q1[1-2] @1L1 S1[1-2] @U M1[U1]");
+        draft.power("G1[L2] @L2 Q1[3-4] @1L2 S1[3-4] @V M1[V1]");
+        draft.power("G1[L3] @L3 Q1[5-6] @1L3 S1[5-6] @W M1[W1]");
+        draft.power("@1L2 S1[3-6] @W");
+        draft.power("@1L3 S1[5-4] @V");
+        return new Starter(draft.sheet(), REASONS);
+    }
+
+    /** One phase, the ends of the start winding exchanged; from standstill only. */
+    static Starter singlePhase(String name, MotorData motor) {
+        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        draft.device(
+                "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
+        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
+        drum(draft, motor, "");
+        draft.device(
+                "single-phase-motor",
+                "M1",
+                motor.label(),
+                motor.place(),
+                "voltage",
+                "230 V AC",
+                "power",
+                motor.power(),
+                "load",
+                motor.load(),
+                "run-up",
+                motor.runUp());
+        draft.power("G1[L] @L Q1[1-2] @1L S1[1-2] @U M1[U1-U2] @1N Q1[4-3] @N G1[N]");
+        draft.power("@U S1[3-4] @Z1 M1[Z1-Z2] @Z2 S1[6-5] @1N");
+        draft.power("@U S1[3-6] @Z2");
+        draft.power("@1N S1[5-4] @Z1");
+        return new Starter(draft.sheet(), REASONS);
+    }
+
+    /** Direct current, the ends of the armature exchanged, the shunt field always the same way round. */
+    static Starter directCurrent(String name, MotorData motor) {
+        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        draft.device(
+                "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
+        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
+        draft.device("dc-supply", "G2", "DC supply", "panel", "input", "230 V AC", "output", "180 V DC");
+        drum(draft, motor, "3-4=forward 5-6=forward 3-6=reverse 5-4=reverse");
+        draft.device(
+                "dc-motor",
+                "M1",
+                motor.label(),
+                motor.place(),
+                "field",
+                "shunt",
+                "voltage",
+                "180 V DC",
+                "power",
+                motor.power(),
+                "load",
+                motor.load(),
+                "run-up",
+                motor.runUp());
+        draft.power("G1[L] @L Q1[1-2] @1L G2[L-N] @1N Q1[4-3] @N G1[N]");
+        draft.power("G2[+] @P S1[3-4] @A1 M1[A1-A2] @A2 S1[6-5] @M");
+        draft.power("@P S1[3-6] @A2");
+        draft.power("@M S1[5-4] @A1");
+        draft.power("@P M1[F1-F2] @M");
+        draft.power("G2[-] @M");
+        return new Starter(draft.sheet(), REASONS);
+    }
+
+    private static void drum(Draft draft, MotorData motor, String blocks) {
+        draft.device("drum-switch", DRUM, "Reversing switch", motor.place(), "blocks", blocks);
+    }
+}

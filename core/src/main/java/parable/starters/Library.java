@@ -1,0 +1,170 @@
+package parable.starters;
+
+import java.util.List;
+import java.util.stream.Stream;
+import parable.circuit.Circuit;
+import parable.circuit.Extras;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+
+/** The jobs that ship with the program: two works with all their starters, the variants of each starter, and bad examples. */
+public final class Library {
+
+    private Library() {}
+
+    /** All jobs. */
+    public static List<Job> jobs() {
+        return List.of(pressHouse(), iceHouse(), lampBoard(), directVariants(), furtherVariants(), badExamples());
+    }
+
+    private static Job job(String name, Practice practice, List<Sheet> sheets) {
+        return new Job(name, practice, sheets, Extras.NONE);
+    }
+
+    private static Wish iec(String name, MotorData motor) {
+        return Wish.of(name, Practice.IEC, motor);
+    }
+
+    private static Wish american(String name, MotorData motor) {
+        return Wish.of(name, Practice.NORTH_AMERICAN, motor);
+    }
+
+    private static List<Sheet> drawn(Wish... wishes) {
+        return Stream.of(wishes).map(wish -> Starter.of(wish).sheet()).toList();
+    }
+
+    /** The cider works. */
+    static Job pressHouse() {
+        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW", "4.9 A", "10 A");
+        MotorData mill = MotorData.on400V("Apple mill", "mill floor", "18.5 kW", "23 A", "63 A")
+                .driving("20 %", "0.6 s");
+        MotorData platen = MotorData.on400V("Press platen", "machine", "4 kW", "8.4 A", "16 A");
+        MotorData auger = MotorData.on400V("Pomace auger", "machine", "2.2 kW", "4.9 A", "10 A");
+        MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW", "11.5 A", "25 A")
+                .driving("10 %", "3 s");
+        MotorData feeder = MotorData.on400V("Mill feeder", "mill floor", "2.2 kW", "4.9 A", "10 A");
+        return job(
+                "Tern Hollow press house",
+                Practice.IEC,
+                drawn(
+                        iec("Wash pump", pump)
+                                .from("door", "wash floor")
+                                .with(EmergencyStop.ONE)
+                                .showing(Lamp.RUNNING, Lamp.STOPPED, Lamp.TRIPPED),
+                        iec("Mill", mill)
+                                .with(Running.STAR_DELTA_BY_STAR)
+                                .with(EmergencyStop.ONE)
+                                .showing(Lamp.RUNNING, Lamp.TRIPPED),
+                        iec("Press platen", platen)
+                                .with(Directions.STOP_FIRST)
+                                .with(EndSwitches.STOP)
+                                .with(EmergencyStop.ONE)
+                                .showing(Lamp.RUNNING),
+                        iec("Pomace auger", auger)
+                                .with(Jogging.SELECTOR)
+                                .with(EmergencyStop.ONE)
+                                .showing(Lamp.RUNNING),
+                        iec("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
+                        iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL)));
+    }
+
+    /** The ice house. */
+    static Job iceHouse() {
+        MotorData pump = MotorData.on480V("Glycol pump", "machine", "5 hp", "5.8 A", "15 A");
+        MotorData crusher = MotorData.on480V("Ice crusher", "machine", "15 hp", "17 A", "30 A")
+                .driving("60 %", "0.3 s");
+        MotorData auger = MotorData.on480V("Ice auger", "machine", "3 hp", "3.6 A", "15 A");
+        MotorData compressor = MotorData.on480V("Compressor", "machine", "30 hp", "22 A", "70 A")
+                .driving("20 %", "0.6 s");
+        MotorData fan = MotorData.on480V("Evaporator fan", "machine", "2 hp", "2.4 A", "15 A");
+        return job(
+                "Pike Landing ice house",
+                Practice.NORTH_AMERICAN,
+                drawn(
+                        american("Glycol pump", pump)
+                                .from("door", "pump room", "roof")
+                                .showing(Lamp.RUNNING, Lamp.STOPPED),
+                        american("Crusher", crusher).with(Directions.BUTTON_INTERLOCK),
+                        american("Ice auger", auger).with(Jogging.RELAY),
+                        american("Compressor", compressor).with(Running.STAR_DELTA_DIRECT),
+                        american("Fan", fan).with(Starting.HAND_OFF_AUTO).showing(Lamp.RUNNING)));
+    }
+
+    /** A starter with every lamp; its control supply is taken ahead of the breaker, so that it can be tried alone. */
+    static Job lampBoard() {
+        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW", "4.9 A", "10 A");
+        Draft draft = new Draft(
+                Starter.of(iec("Lamp board", pump).with(EmergencyStop.ONE).showing(Lamp.values()))
+                        .sheet());
+        draft.replace(
+                Circuit.POWER,
+                "@1L1 F1[1-2]",
+                "@L1 F1[1-2] L ; ahead of the breaker, so that the control circuit can be tried with the power isolated");
+        draft.device("push-button", "S5", "Level", "door", "blocks", "13-14", "colour", "black");
+        draft.device("control-relay", "K2", "Level reached", "panel", "coil", "230 V AC", "changeovers", "1");
+        draft.device("pilot-lamp", "P6", "Filling", "door", "lamp", "230 V AC", "colour", "blue");
+        draft.device("pilot-lamp", "P7", "Full", "door", "lamp", "230 V AC", "colour", "blue");
+        draft.rung("L S5[13-14] @10 K2[A1-A2] N ; level");
+        draft.rung("L K2[11-12] @11 P6[X1-X2] N ; exactly one of the two is on");
+        draft.rung("L K2[11-14] @12 P7[X1-X2] N");
+        return job("Tern Hollow lamp board", Practice.IEC, List.of(draft.sheet()));
+    }
+
+    /** The variants of a starter with one direction, direct on line. */
+    static Job directVariants() {
+        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW", "4.9 A", "10 A");
+        MotorData saw = MotorData.on400V("Crate saw", "yard", "5.5 kW", "11.5 A", "25 A")
+                .driving("10 %", "3 s");
+        return job(
+                "Tern Hollow direct starters",
+                Practice.IEC,
+                drawn(
+                        iec("Two-wire", motor).with(Starting.TWO_WIRE),
+                        iec("Hand off auto", motor).with(Starting.HAND_OFF_AUTO),
+                        iec("Breaker auxiliary", motor)
+                                .with(Protection.MOTOR_PROTECTIVE_BREAKER)
+                                .showing(Lamp.TRIPPED),
+                        iec("Overload contact last", motor).with(OverloadContact.LAST),
+                        iec("Transformer", motor).with(ControlSupply.TRANSFORMER),
+                        iec("24 V DC", motor).with(ControlSupply.DC_24).showing(Lamp.RUNNING),
+                        iec("24 V relay", motor)
+                                .with(ControlSupply.DC_24_WITH_RELAY)
+                                .showing(Lamp.RUNNING),
+                        iec("Three stations", motor)
+                                .from("door", "cellar", "yard")
+                                .with(EmergencyStop.ONE),
+                        iec("Jog relay", motor).with(Jogging.RELAY),
+                        iec("Warning at start", motor).with(Warning.FROM_START),
+                        iec("Timed brake", saw).with(Braking.TIMED)));
+    }
+
+    /** The variants of reversing, star-delta and hand-operated starters. */
+    static Job furtherVariants() {
+        MotorData gate = MotorData.on400V("Bin gate", "yard", "1.5 kW", "3.4 A", "10 A");
+        MotorData fan = MotorData.on400V("Drying fan", "loft", "18.5 kW", "23 A", "63 A")
+                .driving("20 %", "0.6 s");
+        MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW", "1.8 A", "16 A");
+        List<Sheet> drawn = drawn(
+                iec("Travel turned round", gate).with(Directions.STOP_FIRST).with(EndSwitches.TURN_ROUND),
+                iec("Direct change", gate).with(Directions.BUTTON_INTERLOCK),
+                iec("Direction selector", gate).with(Directions.SELECTOR).showing(Lamp.RUNNING),
+                iec("Star-delta direct", fan).with(Running.STAR_DELTA_DIRECT),
+                iec("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME));
+        List<Sheet> byHand = List.of(
+                HandOperated.threePhase("Drum switch", hoist).sheet(),
+                HandOperated.singlePhase("Single-phase drum", hoist.driving("60 %", "0.2 s"))
+                        .sheet(),
+                HandOperated.directCurrent("DC drum", hoist.driving("60 %", "0.5 s"))
+                        .sheet());
+        return job(
+                "Tern Hollow further starters",
+                Practice.IEC,
+                Stream.concat(drawn.stream(), byHand.stream()).toList());
+    }
+
+    /** Starters with one mistake each. */
+    static Job badExamples() {
+        return job("Tern Hollow bad examples", Practice.IEC, BadExamples.all());
+    }
+}

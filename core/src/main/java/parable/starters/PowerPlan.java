@@ -1,0 +1,142 @@
+package parable.starters;
+
+import parable.circuit.Practice;
+
+/** Draws the power circuit of a starter and the supply of its ladder. */
+final class PowerPlan {
+
+    /** The line that each pole of a reversing contactor leads to: the outer two exchanged. */
+    private static final int[] SWAPPED = {3, 2, 1};
+
+    private final Wish wish;
+    private final Tags tags;
+    private final Draft draft;
+    private final String contactor;
+    private final String[] leads;
+
+    /**
+     * A plan for a wish.
+     *
+     * @param contactor the contactor that stands in the column of the motor
+     */
+    PowerPlan(Wish wish, Tags tags, Draft draft, String contactor) {
+        this.wish = wish;
+        this.tags = tags;
+        this.draft = draft;
+        this.contactor = contactor;
+        leads = wish.practice() == Practice.IEC ? new String[] {"U", "V", "W"} : new String[] {"T1", "T2", "T3"};
+    }
+
+    /** The devices that stand before the contactor. */
+    void feed() {
+        MotorData motor = wish.motor();
+        draft.device(
+                "three-phase-supply",
+                tags.supply(),
+                "Incoming supply",
+                "panel",
+                "voltage",
+                motor.voltage(),
+                "frequency",
+                motor.frequency());
+        if (wish.has(Protection.OVERLOAD_RELAY)) {
+            draft.device("circuit-breaker", tags.breaker(), "Motor breaker", "panel", "rated", motor.breaker());
+        } else {
+            draft.device(
+                    "motor-protective-breaker",
+                    tags.breaker(),
+                    "Motor breaker",
+                    "panel",
+                    "setting",
+                    motor.overload(),
+                    "aux",
+                    "13-14 21-22");
+        }
+    }
+
+    /** The overload relay, if there is one, and the motor. */
+    void motor() {
+        MotorData motor = wish.motor();
+        if (wish.has(Protection.OVERLOAD_RELAY)) {
+            String slow = wish.has(Braking.NONE) ? "" : "20";
+            draft.device(
+                    "overload-relay", tags.overload(), "Overload", "panel", "setting", motor.overload(), "class", slow);
+        }
+        draft.device(
+                "three-phase-motor",
+                tags.motor(),
+                motor.label(),
+                motor.place(),
+                "voltage",
+                motor.voltage(),
+                "power",
+                motor.power(),
+                "leads",
+                wish.has(Running.DIRECT) ? "" : "6",
+                "load",
+                motor.load(),
+                "run-up",
+                motor.runUp());
+    }
+
+    /** The three columns from the supply to the motor, and its protective earth where three leads leave room for it. */
+    void columns() {
+        for (int i = 0; i < 3; i++) {
+            String pole = (2 * i + 1) + "-" + (2 * i + 2);
+            String line = tags.supply() + "[L" + (i + 1) + "] @L" + (i + 1) + " " + tags.breaker() + "[" + pole
+                    + "] @1L" + (i + 1) + " " + contactor + "[" + pole + "]";
+            String overload = wish.has(Protection.OVERLOAD_RELAY)
+                    ? " @2L" + (i + 1) + " " + tags.overload() + "[" + pole + "]"
+                    : "";
+            draft.power(line + overload + lead(i));
+        }
+        if (wish.has(Running.DIRECT)) {
+            draft.power(tags.supply() + "[PE] @PE " + tags.motor() + "[PE]");
+        }
+    }
+
+    private String lead(int phase) {
+        String letter = "UVW".substring(phase, phase + 1);
+        if (wish.has(Running.DIRECT)) {
+            return " @" + leads[phase] + " " + tags.motor() + "[" + letter + "1]";
+        }
+        String pole = (2 * phase + 1) + "-" + (2 * phase + 2);
+        return " @" + beginning(phase) + " " + tags.motor() + "[" + letter + "1-" + letter + "2] @" + end(phase) + " "
+                + tags.star() + "[" + pole + "] @star";
+    }
+
+    private String beginning(int phase) {
+        return wish.practice() == Practice.IEC ? "UVW".charAt(phase) + "1" : "T" + (phase + 1);
+    }
+
+    /** The number of the wire at a winding's end; NEMA MG 1 numbers them T4 to T6, so that T1 and T4 are one winding. */
+    private String end(int phase) {
+        return wish.practice() == Practice.IEC ? "UVW".charAt(phase) + "2" : "T" + (phase + 4);
+    }
+
+    /** Delta joins U1 to W2, V1 to U2, W1 to V2, so that the field does not jump at the transition. */
+    void delta() {
+        for (int i = 0; i < 3; i++) {
+            String pole = (2 * i + 1) + "-" + (2 * i + 2);
+            draft.power("@1L" + (i + 1) + " " + tags.delta() + "[" + pole + "] @" + end((i + 2) % 3));
+        }
+    }
+
+    /** The reversing contactor beside the other, with two lines exchanged. */
+    void swap() {
+        boolean relay = wish.has(Protection.OVERLOAD_RELAY);
+        for (int i = 0; i < 3; i++) {
+            String pole = (2 * i + 1) + "-" + (2 * i + 2);
+            String to = relay ? "@2L" + SWAPPED[i] : "@" + leads[SWAPPED[i] - 1];
+            draft.power("@1L" + (i + 1) + " " + tags.reverse() + "[" + pole + "] " + to);
+        }
+    }
+
+    /** Two lines through a rectifier and a resistor into two motor leads, all of it behind poles of the brake contactor. */
+    void brake() {
+        String brake = tags.brake();
+        draft.power("@1L1 " + brake + "[1-2] @21 " + tags.rectifier() + "[~1-~2] @22 " + brake + "[4-3] @1L2");
+        draft.power(tags.rectifier() + "[+] @23 " + tags.resistor() + "[1-2] @24 " + brake + "[5-6] @" + leads[0]);
+        draft.power(tags.rectifier() + "[-] @" + leads[1]);
+    }
+}

@@ -1,0 +1,88 @@
+package parable.starters;
+
+/** The ladders of star-delta starters. */
+final class StarDelta {
+
+    private final Wish wish;
+    private final Tags tags;
+    private final Draft draft;
+    private final ControlPlan control;
+    private final Ladder ladder;
+
+    StarDelta(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+        this.wish = wish;
+        this.tags = tags;
+        this.draft = draft;
+        this.control = control;
+        this.ladder = ladder;
+    }
+
+    void contactors() {
+        boolean byStar = wish.has(Running.STAR_DELTA_BY_STAR);
+        contactor(tags.main(), "Main", byStar ? "13-14 43-44" : "13-14");
+        contactor(tags.star(), "Star", byStar ? "13-14 21-22" : "21-22");
+        contactor(tags.delta(), "Delta", "21-22");
+        boolean deadTime = wish.has(Running.STAR_DELTA_DEAD_TIME);
+        draft.device(
+                "timer",
+                tags.timer(),
+                "Star time",
+                "panel",
+                "function",
+                deadTime ? "star-delta" : "on-delay",
+                "setting",
+                "4 s",
+                "dead-time",
+                deadTime ? "0.05 s" : "",
+                "coil",
+                control.volts());
+    }
+
+    private void contactor(String tag, String label, String aux) {
+        draft.device("contactor", tag, label, "panel", "coil", control.volts(), "aux", aux);
+    }
+
+    /** Star pulls in main, and main holds itself beside star when star drops. */
+    void mainByStar() {
+        ladder.stations("Start");
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        line.through(ladder.starts().get(0) + "[13-14]");
+        String after = line.here();
+        ladder.end(line.through(tags.timer() + "[A1-A2]"), "start, and the star time begins");
+        ladder.parallel(before, tags.main() + "[13-14]", after, "");
+        star(after, "[15-16]");
+        Draft.Line main = draft.from(after).through(tags.star() + "[13-14]");
+        String mainPoint = main.here();
+        ladder.end(main.through(tags.main() + "[A1-A2]"), "main, pulled in by star");
+        ladder.parallel(after, tags.main() + "[43-44]", mainPoint, "");
+        delta(after, "[15-18]");
+        ladder.lamps(mainPoint, tags.main());
+    }
+
+    /** Start pulls in main; the timer decides between star and delta. */
+    void mainDirect() {
+        ladder.stations("Start");
+        boolean deadTime = wish.has(Running.STAR_DELTA_DEAD_TIME);
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        line.through(ladder.starts().get(0) + "[13-14]");
+        String after = line.here();
+        ladder.end(line.through(tags.main() + "[A1-A2]"), "main, straight from start");
+        ladder.parallel(before, tags.main() + "[13-14]", after, "");
+        ladder.end(draft.from(after).through(tags.timer() + "[A1-A2]"));
+        star(after, deadTime ? "[17-18]" : "[15-16]");
+        delta(after, deadTime ? "[17-28]" : "[15-18]");
+        ladder.lamps(after, tags.main());
+    }
+
+    private void star(String from, String timerContact) {
+        Draft.Line line = draft.from(from).through(tags.timer() + timerContact).through(tags.delta() + "[21-22]");
+        ladder.end(line.through(tags.star() + "[A1-A2]"), "star");
+    }
+
+    private void delta(String from, String timerContact) {
+        Draft.Line line = draft.from(from).through(tags.timer() + timerContact).through(tags.star() + "[21-22]");
+        ladder.end(line.through(tags.delta() + "[A1-A2]"), "delta");
+    }
+}

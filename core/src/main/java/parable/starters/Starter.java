@@ -1,0 +1,150 @@
+package parable.starters;
+
+import java.util.List;
+import parable.circuit.Duty;
+import parable.circuit.Sheet;
+
+/**
+ * A starter of the library.
+ *
+ * @param sheet the sheet
+ * @param reasons why it is as it is, a sentence for each choice
+ */
+public record Starter(Sheet sheet, List<String> reasons) {
+
+    /** Not modified: the list is copied. */
+    public Starter {
+        reasons = List.copyOf(reasons);
+    }
+
+    /**
+     * Draws what was wished for.
+     *
+     * @throws IllegalArgumentException if the wish has a {@link Wish#conflict()}
+     */
+    public static Starter of(Wish wish) {
+        wish.conflict().ifPresent(words -> {
+            throw new IllegalArgumentException(words);
+        });
+        return new Starter(new Drawing(wish).sheet(), reasons(wish));
+    }
+
+    private static List<String> reasons(Wish wish) {
+        return Question.all().stream()
+                .map(question -> wish.answer(question))
+                .map(answer -> answer.words() + ": " + answer.why())
+                .toList();
+    }
+
+    /** The drawing of one wish, from the supply to the last lamp. */
+    private static final class Drawing {
+
+        private final Wish wish;
+        private final Tags tags;
+        private final Draft draft;
+        private final ControlPlan control;
+        private final Ladder ladder;
+
+        Drawing(Wish wish) {
+            this.wish = wish;
+            tags = new Tags(wish.practice());
+            draft = Draft.named(wish.name(), wish.has(Starting.START_STOP) ? Duty.MAINTAINED : Duty.AUTOMATIC_RESTART);
+            control = new ControlPlan(wish, tags, draft);
+            ladder = new Ladder(wish, tags, draft, control);
+        }
+
+        Sheet sheet() {
+            PowerPlan power = new PowerPlan(wish, tags, draft, mainContactor());
+            control.rails();
+            power.feed();
+            control.devices();
+            contactors();
+            power.motor();
+            power.columns();
+            furtherColumns(power);
+            control.columns();
+            drawLadder();
+            return draft.sheet();
+        }
+
+        private String mainContactor() {
+            if (!wish.has(Running.DIRECT)) {
+                return tags.main();
+            }
+            return wish.has(Directions.ONE) ? tags.contactor() : tags.forward();
+        }
+
+        private void contactors() {
+            if (!wish.has(Running.DIRECT)) {
+                new StarDelta(wish, tags, draft, control, ladder).contactors();
+            } else if (!wish.has(Directions.ONE)) {
+                new TwoDirections(wish, tags, draft, control, ladder).contactors();
+            } else if (!wish.has(Braking.NONE)) {
+                new BrakeAndWarning(wish, tags, draft, control, ladder).brakeDevices();
+            } else if (!wish.has(Warning.NONE)) {
+                new BrakeAndWarning(wish, tags, draft, control, ladder).warningDevices();
+            } else {
+                new OneDirection(wish, tags, draft, control, ladder).contactors();
+            }
+        }
+
+        private void furtherColumns(PowerPlan power) {
+            if (!wish.has(Running.DIRECT)) {
+                power.delta();
+            }
+            if (!wish.has(Directions.ONE)) {
+                power.swap();
+            }
+            if (!wish.has(Braking.NONE)) {
+                power.brake();
+            }
+            if (!wish.has(Warning.NONE)) {
+                control.hornColumns();
+            }
+        }
+
+        private void drawLadder() {
+            switch (wish.choice(Running.class)) {
+                case STAR_DELTA_BY_STAR -> new StarDelta(wish, tags, draft, control, ladder).mainByStar();
+                case STAR_DELTA_DIRECT, STAR_DELTA_DEAD_TIME -> new StarDelta(wish, tags, draft, control, ladder)
+                        .mainDirect();
+                case DIRECT -> drawDirect();
+            }
+        }
+
+        private void drawDirect() {
+            BrakeAndWarning special = new BrakeAndWarning(wish, tags, draft, control, ladder);
+            TwoDirections reversing = new TwoDirections(wish, tags, draft, control, ladder);
+            if (!wish.has(Directions.ONE)) {
+                if (wish.has(Directions.SELECTOR)) {
+                    reversing.bySelector();
+                } else {
+                    reversing.byButtons();
+                }
+            } else if (!wish.has(Braking.NONE)) {
+                special.brake();
+            } else if (wish.has(Warning.FROM_POWER_UP)) {
+                special.warningFromPowerUp();
+            } else if (wish.has(Warning.FROM_START)) {
+                special.warningFromStart();
+            } else {
+                drawOneDirection(new OneDirection(wish, tags, draft, control, ladder));
+            }
+        }
+
+        private void drawOneDirection(OneDirection one) {
+            switch (wish.choice(Jogging.class)) {
+                case SELECTOR -> one.jogBySelector();
+                case RELAY -> one.jogByRelay();
+                case TWO_BLOCK_BUTTON -> one.jogByTwoBlocks();
+                case NONE -> {
+                    if (wish.has(Starting.START_STOP)) {
+                        one.startStop();
+                    } else {
+                        one.maintained();
+                    }
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,131 @@
+package parable.starters;
+
+import parable.circuit.Practice;
+
+/** What the devices of a starter are called: by IEC 81346 letters, or in the North American manner. */
+final class Tags {
+
+    private final boolean northAmerican;
+    private int pushButtons;
+
+    Tags(Practice practice) {
+        northAmerican = practice == Practice.NORTH_AMERICAN;
+    }
+
+    private String tag(String iec, String american) {
+        return northAmerican ? american : iec;
+    }
+
+    String supply() {
+        return "G1";
+    }
+
+    String breaker() {
+        return tag("Q1", "CB1");
+    }
+
+    String overload() {
+        return tag("F2", "OL");
+    }
+
+    String motor() {
+        return tag("M1", "MTR1");
+    }
+
+    String contactor() {
+        return tag("K1", "M");
+    }
+
+    String forward() {
+        return tag("K1", "F");
+    }
+
+    String reverse() {
+        return tag("K2", "R");
+    }
+
+    String brake() {
+        return tag("K2", "BR");
+    }
+
+    String main() {
+        return tag("KM", "1M");
+    }
+
+    String star() {
+        return tag("KY", "S");
+    }
+
+    String delta() {
+        return tag("KD", "2M");
+    }
+
+    String interlock() {
+        return tag("X1", "MI");
+    }
+
+    String timer() {
+        return tag("KT", "TR");
+    }
+
+    String relay() {
+        return tag("KA", "CR");
+    }
+
+    String transformer() {
+        return "T1";
+    }
+
+    String directSupply() {
+        return tag("G2", "PS");
+    }
+
+    String rectifier() {
+        return tag("V1", "REC");
+    }
+
+    String resistor() {
+        return tag("R1", "RES");
+    }
+
+    String horn() {
+        return tag("H1", "AH");
+    }
+
+    String emergencyStop() {
+        return tag("S4", "ES");
+    }
+
+    String mode() {
+        return tag("S5", "SW1");
+    }
+
+    String process() {
+        return tag("S6", "FS1");
+    }
+
+    String zeroSpeed() {
+        return tag("S9", "ZS");
+    }
+
+    /** The end switch of the forward (1) or reverse (2) travel. */
+    String end(int which) {
+        return tag("S" + (6 + which), "LS" + which);
+    }
+
+    /** A fuse, from 1. */
+    String fuse(int number) {
+        return tag(number == 1 ? "F1" : "F" + (number + 1), "FU" + number);
+    }
+
+    /** A lamp, from 1. */
+    String lamp(int number) {
+        return tag("P" + number, "LT" + number);
+    }
+
+    /** The next push button; in IEC practice by its own number, in North American practice in the order of asking. */
+    String pushButton(int iecNumber) {
+        pushButtons++;
+        return tag("S" + iecNumber, "PB" + pushButtons);
+    }
+}

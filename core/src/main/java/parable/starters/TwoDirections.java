@@ -1,0 +1,115 @@
+package parable.starters;
+
+/** The ladders of reversing starters. */
+final class TwoDirections {
+
+    private final Wish wish;
+    private final Tags tags;
+    private final Draft draft;
+    private final ControlPlan control;
+    private final Ladder ladder;
+
+    TwoDirections(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+        this.wish = wish;
+        this.tags = tags;
+        this.draft = draft;
+        this.control = control;
+        this.ladder = ladder;
+    }
+
+    void contactors() {
+        for (String[] contactor : new String[][] {{tags.forward(), "Forward"}, {tags.reverse(), "Reverse"}}) {
+            draft.device(
+                    "contactor",
+                    contactor[0],
+                    contactor[1],
+                    "panel",
+                    "coil",
+                    control.volts(),
+                    "aux",
+                    wish.lamps().isEmpty() ? "13-14 21-22" : "13-14 21-22 33-34");
+        }
+        draft.device(
+                "mechanical-interlock",
+                tags.interlock(),
+                "Interlock",
+                "panel",
+                "between",
+                tags.forward() + " " + tags.reverse());
+    }
+
+    /** One rung a direction, each behind the other's contact, and with a button interlock behind the other's button. */
+    void byButtons() {
+        ladder.stopOnly();
+        boolean direct = wish.has(Directions.BUTTON_INTERLOCK);
+        String blocks = direct ? "13-14 21-22" : "13-14";
+        String forward = ladder.button(1, "Forward", "door", blocks, "black");
+        String reverse = ladder.button(2, "Reverse", "door", blocks, "black");
+        ends();
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        direction(line, direct ? reverse : "", forward, tags.forward(), tags.reverse(), 1, "forward");
+        direction(draft.from(before), direct ? forward : "", reverse, tags.reverse(), tags.forward(), 2, "reverse");
+        lamps();
+    }
+
+    private void direction(
+            Draft.Line line, String otherButton, String button, String own, String other, int end, String remark) {
+        if (!otherButton.isEmpty()) {
+            line.through(otherButton + "[21-22]");
+        }
+        String before = line.here();
+        line.through(button + "[13-14]");
+        String after = line.here();
+        if (!wish.has(EndSwitches.NONE)) {
+            line.through(tags.end(end) + "[11-12]");
+        }
+        ladder.end(line.through(other + "[21-22]").through(own + "[A1-A2]"), remark);
+        ladder.parallel(before, own + "[13-14]", after, "");
+        if (wish.has(EndSwitches.TURN_ROUND)) {
+            ladder.parallel(before, tags.end(3 - end) + "[23-24]", after, "turned round at the other end");
+        }
+    }
+
+    private void ends() {
+        if (wish.has(EndSwitches.NONE)) {
+            return;
+        }
+        String blocks = wish.has(EndSwitches.TURN_ROUND) ? "11-12 23-24" : "11-12";
+        String place = wish.motor().place();
+        draft.device("limit-switch", tags.end(1), "Forward end", place, "blocks", blocks);
+        draft.device("limit-switch", tags.end(2), "Reverse end", place, "blocks", blocks);
+    }
+
+    /** A selector decides which coil the start button reaches. */
+    void bySelector() {
+        ladder.stations("Start");
+        draft.device(
+                "selector",
+                tags.mode(),
+                "Direction",
+                "door",
+                "positions",
+                "forward reverse",
+                "blocks",
+                "13-14=forward 23-24=reverse");
+        Draft.Line line = ladder.head();
+        String before = line.here();
+        line.through(ladder.starts().get(0) + "[13-14]");
+        String after = line.here();
+        line.through(tags.mode() + "[13-14]").through(tags.reverse() + "[21-22]");
+        ladder.end(line.through(tags.forward() + "[A1-A2]"), "forward");
+        ladder.parallel(before, tags.forward() + "[13-14]", after, "");
+        ladder.parallel(before, tags.reverse() + "[13-14]", after, "");
+        Draft.Line reverse = draft.from(after).through(tags.mode() + "[23-24]").through(tags.forward() + "[21-22]");
+        ladder.end(reverse.through(tags.reverse() + "[A1-A2]"), "reverse");
+        lamps();
+    }
+
+    private void lamps() {
+        if (!wish.lamps().isEmpty()) {
+            ladder.lamp("Forward", "green", ladder.line(tags.forward() + "[33-34]"), "");
+            ladder.lamp("Reverse", "green", ladder.line(tags.reverse() + "[33-34]"), "");
+        }
+    }
+}

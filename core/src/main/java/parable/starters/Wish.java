@@ -1,0 +1,104 @@
+package parable.starters;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import parable.circuit.Practice;
+
+/**
+ * What somebody wants of a starter. It cannot be changed; what is not said is as the practice has it.
+ *
+ * @param name the name of the sheet
+ * @param practice the regional practice
+ * @param motor the motor
+ * @param stations the places that have a start and a stop button, the first on the door
+ * @param lamps the lamps on the door
+ * @param choices the answers that differ from the practice's own, by question
+ */
+public record Wish(
+        String name,
+        Practice practice,
+        MotorData motor,
+        List<String> stations,
+        Set<Lamp> lamps,
+        Map<Class<? extends Choice>, Choice> choices) {
+
+    /** Not modified: the collections are copied. */
+    public Wish {
+        Objects.requireNonNull(name, "name");
+        Objects.requireNonNull(practice, "practice");
+        Objects.requireNonNull(motor, "motor");
+        stations = List.copyOf(stations);
+        lamps = Collections.unmodifiableSet(lamps.isEmpty() ? EnumSet.noneOf(Lamp.class) : EnumSet.copyOf(lamps));
+        choices = Collections.unmodifiableMap(new LinkedHashMap<>(choices));
+        if (stations.isEmpty()) {
+            throw new IllegalArgumentException(name + ": a starter has at least one station");
+        }
+    }
+
+    /** A direct-on-line starter with start and stop on its door. */
+    public static Wish of(String name, Practice practice, MotorData motor) {
+        return new Wish(name, practice, motor, List.of("door"), Set.of(), Map.of());
+    }
+
+    /** This wish with another answer to one question. */
+    public Wish with(Choice choice) {
+        Map<Class<? extends Choice>, Choice> changed = new LinkedHashMap<>(choices);
+        changed.put(choice.getClass(), choice);
+        return new Wish(name, practice, motor, stations, lamps, changed);
+    }
+
+    /** This wish with start and stop in these places. */
+    public Wish from(String... places) {
+        return new Wish(name, practice, motor, List.of(places), lamps, choices);
+    }
+
+    /** This wish with these lamps on the door. */
+    public Wish showing(Lamp... some) {
+        return new Wish(name, practice, motor, stations, Set.of(some), choices);
+    }
+
+    /** The answer to a question. */
+    <C extends Enum<C> & Choice> C choice(Class<C> question) {
+        Choice chosen = choices.get(question);
+        return chosen == null ? question.cast(Question.byDefault(question, practice)) : question.cast(chosen);
+    }
+
+    /** The answer to one of the questions. */
+    public Choice answer(Question question) {
+        Choice first = question.answers().get(0);
+        Choice chosen = choices.get(first.getClass());
+        return chosen == null ? Question.byDefault(first.getClass(), practice) : chosen;
+    }
+
+    /** Whether this is the answer to its question. */
+    <C extends Enum<C> & Choice> boolean has(C answer) {
+        return choice(answer.getDeclaringClass()) == answer;
+    }
+
+    /** Why the library has no starter like this, empty if it has. */
+    public Optional<String> conflict() {
+        List<String> specials = List.of(
+                has(Running.DIRECT) ? "" : "star-delta",
+                has(Directions.ONE) ? "" : "two directions",
+                has(Jogging.NONE) ? "" : "jogging",
+                has(Braking.NONE) ? "" : "a brake",
+                has(Warning.NONE) ? "" : "a warning before the start",
+                has(Starting.START_STOP) ? "" : "a maintained start",
+                has(ControlSupply.DC_24_WITH_RELAY) ? "a relay between two supplies" : "");
+        List<String> asked =
+                specials.stream().filter(special -> !special.isEmpty()).toList();
+        if (asked.size() > 1) {
+            return Optional.of("The library has no starter with " + String.join(" and ", asked)
+                    + " in one: begin with one of them and draw the rest.");
+        }
+        return !has(EndSwitches.NONE) && has(Directions.ONE)
+                ? Optional.of("End switches belong to a starter with two directions.")
+                : Optional.empty();
+    }
+}

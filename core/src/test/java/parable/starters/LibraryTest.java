@@ -1,0 +1,103 @@
+package parable.starters;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.Examples;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.files.JobFile;
+import parable.parts.Verb;
+
+class LibraryTest {
+
+    static Stream<Job> jobs() {
+        return Library.jobs().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("jobs")
+    void theExamplesThatShipAreWhatTheLibraryDraws(Job job) throws IOException {
+        Path file = Examples.FOLDER.resolve(job.name().toLowerCase(Locale.ROOT).replace(' ', '-') + JobFile.ENDING);
+        assertThat(JobFile.text(job)).isEqualTo(Files.readString(file));
+    }
+
+    /** Every combination of answers is either refused in words or a starter that starts and stops. */
+    @ParameterizedTest
+    @MethodSource("wishes")
+    void whateverIsWishedForStartsAndStops(Wish wish) throws ActionRefusedException {
+        if (wish.conflict().isPresent()) {
+            assertThatIllegalArgumentException()
+                    .isThrownBy(() -> Starter.of(wish))
+                    .withMessage(wish.conflict().get());
+            return;
+        }
+        Starter starter = Starter.of(wish);
+        Bench bench = Bench.of(Examples.fitted(starter.sheet()));
+        boolean iec = wish.practice() == Practice.IEC;
+        String motor = iec ? "M1" : "MTR1";
+        bench.act(new Action(Verb.CLOSE, iec ? "Q1" : "CB1"));
+        bench.runUntil(6_000_000);
+        assertThat(bench.moment().condition(motor)).isEqualTo(Condition.STOPPED);
+        boolean maintained = wish.has(Starting.START_STOP);
+        String mode = iec ? "S5" : "SW1";
+        String start = iec ? "S1" : "PB2";
+        String stop = iec ? "S0" : "PB1";
+        bench.act(
+                maintained
+                        ? new Action(Verb.PRESS, start)
+                        : new Action(Verb.TURN, mode, wish.has(Starting.TWO_WIRE) ? "on" : "hand"));
+        bench.runUntil(6_300_000);
+        if (maintained) {
+            bench.act(new Action(Verb.RELEASE, start));
+        }
+        bench.runUntil(20_000_000);
+        assertThat(bench.moment().condition(motor))
+                .as(wish.choices().toString())
+                .isEqualTo(Condition.FORWARD);
+        assertThat(bench.moment().shorted()).isFalse();
+        bench.act(maintained ? new Action(Verb.PRESS, stop) : new Action(Verb.TURN, mode, "off"));
+        bench.runUntil(20_300_000);
+        assertThat(bench.moment().condition(motor)).isIn(Condition.COASTING, Condition.BRAKED, Condition.STOPPED);
+        assertThat(starter.reasons()).hasSameSizeAs(Question.all());
+    }
+
+    /** Each pair of answers to two questions, in both practices, everything else as the practice has it. */
+    static Stream<Wish> wishes() {
+        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW", "4.9 A", "10 A");
+        List<Wish> wishes = new ArrayList<>();
+        for (Practice practice : Practice.values()) {
+            Wish plain = Wish.of("Cellar pump", practice, motor).showing(Lamp.RUNNING, Lamp.TRIPPED);
+            for (Question first : Question.all()) {
+                for (Question second : Question.all()) {
+                    for (Choice one : first.answers()) {
+                        second.answers().stream()
+                                .filter(other -> other != one && second.words().compareTo(first.words()) > 0)
+                                .forEach(other -> wishes.add(plain.with(one).with(other)));
+                    }
+                }
+            }
+        }
+        return wishes.stream().distinct();
+    }
+
+    @Test
+    void aWishWithoutAStationIsRefused() {
+        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW", "4.9 A", "10 A"));
+        assertThatIllegalArgumentException().isThrownBy(wish::from).withMessageContaining("at least one station");
+    }
+}
