@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -28,6 +29,8 @@ import parable.scenario.ScenarioException;
 
 /** The top of the window: the job, its sheets, its recipes, its file; and what there is to tell about them. */
 final class Header extends VBox {
+
+    private static final int MOST_TABS = 6;
 
     private final JobModel jobs;
     private final FilePrompt prompt;
@@ -80,6 +83,10 @@ final class Header extends VBox {
         Job open = jobs.jobProperty().get();
         job.setText(open.name());
         sheets.getChildren().clear();
+        if (open.sheets().size() > MOST_TABS) {
+            sheets.getChildren().add(sheetChoice(open));
+            return;
+        }
         for (Sheet sheet : open.sheets()) {
             ToggleButton tab = new ToggleButton(sheet.name());
             tab.setOnAction(event -> chooseSheet.accept(sheet.name()));
@@ -87,10 +94,28 @@ final class Header extends VBox {
         }
     }
 
+    /** One button for all sheets, where tabs would not find room. */
+    private MenuButton sheetChoice(Job open) {
+        MenuButton choice = new MenuButton();
+        choice.setId("sheet-choice");
+        choice.setTooltip(new Tooltip("All " + open.sheets().size() + " sheets of this job"));
+        for (Sheet sheet : open.sheets()) {
+            MenuItem item = new MenuItem(sheet.name());
+            item.setOnAction(event -> chooseSheet.accept(sheet.name()));
+            choice.getItems().add(item);
+        }
+        return choice;
+    }
+
     /** Shows which sheet runs, and its recipes. */
     void showSheet(String name, RunModel run) {
-        sheets.getChildren().forEach(tab -> ((ToggleButton) tab)
-                .setSelected(((ToggleButton) tab).getText().equals(name)));
+        for (Node shown : sheets.getChildren()) {
+            if (shown instanceof ToggleButton tab) {
+                tab.setSelected(tab.getText().equals(name));
+            } else if (shown instanceof MenuButton choice) {
+                choice.setText("Sheet: " + name);
+            }
+        }
         run.noticeProperty().addListener((any, before, words) -> tell(words));
         recipes.getItems().clear();
         for (Path script : scripts(name)) {

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
+import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
 import parable.app.run.Handle;
@@ -110,7 +111,7 @@ public final class MainWindow {
         doorPane.getStyleClass().add("door-pane");
         StoryView story = new StoryView(run);
         VBox.setVgrow(story, Priority.ALWAYS);
-        VBox beside = new VBox(doorPane, new MeterView(run, meter, new FaultMenu(run)), story);
+        VBox beside = new VBox(doorPane, new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
         beside.getStyleClass().add("beside");
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);

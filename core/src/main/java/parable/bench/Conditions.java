@@ -10,7 +10,8 @@ final class Conditions {
     /** The share of rated voltage from which a lamp is lit. */
     static final double ENOUGH = 0.85;
 
-    private static final double GLOWS = 0.2;
+    /** The share of rated voltage from which a lamp glows and a winding is taken for fed. */
+    static final double GLOWS = 0.2;
 
     private final Rig rig;
 

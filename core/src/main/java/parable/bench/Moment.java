@@ -9,7 +9,8 @@ import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Drive;
 import parable.parts.Heater;
-import parable.parts.Part;
+import parable.parts.Load;
+import parable.parts.LoadRole;
 
 /** One instant of a run, as it could be looked at and measured. It cannot be changed. */
 public final class Moment {
@@ -54,12 +55,21 @@ public final class Moment {
 
     /** Whether the device's coil or lamp has the voltage it needs; false for a device without. */
     public boolean energised(String tag) {
+        return energised(tag, 0);
+    }
+
+    /** Like {@link #energised(String)}, of one of the device's loads, by its position among them. */
+    public boolean energised(String tag, int load) {
         int part = index(tag);
-        Part of = rig.parts.get(part);
-        return !of.loads().isEmpty()
-                && (rig.coil(part).isPresent()
-                        ? state.energised.get(part)
-                        : rig.shareOfRated(part, 0, solution) >= Conditions.ENOUGH);
+        List<Load> loads = rig.parts.get(part).loads();
+        if (load >= loads.size()) {
+            return false;
+        }
+        if (rig.coil(part).filter(coil -> coil.load() == load).isPresent()) {
+            return state.energised.get(part);
+        }
+        double enough = loads.get(load).role() == LoadRole.WINDING ? Conditions.GLOWS : Conditions.ENOUGH;
+        return rig.shareOfRated(part, load, solution) >= enough;
     }
 
     /**

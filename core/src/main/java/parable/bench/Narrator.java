@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -32,7 +33,7 @@ final class Narrator {
         return part.tag() + label + " " + action.verb().done() + byHand + to + ofTorque + ".";
     }
 
-    /** What a thermal release did: {@code F2 (Pump overload) has become too hot and trips.} */
+    /** What a thermal release did: {@code F2 (Overload) has become too hot and trips.} */
     String heated(int index, int position) {
         Part part = rig.parts.get(index);
         boolean trips = position == part.heater().orElseThrow().tripPosition();
@@ -92,9 +93,14 @@ final class Narrator {
                     RESISTOR,
                     INTERLOCK,
                     CONVERTER,
-                    MOTOR -> moves.stream()
-                    .filter(move -> !rig.groups.get(move.group()).contacts().isEmpty())
-                    .map(move -> part.tag() + " " + contacts(part, move))
+                    MOTOR -> Stream.of(false, true)
+                    .map(closes -> moves.stream()
+                            .filter(move -> move.closes() == closes)
+                            .filter(move ->
+                                    !rig.groups.get(move.group()).contacts().isEmpty())
+                            .toList())
+                    .filter(alike -> !alike.isEmpty())
+                    .map(alike -> part.tag() + " " + contacts(part, alike))
                     .toList();
         };
     }
@@ -115,23 +121,29 @@ final class Narrator {
         return part.tag() + (byItself ? trips : " opens");
     }
 
-    /** The contacts of a movement: {@code 13-14 and the poles close}. */
     private String contacts(Part part, Pending.Move move) {
+        return contacts(part, List.of(move));
+    }
+
+    /** The contacts of movements that go the same way: {@code 13-14 and the poles close}. */
+    private String contacts(Part part, List<Pending.Move> alike) {
+        List<Contact> moving = alike.stream()
+                .flatMap(move -> rig.groups.get(move.group()).contacts().stream())
+                .map(part.contacts()::get)
+                .toList();
+        boolean allPoles = moving.containsAll(
+                part.contacts().stream().filter(Contact::pole).toList());
         List<String> names = new ArrayList<>();
-        boolean poles = false;
-        for (int index : rig.groups.get(move.group()).contacts()) {
-            Contact contact = part.contacts().get(index);
-            if (contact.pole()) {
-                poles = true;
-            } else {
-                names.add(contact.marking());
-            }
-        }
-        boolean many = poles || names.size() > 1;
+        moving.stream()
+                .filter(contact -> !contact.pole() || !allPoles)
+                .map(Contact::marking)
+                .forEach(names::add);
+        boolean poles = allPoles && moving.stream().anyMatch(Contact::pole);
         if (poles) {
             names.add("the poles");
         }
-        return list(names) + (move.closes() ? (many ? " close" : " closes") : (many ? " open" : " opens"));
+        boolean many = poles || names.size() > 1;
+        return list(names) + (alike.get(0).closes() ? (many ? " close" : " closes") : (many ? " open" : " opens"));
     }
 
     /** After a start button is let go: which contactors now hold themselves in. */

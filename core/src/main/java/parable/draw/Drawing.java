@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import parable.circuit.Terminal;
 
 /**
  * A drawing.
@@ -29,6 +30,28 @@ public record Drawing(double width, double height, List<Mark> marks) {
         return wires().filter(wire -> wire.distance(x, y) <= within)
                 .min(Comparator.comparingDouble(wire -> wire.distance(x, y)))
                 .map(Mark.Wire::number);
+    }
+
+    /** The terminal nearest to a point, empty if none is as near as this. */
+    public Optional<Terminal> terminalNear(double x, double y, double within) {
+        return spots().filter(spot -> distance(spot, x, y) <= within)
+                .min(Comparator.comparingDouble(spot -> distance(spot, x, y)))
+                .map(Mark.TerminalSpot::terminal);
+    }
+
+    /** Where a terminal is, empty if it is not drawn. */
+    public Optional<Point> pointAt(Terminal terminal) {
+        return spots().filter(spot -> spot.terminal().equals(terminal))
+                .map(Mark.TerminalSpot::at)
+                .findFirst();
+    }
+
+    private Stream<Mark.TerminalSpot> spots() {
+        return marks.stream().filter(Mark.TerminalSpot.class::isInstance).map(Mark.TerminalSpot.class::cast);
+    }
+
+    private static double distance(Mark.TerminalSpot spot, double x, double y) {
+        return Math.hypot(spot.at().x() - x, spot.at().y() - y);
     }
 
     /** A point on a wire, empty if the wire is not drawn. */

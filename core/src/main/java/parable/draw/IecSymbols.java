@@ -173,17 +173,21 @@ final class IecSymbols {
     }
 
     /** A coil or a lamp of a part. */
-    Mark.Symbol load(Part part, LoadRole role, Point at) {
-        Subject subject = new Subject.OfLoad(part.tag());
+    Mark.Symbol load(Part part, int load, Point at) {
+        Subject subject = new Subject.OfLoad(part.tag(), load);
+        LoadRole role = part.loads().get(load).role();
         Box box = axis.box(at, 2 * HALF + 2, 2 * HALF + 2);
         return switch (role) {
-            case COIL, WINDING, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> new Mark.Symbol(
+            case COIL, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> new Mark.Symbol(
                     subject,
                     "",
                     box,
                     List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)),
                     List.of(),
                     List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
+            case WINDING -> part.loads().get(load).from().startsWith("A")
+                    ? armature(subject, box, at)
+                    : winding(subject, box, at);
             case RESISTOR, INPUT -> new Mark.Symbol(
                     subject,
                     "",
@@ -194,6 +198,38 @@ final class IecSymbols {
             case HORN -> new Mark.Symbol(subject, "", box, horn(at), List.of(), waves(at));
             case LAMP -> new Mark.Symbol(subject, "", box, lamp(at), List.of(), rays(at));
         };
+    }
+
+    /** Four half circles in a row. */
+    private Mark.Symbol winding(Subject subject, Box box, Point at) {
+        double radius = HALF / 4;
+        double[] points = new double[2 * 4 * 7];
+        for (int i = 0; i < 4 * 7; i++) {
+            double angle = Math.PI * (i % 7) / 6;
+            points[2 * i] = -HALF + radius * (2 * (i / 7) + 1) - radius * Math.cos(angle);
+            points[2 * i + 1] = -1.6 * radius * Math.sin(angle);
+        }
+        return new Mark.Symbol(
+                subject,
+                "",
+                box,
+                List.of(axis.lines(at, points)),
+                List.of(),
+                List.of(axis.lines(at, -HALF, 4, HALF, 4)));
+    }
+
+    /** A circle between two brushes. */
+    private Mark.Symbol armature(Subject subject, Box box, Point at) {
+        return new Mark.Symbol(
+                subject,
+                "",
+                box,
+                List.of(
+                        new Stroke.Circle(at, HALF - 3, false),
+                        axis.lines(at, -HALF, -4, -HALF + 3, -4, -HALF + 3, 4, -HALF, 4, -HALF, -4),
+                        axis.lines(at, HALF, -4, HALF - 3, -4, HALF - 3, 4, HALF, 4, HALF, -4)),
+                List.of(),
+                List.of(new Stroke.Circle(at, HALF - 6, false)));
     }
 
     private List<Stroke> lamp(Point at) {

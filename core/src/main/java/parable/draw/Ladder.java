@@ -111,7 +111,7 @@ final class Ladder extends LaneDiagram {
     }
 
     @Override
-    double drawLanding(int lane, Placed placed, double along) {
+    double drawLanding(int lane, Placed placed, double along, boolean end) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Point at = axis.point(along + PITCH.slot() / 2, across(lane));
         label(at.plus(0, -8), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);

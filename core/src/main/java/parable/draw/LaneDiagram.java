@@ -3,6 +3,7 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -59,7 +60,10 @@ abstract class LaneDiagram {
     /** Whether the end of a rung on this node is drawn as a node that runs across the lanes. */
     abstract boolean runsAcross(RungItem.Point point);
 
-    /** What devices must stand in line with this one, itself if none. */
+    /**
+     * What devices must stand in line with this one, itself if none; where a rung goes through a group twice, first stands
+     * with first and second with second.
+     */
     abstract Object groupOf(RungItem item);
 
     /** Adds the symbol of a device and the texts around it. */
@@ -83,6 +87,7 @@ abstract class LaneDiagram {
                         .toList())
                 .toList());
         measure();
+        arrange();
         layout.nodes().forEach(this::drawAcross);
         for (int lane = 0; lane < lanes.size(); lane++) {
             drawLane(lane);
@@ -91,12 +96,16 @@ abstract class LaneDiagram {
 
     private List<Placed> placed(Rung rung) {
         List<Placed> placed = new ArrayList<>();
+        Map<Object, Integer> seen = new HashMap<>();
         for (RungItem item : rung.items()) {
             if (item instanceof RungItem.Point point) {
                 boolean across = runsAcross(point);
                 placed.add(new Placed(item, across ? List.of(new NodeItem(node(point))) : List.of(), false));
             } else {
-                placed.add(new Placed(item, List.of(new DeviceItem(groupOf(item))), false));
+                Object group = groupOf(item);
+                int before = seen.merge(group, 1, Integer::sum) - 1;
+                Object ofTurn = before == 0 ? group : List.of(group, before);
+                placed.add(new Placed(item, List.of(new DeviceItem(ofTurn)), false));
             }
         }
         return placed;
@@ -110,6 +119,20 @@ abstract class LaneDiagram {
             }
         }
         throw new IllegalStateException("the sheet has no point " + point.text());
+    }
+
+    /** Called once it is known what stands in line with what, before anything is drawn. */
+    void arrange() {}
+
+    /** The devices on a lane that it goes through, each with the line that it stands in. */
+    final Map<RungItem.Passage, Integer> linesOn(int lane) {
+        Map<RungItem.Passage, Integer> lines = new LinkedHashMap<>();
+        for (Placed placed : lanes.get(lane)) {
+            if (placed.item() instanceof RungItem.Passage passage) {
+                lines.put(passage, layout.slot(((DeviceItem) placed.inLayout().get(0)).group()));
+            }
+        }
+        return lines;
     }
 
     private void measure() {
@@ -166,6 +189,7 @@ abstract class LaneDiagram {
         List<Placed> items = lanes.get(lane);
         double across = across(lane);
         double wireFrom = begin(lane, items.get(0));
+        spot(towards(items.get(0), true), axis.point(wireFrom, across));
         for (int i = 1; i < items.size(); i++) {
             Placed placed = items.get(i);
             String number = numberBetween(items.get(i - 1), placed);
@@ -178,6 +202,16 @@ abstract class LaneDiagram {
             }
             boolean device = placed.item() instanceof RungItem.Passage;
             wireFrom = device ? wireTo + 2 * halfLength(lane, placed) : wireTo;
+            spot(towards(placed, false), axis.point(wireTo, across));
+            if (device) {
+                spot(towards(placed, true), axis.point(wireFrom, across));
+            }
+        }
+    }
+
+    private void spot(Terminal terminal, Point at) {
+        if (!terminal.tag().isEmpty()) {
+            marks.add(new Mark.TerminalSpot(terminal, at));
         }
     }
 
@@ -193,12 +227,16 @@ abstract class LaneDiagram {
             return nodeAt(node.getAsInt());
         }
         return first.item() instanceof RungItem.Landing
-                ? drawLanding(lane, first, slotOf(first))
+                ? drawLanding(lane, first, slotOf(first), false)
                 : drawEnd(lane, first, pitch.start);
     }
 
-    /** Draws a device that a lane begins or ends on; returns where its wire is attached. */
-    abstract double drawLanding(int lane, Placed placed, double along);
+    /**
+     * Draws a device that a lane begins or ends on; returns where its wire is attached.
+     *
+     * @param end whether the lane ends there
+     */
+    abstract double drawLanding(int lane, Placed placed, double along, boolean end);
 
     private double wireTo(int lane, List<Placed> items, int i) {
         Placed placed = items.get(i);
@@ -212,7 +250,7 @@ abstract class LaneDiagram {
             return centre - halfLength(lane, placed);
         }
         if (placed.item() instanceof RungItem.Landing) {
-            return drawLanding(lane, placed, slotOf(placed));
+            return drawLanding(lane, placed, slotOf(placed), true);
         }
         return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(lane, placed, lastEnd(items, i));
     }
@@ -289,7 +327,7 @@ abstract class LaneDiagram {
         int node = assembly.nodes().indexOf(passage.lineSide()).orElseThrow();
         return part.contactBetween(passage.from(), passage.to())
                 .map(contact -> symbols.contact(part, contact, at))
-                .orElseGet(() -> symbols.load(part, roleOf(part, passage), at))
+                .orElseGet(() -> symbols.load(part, loadOf(part, passage), at))
                 .on(assembly.nodes().all().get(node).number());
     }
 
@@ -302,9 +340,11 @@ abstract class LaneDiagram {
     }
 
     private static LoadRole roleOf(Part part, RungItem.Passage passage) {
-        return part.loads()
-                .get(part.loadBetween(passage.from(), passage.to()).orElseThrow())
-                .role();
+        return part.loads().get(loadOf(part, passage)).role();
+    }
+
+    private static int loadOf(Part part, RungItem.Passage passage) {
+        return part.loadBetween(passage.from(), passage.to()).orElseThrow();
     }
 
     /** How often each node is named by the rungs of this diagram. */

@@ -83,6 +83,6 @@ final class LaneOrder {
     }
 
     private static List<LaneLayout.Item> alone(Placed placed) {
-        return placed.item instanceof RungItem.Passage ? List.of(new LaneLayout.DeviceItem(new Object())) : List.of();
+        return placed.item instanceof RungItem.Point ? List.of() : List.of(new LaneLayout.DeviceItem(new Object()));
     }
 }

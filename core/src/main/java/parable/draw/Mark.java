@@ -1,6 +1,7 @@
 package parable.draw;
 
 import java.util.List;
+import parable.circuit.Terminal;
 
 /** One thing on a drawing. */
 public sealed interface Mark {
@@ -41,6 +42,14 @@ public sealed interface Mark {
         public Mark moved(double dx, double dy) {
             return new Wire(
                     number, points.stream().map(point -> point.plus(dx, dy)).toList());
+        }
+    }
+
+    /** Where a terminal is, for pointing at; nothing is drawn there. */
+    record TerminalSpot(Terminal terminal, Point at) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new TerminalSpot(terminal, at.plus(dx, dy));
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import parable.circuit.Rail;
@@ -26,7 +27,7 @@ final class PowerDiagram extends LaneDiagram {
     private static final Pitch PITCH = new Pitch(30, 104, 14);
 
     private final Map<String, Integer> uses;
-    private final Map<String, Integer> firstLane = new HashMap<>();
+    private final Map<Object, Point> lastPole = new HashMap<>();
     private final double[] columns;
     private final Set<String> tagged = new HashSet<>();
     private double lowest;
@@ -35,12 +36,16 @@ final class PowerDiagram extends LaneDiagram {
         super(assembly, Axis.DOWN, assembly.sheet().power(), PITCH);
         uses = uses(rungs);
         columns = new double[rungs.size()];
-        for (int lane = 0; lane < rungs.size(); lane++) {
+    }
+
+    /** Makes room at the left of each column in which a tag will stand. */
+    @Override
+    void arrange() {
+        Set<Object> tagsByLine = new HashSet<>();
+        for (int lane = 0; lane < columns.length; lane++) {
             boolean roomForTag = false;
-            for (RungItem item : rungs.get(lane).items()) {
-                if (item instanceof RungItem.Passage passage) {
-                    roomForTag |= firstLane.putIfAbsent(passage.tag(), lane) == null;
-                }
+            for (Map.Entry<RungItem.Passage, Integer> device : linesOn(lane).entrySet()) {
+                roomForTag |= tagsByLine.add(List.of(device.getKey().tag(), device.getValue()));
             }
             double before = lane == 0 ? LEFT - COLUMN : columns[lane - 1] + (roomForTag ? ROOM_FOR_TAG : 0);
             columns[lane] = before + COLUMN;
@@ -71,7 +76,18 @@ final class PowerDiagram extends LaneDiagram {
         if (item instanceof RungItem.Landing landing) {
             return List.of("landing", landing.terminal().tag());
         }
-        return item instanceof RungItem.Passage passage ? passage.tag() : item;
+        if (item instanceof RungItem.Passage passage) {
+            boolean ofAnotherMotor = part(passage.tag()).family() == Family.MOTOR && !isThreePhaseMotor(passage);
+            return ofAnotherMotor ? passage : passage.tag();
+        }
+        return item;
+    }
+
+    /** Three-phase motors are drawn as one circle, of others each winding by itself. */
+    private boolean isThreePhaseMotor(RungItem.Passage passage) {
+        Part part = part(passage.tag());
+        return part.family() == Family.MOTOR
+                && part.loads().stream().anyMatch(load -> load.from().equals("W1"));
     }
 
     @Override
@@ -82,7 +98,7 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     void drawDevice(int lane, Placed placed, Point at) {
         RungItem.Passage passage = (RungItem.Passage) placed.item();
-        if (part(passage.tag()).family() == Family.MOTOR) {
+        if (isThreePhaseMotor(passage)) {
             drawWinding(lane, passage, placed.reversed(), at);
             return;
         }
@@ -91,22 +107,21 @@ final class PowerDiagram extends LaneDiagram {
         String below = placed.reversed() ? passage.from() : passage.to();
         label(at.plus(6, -IecSymbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
         label(at.plus(6, IecSymbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
-        int first = firstLane.get(passage.tag());
+        Optional<Point> pole = Optional.ofNullable(lastPole.put(List.of(passage.tag(), at.y()), at));
         if (tagged.add(passage.tag())) {
             double aside = heightAbove(passage) + 9;
             label(at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
             if (tellsItsCondition(part(passage.tag()))) {
                 marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
             }
-        } else {
-            Part part = part(passage.tag());
-            double offset = part.family() == Family.OVERLOAD_RELAY ? 0 : -5;
-            double reach = part.family() == Family.OVERLOAD_RELAY ? 11 : 0;
-            marks.add(new Mark.Link(
-                    passage.tag(),
-                    new Point(across(Math.max(first, lane - 1)) + offset + reach, at.y()),
-                    at.plus(offset - reach, 0)));
+        } else if (pole.isEmpty()) {
+            label(at.plus(-heightAbove(passage) - 9, 1), passage.tag(), TextRole.TAG, Anchor.END);
         }
+        boolean heaters = part(passage.tag()).family() == Family.OVERLOAD_RELAY;
+        double offset = heaters ? 0 : -5;
+        double reach = heaters ? 11 : 0;
+        pole.ifPresent(from ->
+                marks.add(new Mark.Link(passage.tag(), from.plus(offset + reach, 0), at.plus(offset - reach, 0))));
     }
 
     private static boolean tellsItsCondition(Part part) {
@@ -115,8 +130,7 @@ final class PowerDiagram extends LaneDiagram {
 
     @Override
     double halfLength(int lane, Placed placed) {
-        return placed.item() instanceof RungItem.Passage passage
-                        && part(passage.tag()).family() == Family.MOTOR
+        return placed.item() instanceof RungItem.Passage passage && isThreePhaseMotor(passage)
                 ? chord(lane, part(passage.tag()))
                 : super.halfLength(lane, placed);
     }
@@ -151,10 +165,15 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    double drawLanding(int lane, Placed placed, double along) {
+    double drawLanding(int lane, Placed placed, double along, boolean end) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Part part = part(landing.terminal().tag());
         String marking = landing.terminal().marking();
+        if (end && part.family() != Family.MOTOR) {
+            label(new Point(across(lane), along + 30), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+            lowest = Math.max(lowest, along + 34);
+            return along + 16;
+        }
         if (part.family() == Family.SUPPLY) {
             label(new Point(across(lane), along + 18), marking, TextRole.MARKING, Anchor.MIDDLE);
             return along + 26;
@@ -239,7 +258,8 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     private boolean isOn(int lane, Part part) {
-        return rungs.get(lane).terminals().anyMatch(terminal -> terminal.tag().equals(part.tag()));
+        return rungs.get(lane).items().get(0) instanceof RungItem.Landing landing
+                && landing.terminal().tag().equals(part.tag());
     }
 
     private void drawBar(Part supply, double left, double right) {

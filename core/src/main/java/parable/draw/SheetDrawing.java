@@ -1,5 +1,6 @@
 package parable.draw;
 
+import java.util.ArrayList;
 import java.util.List;
 import parable.parts.Assembly;
 
@@ -9,7 +10,23 @@ public final class SheetDrawing {
     private static final double GAP = 10;
     private static final Drawing EMPTY = new Drawing(400, 200, List.of());
 
+    private static final Drawing WITHOUT_LADDER = noted(
+            "No ladder: the hand switches the motor itself.",
+            "There is no coil, and so no no-volt release: nothing lets go",
+            "when the power fails. When it returns, whatever is still",
+            "switched on runs again by itself.");
+
     private SheetDrawing() {}
+
+    private static Drawing noted(String heading, String... lines) {
+        List<Mark> marks = new ArrayList<>();
+        marks.add(new Mark.Label(new Point(0, 60), heading, Mark.TextRole.HEADING, Mark.Anchor.START));
+        for (int i = 0; i < lines.length; i++) {
+            Point at = new Point(0, 84 + 18 * i);
+            marks.add(new Mark.Label(at, lines[i], Mark.TextRole.TAG, Mark.Anchor.START));
+        }
+        return new Drawing(460, 180, marks);
+    }
 
     /** The drawing of an assembled sheet; a circuit without rungs takes no room, and a sheet without any is blank. */
     public static Drawing of(Assembly assembly) {
@@ -19,7 +36,7 @@ public final class SheetDrawing {
             return PowerDiagram.of(assembly).beside(Ladder.of(assembly), GAP);
         }
         if (power) {
-            return PowerDiagram.of(assembly);
+            return PowerDiagram.of(assembly).beside(WITHOUT_LADDER, GAP);
         }
         return control ? Ladder.of(assembly) : EMPTY;
     }

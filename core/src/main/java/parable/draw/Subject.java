@@ -9,8 +9,8 @@ public sealed interface Subject {
     /** A contact, by its position among the device's contacts: on while it is closed. */
     record OfContact(String tag, int contact) implements Subject {}
 
-    /** A coil or lamp: on while it has the voltage it needs. */
-    record OfLoad(String tag) implements Subject {}
+    /** A coil, lamp or winding, by its position among the device's loads: on while it has the voltage it needs. */
+    record OfLoad(String tag, int load) implements Subject {}
 
     /** A motor: on while it is driven. */
     record OfMotor(String tag) implements Subject {}

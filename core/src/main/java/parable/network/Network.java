@@ -33,6 +33,7 @@ public final class Network {
     private final Map<Terminal, Integer> nodes = new HashMap<>();
     private final List<Branch> branches;
     private final int bondCount;
+    private final BitSet protectiveEarths = new BitSet();
     private final int[] firstContact;
     private final int[] firstSource;
     private final int[] firstLoad;
@@ -47,6 +48,11 @@ public final class Network {
         List<Part> parts = assembly.parts();
         numberNodes(parts);
         nodeCount = assembly.nodes().all().size() + unwired(parts) + 1;
+        for (Part part : parts) {
+            if (part.bare().contains(PROTECTIVE_EARTH)) {
+                protectiveEarths.set(nodes.get(new Terminal(part.tag(), PROTECTIVE_EARTH)));
+            }
+        }
         firstContact = new int[parts.size() + 1];
         firstSource = new int[parts.size() + 1];
         firstLoad = new int[parts.size() + 1];
@@ -259,6 +265,11 @@ public final class Network {
     /** The number of a part's load among all loads. */
     public int load(int part, int index) {
         return firstLoad[part] + index;
+    }
+
+    /** Whether a node is a protective earth. */
+    boolean isProtectiveEarth(int node) {
+        return protectiveEarths.get(node);
     }
 
     /** How many of the jumpers are bonds that belong there; they come first. */

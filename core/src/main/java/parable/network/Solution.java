@@ -129,10 +129,13 @@ public final class Solution {
         return groups[one] == groups[other];
     }
 
-    /** What would be found at a node. */
+    /** What would be found at a node. Protective earth is dead, although a bond joins it to the return side. */
     public NodeState state(int node) {
         if (shortedNodes.get(node)) {
             return NodeState.SHORTED;
+        }
+        if (network.isProtectiveEarth(node)) {
+            return NodeState.DEAD;
         }
         if (fed[groups[node]]) {
             return isReturn(node) ? NodeState.RETURN : NodeState.LIVE;

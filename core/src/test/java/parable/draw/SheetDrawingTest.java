@@ -19,7 +19,6 @@ import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.parts.Assembly;
-import parable.parts.Family;
 
 class SheetDrawingTest {
 
@@ -112,7 +111,11 @@ class SheetDrawingTest {
                 .rungs()
                 .flatMap(rung -> rung.items().stream())
                 .filter(item -> item instanceof RungItem.Passage passage
-                        && assembly.part(passage.tag()).orElseThrow().family() != Family.MOTOR)
+                        && !assembly.part(passage.tag())
+                                .orElseThrow()
+                                .device()
+                                .kind()
+                                .equals("three-phase-motor"))
                 .count();
         long drawn = drawing.symbols()
                 .filter(symbol ->

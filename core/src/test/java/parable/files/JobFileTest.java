@@ -140,7 +140,7 @@ class JobFileTest {
                         good.replace("\"maintained\"", "\"restless\""),
                         "line 8, sheets[0].duty: found 'restless', expected one of maintained, jogging"),
                 Arguments.of(
-                        good.replace("\"label\": \"Pump breaker\"", "\"label\": \"a\", \"label\": \"b\""),
+                        good.replace("\"label\": \"Motor breaker\"", "\"label\": \"a\", \"label\": \"b\""),
                         "line 12: found broken JSON: Duplicate field 'label'"));
     }
 

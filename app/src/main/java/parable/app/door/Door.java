@@ -54,6 +54,7 @@ public final class Door extends VBox {
     private static boolean isOnADoor(Part part) {
         return part.family() == Family.PUSH_BUTTON
                 || part.family() == Family.SELECTOR
+                || part.family() == Family.DRUM_SWITCH
                 || part.family() == Family.EMERGENCY_STOP
                 || part.family() == Family.PILOT_LAMP;
     }

@@ -58,6 +58,7 @@ final class OperatorView extends HBox {
         actuator.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
         Label legend = new Label(handle.part().device().title());
         legend.getStyleClass().add("legend");
+        legend.setMinWidth(USE_PREF_SIZE);
         Label tagLabel = new Label(tag);
         tagLabel.getStyleClass().add("tag");
         Label keyLabel = new Label(key.getName());
@@ -91,8 +92,8 @@ final class OperatorView extends HBox {
         String tag = handle.part().tag();
         String condition = moment.position(tag).orElse(moment.condition(tag).word());
         if (handle.part().drive() instanceof Drive.ByTurning turning) {
-            double turned = turning.positions().indexOf(condition)
-                    / (turning.positions().size() - 1.0);
+            double turned =
+                    turning.arranged().indexOf(condition) / (turning.arranged().size() - 1.0);
             pointer.getTransforms().setAll(new Rotate(-45 + 90 * turned, 0, 0));
             word.setText(condition);
         } else {

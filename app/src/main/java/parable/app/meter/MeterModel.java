@@ -42,8 +42,7 @@ public final class MeterModel {
 
     /** What the meter shows. */
     public Meter.Reading reading() {
-        return run.shownProperty()
-                .get()
+        return run.momentAt(run.shownTimeProperty().get())
                 .meter()
                 .read(
                         range.get(),

@@ -45,6 +45,11 @@ public final class MeterView extends VBox {
         probes.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(top, probes, display);
         run.shownProperty().addListener((any, before, moment) -> show());
+        run.shownTimeProperty().addListener((any, before, time) -> {
+            if (meter.rangeProperty().get() == Meter.Range.AMPERES) {
+                show();
+            }
+        });
         meter.rangeProperty().addListener((any, before, range) -> show());
         show();
     }
@@ -78,7 +83,8 @@ public final class MeterView extends VBox {
         ToggleButton pick = new ToggleButton("Pick up " + probe.words());
         pick.setId("pick-" + probe.words());
         pick.getStyleClass().addAll("latch", "probe-" + probe.words());
-        pick.setTooltip(new Tooltip("Then click a wire on the drawing; or type a wire number or terminal"));
+        pick.setTooltip(new Tooltip(
+                "Then click a wire on the drawing, for amperes beside a terminal; or type a wire number or terminal"));
         pick.setOnAction(event -> meter.inHandProperty().set(pick.isSelected() ? probe : null));
         meter.inHandProperty().addListener((any, before, inHand) -> pick.setSelected(inHand == probe));
         TextField place = new TextField();

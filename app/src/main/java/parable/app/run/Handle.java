@@ -23,6 +23,7 @@ public final class Handle {
     private final Part part;
     private final Set<Object> hands = new HashSet<>();
     private long pressedAt;
+    private int sense = 1;
     private final ReadOnlyBooleanWrapper latched = new ReadOnlyBooleanWrapper();
 
     /** A grip on a part that can be moved by hand. */
@@ -53,14 +54,11 @@ public final class Handle {
         return part.drive().verbs().containsKey(Verb.PRESS);
     }
 
-    /** What a touch does at this instant; something with named positions is turned to the next one, after the last the first. */
+    /** What a touch does at this instant; a knob goes one position on, and from the last one back again, as a hand must. */
     public Action next(Moment moment) {
         if (part.drive() instanceof Drive.ByTurning turning) {
-            int now = turning.positions().indexOf(moment.position(part.tag()).orElseThrow());
-            return new Action(
-                    Verb.TURN,
-                    part.tag(),
-                    turning.positions().get((now + 1) % turning.positions().size()));
+            int now = turning.arranged().indexOf(moment.position(part.tag()).orElseThrow());
+            return new Action(Verb.TURN, part.tag(), turning.arranged().get(now + senseAt(now, turning)));
         }
         int target = moment.actuated(part.tag()) ? 0 : 1;
         return part.drive().verbs().entrySet().stream()
@@ -68,6 +66,21 @@ public final class Handle {
                 .map(verb -> new Action(verb.getKey(), part.tag()))
                 .findFirst()
                 .orElseThrow(() -> new IllegalStateException(part.tag() + " has no way out of its position"));
+    }
+
+    private int senseAt(int position, Drive.ByTurning turning) {
+        int last = turning.arranged().size() - 1;
+        return position == 0 ? 1 : position == last ? -1 : sense;
+    }
+
+    private void turn(Drive.ByTurning turning) {
+        Moment moment = run.shownProperty().get();
+        int now = turning.arranged().indexOf(moment.position(part.tag()).orElseThrow());
+        run.takeBack(part.tag());
+        pressedAt = run.shownTimeProperty().get();
+        Action next = next(moment);
+        sense = senseAt(now, turning);
+        run.act(next);
     }
 
     /** Whether it is held down without a hand. */
@@ -81,11 +94,14 @@ public final class Handle {
      * @param hand which hand; taking hold twice with the same one counts once
      */
     public void grip(Object hand) {
-        if (!springsBack()) {
-            if (hands.add(hand)) {
-                run.act(next(run.shownProperty().get()));
-            }
-        } else if (hands.add(hand)) {
+        if (!hands.add(hand)) {
+            return;
+        }
+        if (part.drive() instanceof Drive.ByTurning turning) {
+            turn(turning);
+        } else if (!springsBack()) {
+            run.act(next(run.shownProperty().get()));
+        } else {
             latched.set(false);
             run.takeBack(part.tag());
             pressedAt = run.shownTimeProperty().get();
@@ -95,7 +111,10 @@ public final class Handle {
 
     /** A hand lets go. */
     public void letGo(Object hand) {
-        if (hands.remove(hand) && springsBack() && hands.isEmpty() && !latched.get()) {
+        boolean springs = springsBack()
+                || part.drive() instanceof Drive.ByTurning turning
+                        && !turning.springs().isEmpty();
+        if (hands.remove(hand) && springs && hands.isEmpty() && !latched.get()) {
             run.actAt(pressedAt + SHORTEST_TOUCH, new Action(Verb.RELEASE, part.tag()));
         }
     }

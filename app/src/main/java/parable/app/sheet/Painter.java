@@ -115,7 +115,7 @@ final class Painter {
             return moment.closed(contact.tag(), contact.contact());
         }
         if (subject instanceof Subject.OfLoad load) {
-            return moment.energised(load.tag());
+            return moment.energised(load.tag(), load.load());
         }
         if (subject instanceof Subject.OfMotor motor) {
             return moment.condition(motor.tag()) != Condition.STOPPED;

@@ -28,6 +28,7 @@ import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Fault;
+import parable.bench.Meter;
 import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -43,8 +44,10 @@ public final class SheetView extends Region {
 
     private static final double LARGEST_SCALE = 1.4;
     private static final double SMALLEST_SCALE = 0.7;
+    private static final double READABLE = 0.8;
     private static final double BAR = 12;
     private static final double REACH = 9;
+    private static final double CLAMP_REACH = 24;
 
     private final RunModel run;
     private final Drawing drawing;
@@ -95,9 +98,12 @@ public final class SheetView extends Region {
         }
         double x = (event.getX() + across.getValue()) / scale;
         double y = (event.getY() + down.getValue()) / scale;
-        drawing.wireNear(x, y, REACH).ifPresent(number -> {
+        boolean clamp = meter.rangeProperty().get() == Meter.Range.AMPERES;
+        Optional<String> place =
+                clamp ? drawing.terminalNear(x, y, CLAMP_REACH).map(Terminal::toString) : drawing.wireNear(x, y, REACH);
+        place.ifPresent(name -> {
             probePoints.put(probe, new Point(x, y));
-            meter.placeProperty(probe).set(number);
+            meter.placeProperty(probe).set(name);
             meter.inHandProperty().set(null);
         });
         event.consume();
@@ -108,18 +114,9 @@ public final class SheetView extends Region {
         String place = meter.placeProperty(probe).get().strip();
         Optional<Point> put = Optional.ofNullable(probePoints.get(probe))
                 .filter(point -> drawing.wireNear(point.x(), point.y(), REACH).equals(Optional.of(place)));
-        return put.or(() -> drawing.pointOn(numberOf(place)));
-    }
-
-    private String numberOf(String place) {
         String[] sides = place.split(":", 2);
-        return sides.length < 2
-                ? place
-                : run.assembly()
-                        .nodes()
-                        .indexOf(new Terminal(sides[0], sides[1]))
-                        .map(node -> run.assembly().nodes().all().get(node).number())
-                        .orElse(place);
+        return put.or(
+                () -> sides.length < 2 ? drawing.pointOn(place) : drawing.pointAt(new Terminal(sides[0], sides[1])));
     }
 
     private void paintProbes(GraphicsContext graphics) {
@@ -166,7 +163,9 @@ public final class SheetView extends Region {
                 .forEach(symbol -> {
                     if (isOperatedHere(symbol)) {
                         boxes.computeIfAbsent(
-                                        List.of(symbol.subject().tag(), isPole(symbol) ? "poles" : symbol.box()),
+                                        List.of(
+                                                symbol.subject().tag(),
+                                                isPole(symbol) ? symbol.box().y() : symbol.box()),
                                         any -> new ArrayList<>())
                                 .add(symbol.box());
                     }
@@ -216,7 +215,7 @@ public final class SheetView extends Region {
     protected void layoutChildren() {
         double width = getWidth();
         double height = getHeight();
-        scale = Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, (width - BAR) / drawing.width()));
+        scale = fittingScale(width - BAR, height - BAR);
         canvas.setWidth(width);
         canvas.setHeight(height);
         place(down, drawing.height() * scale - height, height);
@@ -229,6 +228,14 @@ public final class SheetView extends Region {
             spot.resizeRelocate(box.x() * scale, box.y() * scale, box.width() * scale, box.height() * scale);
         }
         paint();
+    }
+
+    /** Shows all of the drawing where that is not too small to be read; otherwise its width, and it is scrolled. */
+    private double fittingScale(double width, double height) {
+        double byWidth = width / drawing.width();
+        double byHeight = height / drawing.height();
+        double wanted = byHeight >= READABLE ? Math.min(byWidth, byHeight) : Math.min(byWidth, 1);
+        return Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, wanted));
     }
 
     private static void place(ScrollBar bar, double hidden, double shown) {

@@ -1,0 +1,109 @@
+package parable.app.machine;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.run.RunModel;
+import parable.bench.Action;
+import parable.bench.Moment;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/** For each motor its load, which can be changed, and for each overload release how near it is to tripping. */
+public final class MachineView extends VBox {
+
+    private static final int STEP = 10;
+    private static final int MOST = 300;
+
+    private final RunModel run;
+    private final List<Part> motors;
+    private final List<Part> releases;
+    private final List<Label> loads;
+    private final Label warmth = new Label();
+
+    /** The machines of a running sheet. */
+    public MachineView(RunModel run) {
+        this.run = run;
+        setId("machine");
+        getStyleClass().add("machine");
+        motors = run.assembly().parts().stream()
+                .filter(part -> part.machine().isPresent())
+                .toList();
+        releases = run.assembly().parts().stream()
+                .filter(part -> part.heater().isPresent())
+                .toList();
+        loads = motors.stream().map(motor -> new Label()).toList();
+        warmth.setId("warmth");
+        warmth.getStyleClass().add("warmth");
+        for (int i = 0; i < motors.size(); i++) {
+            getChildren().add(line(motors.get(i).tag(), loads.get(i), i == 0));
+        }
+        run.shownTimeProperty().addListener((any, before, time) -> show());
+        run.shownProperty().addListener((any, before, moment) -> show());
+        show();
+    }
+
+    private HBox line(String motor, Label load, boolean first) {
+        Label name = new Label("Load of " + motor);
+        name.getStyleClass().add("plate-name");
+        load.setId("load-" + motor);
+        load.getStyleClass().add("load");
+        load.setMinWidth(Region.USE_PREF_SIZE);
+        HBox line = new HBox(5, name, step(motor, -STEP, "\u2212"), load, step(motor, STEP, "+"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        if (first) {
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            line.getChildren().addAll(gap, warmth);
+        }
+        return line;
+    }
+
+    private Button step(String motor, int by, String sign) {
+        Button button = new Button(sign);
+        button.setId((by < 0 ? "less-" : "more-") + motor);
+        button.getStyleClass().add("latch");
+        button.setAccessibleText((by < 0 ? "Less" : "More") + " load on " + motor);
+        button.setTooltip(new Tooltip((by < 0 ? "Less" : "More") + " load, in per cent of the motor's rated torque"));
+        button.setOnAction(event -> {
+            long percentage = Math.round(100 * moment().load(motor)) + by;
+            run.act(new Action(Verb.LOAD, motor, Long.toString(Math.max(0, Math.min(MOST, percentage)))));
+        });
+        return button;
+    }
+
+    private Moment moment() {
+        return run.momentAt(run.shownTimeProperty().get());
+    }
+
+    private void show() {
+        Moment moment = moment();
+        for (int i = 0; i < motors.size(); i++) {
+            loads.get(i).setText(Math.round(100 * moment.load(motors.get(i).tag())) + " %");
+        }
+        warmth.setText(String.join(
+                ", ", releases.stream().map(part -> warmth(part.tag(), moment)).toList()));
+    }
+
+    /** {@code F2 62 % warm, trips in 41 s}. */
+    private static String warmth(String release, Moment moment) {
+        double heat = moment.heat(release).orElse(0.0);
+        String warm = String.format(Locale.ROOT, "%s %.0f %% warm", release, 100 * heat);
+        Optional<Double> seconds = moment.tripsIn(release);
+        return seconds.map(left -> warm + ", trips in " + duration(left)).orElse(warm);
+    }
+
+    private static String duration(double seconds) {
+        return seconds < 100
+                ? String.format(Locale.ROOT, "%.0f s", Math.ceil(seconds))
+                : String.format(Locale.ROOT, "%.0f min", seconds / 60);
+    }
+}
