@@ -31,11 +31,14 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.run.Speed;
 import parable.app.sheet.SheetView;
+import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.StoryLine;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
 import parable.files.JobFile;
 import parable.network.NodeState;
+import parable.parts.Verb;
 
 /** Drives the real window, offscreen, with mouse and keys. */
 @ExtendWith(ApplicationExtension.class)
@@ -315,9 +318,36 @@ class MainWindowTest {
         robot.interact(() -> window.part("spot-Q1").requestFocus());
         robot.type(KeyCode.DIGIT1);
         until(() -> condition("S4") == Condition.HIT);
-        until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("0.0 V"));
+        until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("2.8 V"));
         robot.clickOn("#range-ohms");
         assertThat(robot.lookup("#meter-display").<Label>query().getText()).isNotBlank();
+    }
+
+    @Test
+    void theClampIsPutAroundAWireBesideATerminalAndFollowsTheLoad(FxRobot robot) throws Exception {
+        closeBreaker(robot);
+        robot.press(KeyCode.DIGIT3);
+        until(() -> condition("M1") == Condition.FORWARD);
+        robot.release(KeyCode.DIGIT3);
+        robot.clickOn("#range-amperes");
+        robot.clickOn("#pick-red");
+        var sheet = (SheetView) window.part("sheet");
+        var lead = sheet.drawing().pointAt(new Terminal("F2", "2")).orElseThrow();
+        robot.clickOn(sheet.onScreen(lead.x(), lead.y() + 4));
+        assertThat(robot.lookup("#probe-red").<TextField>query().getText()).isEqualTo("F2:2");
+        until(() -> amperes(robot) > 3 && amperes(robot) < 5);
+        double before = amperes(robot);
+
+        robot.clickOn("#more-M1").clickOn("#more-M1").clickOn("#more-M1");
+        until(() -> amperes(robot) > 1.2 * before);
+        assertThat(robot.lookup("#load-M1").<Label>query().getText()).isEqualTo("110 %");
+        robot.interact(() -> window.run().act(new Action(Verb.LOAD, "M1", "200")));
+        until(() -> robot.lookup("#warmth").<Label>query().getText().contains("trips in"));
+    }
+
+    private static double amperes(FxRobot robot) {
+        return Double.parseDouble(
+                robot.lookup("#meter-display").<Label>query().getText().replace(" A", ""));
     }
 
     @Test

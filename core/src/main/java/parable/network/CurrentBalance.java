@@ -37,6 +37,20 @@ final class CurrentBalance {
         stamp(to, from, admittance, rise, -1);
     }
 
+    /**
+     * Ties an unknown to what is known.
+     *
+     * @param sums from {@code at} on: AC conductance, AC susceptance and DC conductance in S, then the current into it while
+     *     it is at zero, in A: real, imaginary, DC
+     */
+    void tieToKnown(int unknown, double[] sums, int at) {
+        addAlternating(unknown, unknown, sums[at], sums[at + 1]);
+        direct.add(unknown, unknown, sums[at + 2]);
+        alternatingCurrents.add(unknown, 0, sums[at + 3]);
+        alternatingCurrents.add(unknowns + unknown, 0, sums[at + 4]);
+        directCurrents.add(unknown, 0, sums[at + 5]);
+    }
+
     private void stamp(int self, int other, double[] y, double[] rise, int sign) {
         if (self < 0) {
             return;

@@ -3,138 +3,133 @@ package parable.network;
 import java.util.Arrays;
 
 /**
- * The balance of currents at each group of joined nodes, with the group's own voltage unknown. A group that floats is
- * tied to earth by a leakage far weaker than any load, so that it has one voltage and the equations one answer; one that
- * no load ties to another has its anchor at earth potential. Groups that do not influence each other are solved apart.
+ * The balance of currents at each group of joined clusters, with the group's own level unknown. Most groups are tied by
+ * their loads to earth's group alone and are solved one by one; those that influence each other are solved together. A
+ * group is tied to earth by a leakage far weaker than any load besides, so that the equations have one answer.
  */
 final class GroupEquations {
 
-    /** The insulation between a floating group and earth: 1 nS, for AC and DC. */
-    private static final double[] LEAKAGE_ADMITTANCE = {1e-9, 0, 1e-9};
+    /** The insulation between a group and earth: 1 nS, for AC and DC. */
+    private static final double LEAKAGE = 1e-9;
 
+    private static final double[] LEAKAGE_ADMITTANCE = {LEAKAGE, 0, LEAKAGE};
     private static final double[] LEVEL = {0, 0, 0};
     private static final int NONE = -1;
 
-    private final Joints joints;
+    /** For each group: conductance, susceptance, DC conductance to earth's group; current at level zero, three parts. */
+    private static final int SUMS = 6;
+
     private final int[] groups;
-    private final int[] anchors;
-    private final int earthGroup;
-    private final int[] tieFrom;
-    private final int[] tieTo;
-    private final double[][] tieAdmittance;
-    private final boolean[] held;
-    private final double[] stray;
-    private int ties;
+    private final int earth;
+    private final Levels offsets;
+    private final double[] sums;
+    private final int[] between;
+    private final CompiledBranches branches;
+    private int betweenCount;
 
     /**
-     * Equations for these groups.
+     * Equations for the loads of a network.
      *
-     * @param groups for each node its group
-     * @param anchors for each group the node its level is measured at, and through which it leaks to earth
-     * @param earthGroup the one group whose level is known: it is anchored at earth
-     * @param held for each group whether a source is in it
-     * @param stray the potential of a group that nothing ties to a source or to earth: real, imaginary and DC part
-     * @param loads how many loads may be added
+     * @param groups for each node the node that stands for its group
+     * @param earth the node that stands for earth's group, the one group whose level is known
+     * @param offsets for each node its level against the anchor of its group
      */
-    GroupEquations(
-            Joints joints, int[] groups, int[] anchors, int earthGroup, boolean[] held, double[] stray, int loads) {
-        this.joints = joints;
+    GroupEquations(int[] groups, int earth, Levels offsets, CompiledBranches branches) {
         this.groups = groups;
-        this.anchors = anchors;
-        this.earthGroup = earthGroup;
-        this.held = held;
-        this.stray = stray;
-        tieFrom = new int[loads];
-        tieTo = new int[loads];
-        tieAdmittance = new double[loads][];
+        this.earth = earth;
+        this.offsets = offsets;
+        this.branches = branches;
+        sums = new double[SUMS * groups.length];
+        between = new int[branches.loadFrom().length];
     }
 
     /** Adds a load; one between nodes of one group changes nothing, its voltage is known already. */
-    void add(int from, int to, double[] admittance) {
-        if (groups[from] != groups[to]) {
-            tieFrom[ties] = from;
-            tieTo[ties] = to;
-            tieAdmittance[ties] = admittance;
-            ties++;
+    void add(int load) {
+        int from = branches.loadFrom()[load];
+        int to = branches.loadTo()[load];
+        int one = groups[from];
+        int other = groups[to];
+        if (one == other) {
+            return;
+        }
+        if (one == earth) {
+            tieToEarth(other, from, to, branches.loadAdmittance()[load]);
+        } else if (other == earth) {
+            tieToEarth(one, to, from, branches.loadAdmittance()[load]);
+        } else {
+            between[betweenCount++] = load;
         }
     }
 
-    /** The potentials of all nodes against earth: real, imaginary and DC part for each node, in V. */
-    double[][] solve() {
-        int nodes = groups.length;
-        double[][] levels = new double[nodes][];
-        Arrays.fill(levels, LEVEL);
-        solveIslands(levels);
-        double[][] potentials = new double[nodes][];
-        for (int node = 0; node < nodes; node++) {
-            double[] level = levels[groups[node]];
-            double[] offsets = offsetsOf(node);
-            potentials[node] = new double[] {level[0] + offsets[0], level[1] + offsets[1], level[2] + offsets[2]};
-        }
-        return potentials;
+    private void tieToEarth(int group, int earthEnd, int ownEnd, double[] y) {
+        double re = offsets.real()[earthEnd] - offsets.real()[ownEnd];
+        double im = offsets.imaginary()[earthEnd] - offsets.imaginary()[ownEnd];
+        double dc = offsets.direct()[earthEnd] - offsets.direct()[ownEnd];
+        int at = SUMS * group;
+        sums[at] += y[0];
+        sums[at + 1] += y[1];
+        sums[at + 2] += y[2];
+        sums[at + 3] += y[0] * re - y[1] * im;
+        sums[at + 4] += y[0] * im + y[1] * re;
+        sums[at + 5] += y[2] * dc;
     }
 
-    /** Sorts the loads by which of them influence each other through groups of unknown voltage, and solves each lot. */
-    private void solveIslands(double[][] levels) {
-        int[] parents = islands();
-        int[] first = new int[groups.length];
-        int[] last = new int[groups.length];
-        int[] next = new int[ties];
-        Arrays.fill(first, NONE);
-        Arrays.fill(next, NONE);
-        for (int t = 0; t < ties; t++) {
-            int island = root(parents, unknownEnd(t));
-            if (first[island] == NONE) {
-                first[island] = t;
-            } else {
-                next[last[island]] = t;
+    /** Whether a load ties a group to earth's. */
+    private boolean isTiedToEarth(int group) {
+        return sums[SUMS * group] > 0;
+    }
+
+    /**
+     * Writes the level of each group's anchor to the place of the node that stands for the group.
+     *
+     * @param held for each node that stands for a group whether a source holds it, if only by its winding
+     * @param stray the level of a group that nothing ties to a source or to earth: real, imaginary and DC part
+     */
+    void solve(Levels levels, boolean[] held, double[] stray) {
+        for (int group = 0; group < groups.length; group++) {
+            if (groups[group] == group && group != earth) {
+                if (isTiedToEarth(group)) {
+                    solveAlone(group, levels);
+                } else if (!held[group]) {
+                    levels.set(group, stray[0], stray[1], stray[2]);
+                }
             }
-            last[island] = t;
+        }
+        if (betweenCount > 0) {
+            solveTogether(levels, held, stray);
+        }
+    }
+
+    /** The one group there is, tied to earth's: the current into it at level zero, over the admittance. */
+    private void solveAlone(int group, Levels levels) {
+        int at = SUMS * group;
+        double conductance = sums[at] + LEAKAGE;
+        double susceptance = sums[at + 1];
+        double square = conductance * conductance + susceptance * susceptance;
+        levels.set(
+                group,
+                (sums[at + 3] * conductance + sums[at + 4] * susceptance) / square,
+                (sums[at + 4] * conductance - sums[at + 3] * susceptance) / square,
+                sums[at + 5] / (sums[at + 2] + LEAKAGE));
+    }
+
+    /** Sorts the loads between groups by which of them influence each other, and solves each lot. */
+    private void solveTogether(Levels levels, boolean[] held, double[] stray) {
+        int[] parents = new int[groups.length];
+        Arrays.setAll(parents, i -> i);
+        for (int t = 0; t < betweenCount; t++) {
+            int one = groups[branches.loadFrom()[between[t]]];
+            int other = groups[branches.loadTo()[between[t]]];
+            parents[root(parents, other)] = root(parents, one);
         }
         int[] row = new int[groups.length];
         Arrays.fill(row, NONE);
-        for (int t = 0; t < ties; t++) {
-            if (first[root(parents, unknownEnd(t))] == t) {
-                solveIsland(t, next, row, levels);
+        for (int t = 0; t < betweenCount; t++) {
+            int one = groups[branches.loadFrom()[between[t]]];
+            if (row[one] == NONE) {
+                solveIsland(root(parents, one), parents, row, levels, held, stray);
             }
         }
-        liftStrays(parents, levels);
-    }
-
-    /** What nothing ties to a source or to earth lies in the electric field of its live neighbours in the duct. */
-    private void liftStrays(int[] parents, double[][] levels) {
-        boolean[] tied = new boolean[groups.length];
-        tied[earthGroup] = true;
-        for (int t = 0; t < ties; t++) {
-            boolean toEarth = groups[tieFrom[t]] == earthGroup || groups[tieTo[t]] == earthGroup;
-            tied[root(parents, unknownEnd(t))] |= toEarth;
-        }
-        for (int group = 0; group < held.length; group++) {
-            tied[root(parents, group)] |= held[group];
-        }
-        for (int node = 0; node < groups.length; node++) {
-            if (groups[node] == node && !tied[root(parents, node)]) {
-                double[] level = levels[node];
-                levels[node] = new double[] {level[0] + stray[0], level[1] + stray[1], level[2] + stray[2]};
-            }
-        }
-    }
-
-    private int[] islands() {
-        int[] parents = new int[groups.length];
-        for (int i = 0; i < parents.length; i++) {
-            parents[i] = i;
-        }
-        for (int t = 0; t < ties; t++) {
-            if (groups[tieFrom[t]] != earthGroup && groups[tieTo[t]] != earthGroup) {
-                parents[root(parents, groups[tieTo[t]])] = root(parents, groups[tieFrom[t]]);
-            }
-        }
-        return parents;
-    }
-
-    private int unknownEnd(int tie) {
-        return groups[tieFrom[tie]] != earthGroup ? groups[tieFrom[tie]] : groups[tieTo[tie]];
     }
 
     private static int root(int[] parents, int of) {
@@ -146,84 +141,57 @@ final class GroupEquations {
         return at;
     }
 
-    private void solveIsland(int firstTie, int[] next, int[] row, double[][] levels) {
-        int[] unknowns = new int[ties + 1];
+    private void solveIsland(int island, int[] parents, int[] row, Levels levels, boolean[] held, double[] stray) {
+        int[] members = new int[2 * betweenCount];
         int count = 0;
-        for (int t = firstTie; t != NONE; t = next[t]) {
-            count = number(groups[tieFrom[t]], row, unknowns, count);
-            count = number(groups[tieTo[t]], row, unknowns, count);
-        }
-        if (count == 1) {
-            levels[unknowns[0]] = single(firstTie, next, unknowns[0]);
-        } else {
-            CurrentBalance balance = new CurrentBalance(count);
-            for (int i = 0; i < count; i++) {
-                balance.tie(i, NONE, LEAKAGE_ADMITTANCE, LEVEL);
-            }
-            for (int t = firstTie; t != NONE; t = next[t]) {
-                double[] rise = rise(tieFrom[t], tieTo[t]);
-                balance.tie(row[groups[tieFrom[t]]], row[groups[tieTo[t]]], tieAdmittance[t], rise);
-            }
-            double[][] solved = balance.solve();
-            for (int i = 0; i < count; i++) {
-                levels[unknowns[i]] = solved[i];
+        for (int t = 0; t < betweenCount; t++) {
+            int load = between[t];
+            if (root(parents, groups[branches.loadFrom()[load]]) == island) {
+                count = number(groups[branches.loadFrom()[load]], row, members, count);
+                count = number(groups[branches.loadTo()[load]], row, members, count);
             }
         }
+        CurrentBalance balance = new CurrentBalance(count);
+        boolean floats = true;
         for (int i = 0; i < count; i++) {
-            row[unknowns[i]] = NONE;
+            balance.tie(i, NONE, LEAKAGE_ADMITTANCE, LEVEL);
+            balance.tieToKnown(i, sums, SUMS * members[i]);
+            floats &= !held[members[i]] && !isTiedToEarth(members[i]);
+        }
+        for (int t = 0; t < betweenCount; t++) {
+            int load = between[t];
+            int from = branches.loadFrom()[load];
+            int to = branches.loadTo()[load];
+            if (root(parents, groups[from]) == island) {
+                balance.tie(row[groups[from]], row[groups[to]], branches.loadAdmittance()[load], rise(from, to));
+            }
+        }
+        double[][] solved = balance.solve();
+        for (int i = 0; i < count; i++) {
+            double lift = floats ? 1 : 0;
+            levels.set(
+                    members[i],
+                    solved[i][0] + lift * stray[0],
+                    solved[i][1] + lift * stray[1],
+                    solved[i][2] + lift * stray[2]);
         }
     }
 
-    private int number(int group, int[] row, int[] unknowns, int count) {
-        if (group == earthGroup || row[group] != NONE) {
+    private static int number(int group, int[] row, int[] members, int count) {
+        if (row[group] != NONE) {
             return count;
         }
         row[group] = count;
-        unknowns[count] = group;
+        members[count] = group;
         return count + 1;
-    }
-
-    /** The one group there is, tied to earth alone: the current into it at level zero, over the admittance. */
-    private double[] single(int firstTie, int[] next, int group) {
-        double conductance = LEAKAGE_ADMITTANCE[0];
-        double susceptance = 0;
-        double directConductance = LEAKAGE_ADMITTANCE[2];
-        double real = 0;
-        double imaginary = 0;
-        double direct = 0;
-        for (int t = firstTie; t != NONE; t = next[t]) {
-            boolean outward = groups[tieFrom[t]] == group;
-            double[] rise = outward ? rise(tieTo[t], tieFrom[t]) : rise(tieFrom[t], tieTo[t]);
-            double[] y = tieAdmittance[t];
-            conductance += y[0];
-            susceptance += y[1];
-            directConductance += y[2];
-            real += y[0] * rise[0] - y[1] * rise[1];
-            imaginary += y[0] * rise[1] + y[1] * rise[0];
-            direct += y[2] * rise[2];
-        }
-        double square = conductance * conductance + susceptance * susceptance;
-        return new double[] {
-            (real * conductance + imaginary * susceptance) / square,
-            (imaginary * conductance - real * susceptance) / square,
-            direct / directConductance
-        };
     }
 
     /** By how much a node is above another when their groups are level. */
     private double[] rise(int one, int other) {
-        double[] first = offsetsOf(one);
-        double[] second = offsetsOf(other);
-        return new double[] {first[0] - second[0], first[1] - second[1], first[2] - second[2]};
-    }
-
-    /** By how much a node is above the anchor of its group. */
-    private double[] offsetsOf(int node) {
-        int anchor = anchors[groups[node]];
         return new double[] {
-            joints.real(node) - joints.real(anchor),
-            joints.imaginary(node) - joints.imaginary(anchor),
-            joints.direct(node) - joints.direct(anchor)
+            offsets.real()[one] - offsets.real()[other],
+            offsets.imaginary()[one] - offsets.imaginary()[other],
+            offsets.direct()[one] - offsets.direct()[other]
         };
     }
 }

@@ -13,7 +13,7 @@ public final class Solution {
 
     private final Network network;
     private final Switching switching;
-    private final double[][] potentials;
+    private final Levels potentials;
     private final int[] groups;
     private final boolean[] fed;
     private final List<ShortCircuit> shorts;
@@ -22,7 +22,7 @@ public final class Solution {
     Solution(
             Network network,
             Switching switching,
-            double[][] potentials,
+            Levels potentials,
             int[] groups,
             boolean[] fed,
             List<Integer> shortedBranches) {
@@ -77,8 +77,10 @@ public final class Solution {
 
     /** The potential of a node against earth. On the way of a short circuit it means nothing. */
     public Potential potential(int node) {
-        double[] potential = potentials[node];
-        return new Potential(potential[0], potential[1], potential[2]);
+        return new Potential(
+                potentials.real()[node],
+                potentials.imaginary()[node],
+                potentials.direct()[node]);
     }
 
     /** The voltage from one node to another. */
@@ -144,10 +146,13 @@ public final class Solution {
     }
 
     private boolean isReturn(int node) {
-        return network.branches().stream()
-                .filter(branch -> branch.sort() == Branch.Sort.SOURCE && conducts(branch))
-                .filter(branch -> joined(branch.from(), node))
-                .anyMatch(branch -> voltage(branch.from(), node).rms() < TOUCHABLE);
+        for (int s = switching.on().nextSetBit(0); s >= 0; s = switching.on().nextSetBit(s + 1)) {
+            int reference = network.branches().get(network.contactCount() + s).from();
+            if (joined(reference, node) && voltage(reference, node).rms() < TOUCHABLE) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The short circuits, empty if there is none. */

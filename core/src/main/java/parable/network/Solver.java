@@ -1,12 +1,12 @@
 package parable.network;
 
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 
 /**
- * Solves a network: groups of nodes with known differences first (contacts and sources), then the voltage of each group
- * from the currents through the loads between groups. Groups that no load ties together are solved apart.
+ * Solves a network in four steps: clusters of nodes that copper joins; groups of clusters that sources hold at known
+ * differences; the level of each group from the currents through the loads; and the voltage of each node from those. If
+ * sources contradict each other there is a short circuit, and the branches that close it are searched for besides.
  */
 final class Solver {
 
@@ -19,15 +19,18 @@ final class Solver {
     private final CompiledBranches branches;
     private final Switching switching;
     private final double[][] values;
-    private final Joints joints;
-    private final List<Integer> shorts = new ArrayList<>();
+    private final int nodes;
+    private final int[] groups;
+    private final boolean[] fed;
 
     private Solver(Network network, CompiledBranches branches, Switching switching, double[][] values) {
         this.network = network;
         this.branches = branches;
         this.switching = switching;
         this.values = values;
-        this.joints = new Joints(network.nodeCount());
+        nodes = network.nodeCount();
+        groups = new int[nodes];
+        fed = new boolean[nodes];
     }
 
     /**
@@ -36,17 +39,64 @@ final class Solver {
      * @param values for each source that is on its real, imaginary and DC voltage
      */
     static Solution solve(Network network, CompiledBranches branches, Switching switching, double[][] values) {
-        Solver solver = new Solver(network, branches, switching, values);
-        int bonds = network.bondCount();
-        solver.joinJumpers(0, bonds);
-        solver.joinSources();
-        solver.joinJumpers(bonds, branches.jumperFrom().length);
-        solver.joinContacts();
-        return solver.solution();
+        return new Solver(network, branches, switching, values).solution();
+    }
+
+    private Solution solution() {
+        Clusters clusters = Clusters.of(nodes, branches, switching.closed());
+        SourceGroups sources = groups(clusters);
+        Levels offsets = Levels.zero(nodes);
+        sources.addLevels(offsets.real(), offsets.imaginary(), offsets.direct());
+        int[] names = new int[nodes];
+        for (int node = 0; node < nodes; node++) {
+            names[node] = node;
+        }
+        sources.nameGroups(names);
+        for (int node = 0; node < nodes; node++) {
+            int cluster = clusters.of(node);
+            groups[node] = names[cluster];
+            if (cluster != node) {
+                offsets.copy(cluster, node);
+            }
+        }
+        Levels levels = Levels.zero(nodes);
+        equations(offsets).solve(levels, held(), stray());
+        for (int node = 0; node < nodes; node++) {
+            int group = groups[node];
+            offsets.real()[node] += levels.real()[group];
+            offsets.imaginary()[node] += levels.imaginary()[group];
+            offsets.direct()[node] += levels.direct()[group];
+        }
+        List<Integer> shorts =
+                sources.isContradictory() ? ShortSearch.closing(network, branches, switching, values) : List.of();
+        return new Solution(network, switching, offsets, groups, fed, shorts);
+    }
+
+    private SourceGroups groups(Clusters clusters) {
+        BitSet on = switching.on();
+        SourceGroups sources = new SourceGroups(clusters.of(network.earth()), branches.sourceFrom().length);
+        for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
+            sources.join(clusters.of(branches.sourceFrom()[s]), clusters.of(branches.sourceTo()[s]), values[s]);
+        }
+        return sources;
+    }
+
+    private GroupEquations equations(Levels offsets) {
+        BitSet on = switching.on();
+        for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
+            fed[groups[branches.sourceFrom()[s]]] = true;
+        }
+        GroupEquations equations = new GroupEquations(groups, groups[network.earth()], offsets, branches);
+        for (int l = 0; l < branches.loadFrom().length; l++) {
+            if (!switching.open().get(l)) {
+                equations.add(l);
+            }
+        }
+        return equations;
     }
 
     /** The groups that a source holds, if only by its winding: those do not pick anything up. */
-    private boolean[] held(int[] groups, boolean[] fed) {
+    private boolean[] held() {
         boolean[] held = fed.clone();
         for (int node : branches.sourceTo()) {
             held[groups[node]] = true;
@@ -66,68 +116,5 @@ final class Solver {
             }
         }
         return new double[] {STRAY * strongest[0], STRAY * strongest[1], 0};
-    }
-
-    private void joinSources() {
-        for (int s = 0; s < branches.sourceFrom().length; s++) {
-            if (switching.on().get(s)) {
-                double[] value = values[s];
-                if (!joints.join(branches.sourceFrom()[s], branches.sourceTo()[s], value[0], value[1], value[2])) {
-                    shorts.add(network.contactCount() + s);
-                }
-            }
-        }
-    }
-
-    private void joinJumpers(int begin, int end) {
-        int first = network.branches().size() - branches.jumperFrom().length;
-        for (int j = begin; j < end; j++) {
-            if (!joints.join(branches.jumperFrom()[j], branches.jumperTo()[j], 0, 0, 0)) {
-                shorts.add(first + j);
-            }
-        }
-    }
-
-    private void joinContacts() {
-        BitSet closed = switching.closed();
-        for (int c = closed.nextSetBit(0); c >= 0; c = closed.nextSetBit(c + 1)) {
-            if (!joints.join(branches.contactFrom()[c], branches.contactTo()[c], 0, 0, 0)) {
-                shorts.add(c);
-            }
-        }
-    }
-
-    private Solution solution() {
-        BitSet on = switching.on();
-        int nodes = network.nodeCount();
-        int[] groups = new int[nodes];
-        int[] anchors = new int[nodes];
-        for (int node = 0; node < nodes; node++) {
-            groups[node] = joints.group(node);
-            anchors[node] = node;
-        }
-        boolean[] fed = new boolean[nodes];
-        for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
-            int reference = branches.sourceFrom()[s];
-            if (!fed[groups[reference]]) {
-                fed[groups[reference]] = true;
-                anchors[groups[reference]] = reference;
-            }
-        }
-        anchors[groups[network.earth()]] = network.earth();
-        GroupEquations equations = new GroupEquations(
-                joints,
-                groups,
-                anchors,
-                groups[network.earth()],
-                held(groups, fed),
-                stray(),
-                branches.loadFrom().length);
-        for (int l = 0; l < branches.loadFrom().length; l++) {
-            if (!switching.open().get(l)) {
-                equations.add(branches.loadFrom()[l], branches.loadTo()[l], branches.loadAdmittance()[l]);
-            }
-        }
-        return new Solution(network, switching, equations.solve(), groups, fed, shorts);
     }
 }
