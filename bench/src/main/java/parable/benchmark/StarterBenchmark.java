@@ -51,7 +51,26 @@ public class StarterBenchmark {
         "pike-landing-ice-house/Crusher",
         "pike-landing-ice-house/Ice auger",
         "pike-landing-ice-house/Compressor",
-        "pike-landing-ice-house/Fan"
+        "pike-landing-ice-house/Fan",
+        "tern-hollow-direct-starters/Two-wire",
+        "tern-hollow-direct-starters/Hand off auto",
+        "tern-hollow-direct-starters/Breaker auxiliary",
+        "tern-hollow-direct-starters/Overload contact last",
+        "tern-hollow-direct-starters/Transformer",
+        "tern-hollow-direct-starters/24 V DC",
+        "tern-hollow-direct-starters/24 V relay",
+        "tern-hollow-direct-starters/Three stations",
+        "tern-hollow-direct-starters/Jog relay",
+        "tern-hollow-direct-starters/Warning at start",
+        "tern-hollow-direct-starters/Timed brake",
+        "tern-hollow-further-starters/Travel turned round",
+        "tern-hollow-further-starters/Direct change",
+        "tern-hollow-further-starters/Direction selector",
+        "tern-hollow-further-starters/Star-delta direct",
+        "tern-hollow-further-starters/Star-delta dead time",
+        "tern-hollow-further-starters/Drum switch",
+        "tern-hollow-further-starters/Single-phase drum",
+        "tern-hollow-further-starters/DC drum"
     })
     private String starter;
 

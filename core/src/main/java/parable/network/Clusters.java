@@ -1,5 +1,6 @@
 package parable.network;
 
+import java.util.Arrays;
 import java.util.BitSet;
 
 /** Nodes joined by copper alone, that is, by closed contacts and jumpers: a union-find. */
@@ -11,16 +12,20 @@ final class Clusters {
         this.parents = parents;
     }
 
+    /** The clusters that jumpers alone make. */
+    static int[] ofJumpers(int nodes, int[] from, int[] to) {
+        Clusters clusters = new Clusters(new int[nodes]);
+        Arrays.setAll(clusters.parents, node -> node);
+        for (int j = 0; j < from.length; j++) {
+            clusters.join(from[j], to[j]);
+        }
+        clusters.flatten();
+        return clusters.parents;
+    }
+
     /** The clusters of a network in which these contacts are closed. */
-    static Clusters of(int nodes, CompiledBranches branches, BitSet closed) {
-        int[] parents = new int[nodes];
-        for (int i = 0; i < nodes; i++) {
-            parents[i] = i;
-        }
-        Clusters clusters = new Clusters(parents);
-        for (int j = 0; j < branches.jumperFrom().length; j++) {
-            clusters.join(branches.jumperFrom()[j], branches.jumperTo()[j]);
-        }
+    static Clusters of(CompiledBranches branches, BitSet closed) {
+        Clusters clusters = new Clusters(branches.jumperClusters().clone());
         for (int c = closed.nextSetBit(0); c >= 0; c = closed.nextSetBit(c + 1)) {
             clusters.join(branches.contactFrom()[c], branches.contactTo()[c]);
         }
@@ -35,6 +40,27 @@ final class Clusters {
             at = parents[at];
         }
         return at;
+    }
+
+    /** Makes every node point at its cluster. */
+    void flatten() {
+        for (int node = 0; node < parents.length; node++) {
+            parents[node] = of(node);
+        }
+    }
+
+    /**
+     * Turns flat clusters into groups and gives them away.
+     *
+     * @param sources which clusters make one group
+     * @return for each node the node that stands for its group
+     */
+    int[] intoGroups(SourceGroups sources) {
+        sources.nameGroups(parents);
+        for (int node = 0; node < parents.length; node++) {
+            parents[node] = parents[parents[node]];
+        }
+        return parents;
     }
 
     private void join(int one, int other) {

@@ -24,6 +24,7 @@ import parable.parts.Source;
  * @param loadAdmittance for each load its AC conductance, its AC susceptance and its DC conductance
  * @param jumperFrom first node of each jumper
  * @param jumperTo second node of each jumper
+ * @param jumperClusters for each node the cluster that jumpers alone make of it
  */
 record CompiledBranches(
         int[] contactFrom,
@@ -38,7 +39,8 @@ record CompiledBranches(
         int[] loadTo,
         double[][] loadAdmittance,
         int[] jumperFrom,
-        int[] jumperTo) {
+        int[] jumperTo,
+        int[] jumperClusters) {
 
     static CompiledBranches of(Network network) {
         List<Branch> contacts = sorted(network, Branch.Sort.CONTACT);
@@ -82,7 +84,8 @@ record CompiledBranches(
                                 admittance(parts.get(branch.part()).loads().get(branch.index())))
                         .toArray(double[][]::new),
                 from(jumpers),
-                to(jumpers));
+                to(jumpers),
+                Clusters.ofJumpers(network.nodeCount(), from(jumpers), to(jumpers)));
     }
 
     private static List<Branch> sorted(Network network, Branch.Sort sort) {

@@ -16,15 +16,18 @@ final class GroupEquations {
     private static final double[] LEVEL = {0, 0, 0};
     private static final int NONE = -1;
 
-    /** For each group: conductance, susceptance, DC conductance to earth's group; current at level zero, three parts. */
+    /** For each row: conductance, susceptance, DC conductance to earth's group; current at level zero, three parts. */
     private static final int SUMS = 6;
 
     private final int[] groups;
     private final int earth;
-    private final Levels offsets;
-    private final double[] sums;
-    private final int[] between;
+    private final Levels levels;
     private final CompiledBranches branches;
+    private final double[] sums;
+    private final double[] solved;
+    private final int[] rows;
+    private final int[] between;
+    private int rowCount;
     private int betweenCount;
 
     /**
@@ -32,15 +35,18 @@ final class GroupEquations {
      *
      * @param groups for each node the node that stands for its group
      * @param earth the node that stands for earth's group, the one group whose level is known
-     * @param offsets for each node its level against the anchor of its group
+     * @param levels for each node its level against the anchor of its group
      */
-    GroupEquations(int[] groups, int earth, Levels offsets, CompiledBranches branches) {
+    GroupEquations(int[] groups, int earth, Levels levels, CompiledBranches branches) {
         this.groups = groups;
         this.earth = earth;
-        this.offsets = offsets;
+        this.levels = levels;
         this.branches = branches;
-        sums = new double[SUMS * groups.length];
-        between = new int[branches.loadFrom().length];
+        int loads = branches.loadFrom().length;
+        rows = new int[groups.length];
+        sums = new double[SUMS * 2 * loads];
+        solved = new double[3 * 2 * loads];
+        between = new int[loads];
     }
 
     /** Adds a load; one between nodes of one group changes nothing, its voltage is known already. */
@@ -53,19 +59,30 @@ final class GroupEquations {
             return;
         }
         if (one == earth) {
-            tieToEarth(other, from, to, branches.loadAdmittance()[load]);
+            tieToEarth(row(other), from, to, branches.loadAdmittance()[load]);
         } else if (other == earth) {
-            tieToEarth(one, to, from, branches.loadAdmittance()[load]);
+            tieToEarth(row(one), to, from, branches.loadAdmittance()[load]);
         } else {
+            row(one);
+            row(other);
             between[betweenCount++] = load;
         }
     }
 
-    private void tieToEarth(int group, int earthEnd, int ownEnd, double[] y) {
-        double re = offsets.real()[earthEnd] - offsets.real()[ownEnd];
-        double im = offsets.imaginary()[earthEnd] - offsets.imaginary()[ownEnd];
-        double dc = offsets.direct()[earthEnd] - offsets.direct()[ownEnd];
-        int at = SUMS * group;
+    /** The row of a group, a new one if it has none; rows are kept one higher, so that 0 means none. */
+    private int row(int group) {
+        if (rows[group] == 0) {
+            rowCount++;
+            rows[group] = rowCount;
+        }
+        return rows[group] - 1;
+    }
+
+    private void tieToEarth(int row, int earthEnd, int ownEnd, double[] y) {
+        double re = levels.real(earthEnd) - levels.real(ownEnd);
+        double im = levels.imaginary(earthEnd) - levels.imaginary(ownEnd);
+        double dc = levels.direct(earthEnd) - levels.direct(ownEnd);
+        int at = SUMS * row;
         sums[at] += y[0];
         sums[at + 1] += y[1];
         sums[at + 2] += y[2];
@@ -75,59 +92,70 @@ final class GroupEquations {
     }
 
     /** Whether a load ties a group to earth's. */
-    private boolean isTiedToEarth(int group) {
-        return sums[SUMS * group] > 0;
+    private boolean isTiedToEarth(int row) {
+        return sums[SUMS * row] > 0;
     }
 
     /**
-     * Writes the level of each group's anchor to the place of the node that stands for the group.
+     * Lifts every node from its level against the anchor of its group to that against earth.
      *
      * @param held for each node that stands for a group whether a source holds it, if only by its winding
      * @param stray the level of a group that nothing ties to a source or to earth: real, imaginary and DC part
      */
-    void solve(Levels levels, boolean[] held, double[] stray) {
-        for (int group = 0; group < groups.length; group++) {
-            if (groups[group] == group && group != earth) {
-                if (isTiedToEarth(group)) {
-                    solveAlone(group, levels);
-                } else if (!held[group]) {
-                    levels.set(group, stray[0], stray[1], stray[2]);
-                }
-            }
+    void solve(boolean[] held, double[] stray) {
+        for (int row = 0; row < rowCount; row++) {
+            solveAlone(row);
         }
         if (betweenCount > 0) {
-            solveTogether(levels, held, stray);
+            solveTogether(held, stray);
+        }
+        for (int node = 0; node < groups.length; node++) {
+            int group = groups[node];
+            if (rows[group] > 0) {
+                levels.lift(node, solved, 3 * (rows[group] - 1));
+            } else if (group != earth && !held[group]) {
+                levels.lift(node, stray, 0);
+            }
         }
     }
 
-    /** The one group there is, tied to earth's: the current into it at level zero, over the admittance. */
-    private void solveAlone(int group, Levels levels) {
-        int at = SUMS * group;
+    private void settle(int row, double re, double im, double dc) {
+        solved[3 * row] = re;
+        solved[3 * row + 1] = im;
+        solved[3 * row + 2] = dc;
+    }
+
+    /** As if the group were tied to earth's alone: the current into it at level zero, over the admittance. */
+    private void solveAlone(int row) {
+        int at = SUMS * row;
         double conductance = sums[at] + LEAKAGE;
         double susceptance = sums[at + 1];
         double square = conductance * conductance + susceptance * susceptance;
-        levels.set(
-                group,
+        settle(
+                row,
                 (sums[at + 3] * conductance + sums[at + 4] * susceptance) / square,
                 (sums[at + 4] * conductance - sums[at + 3] * susceptance) / square,
                 sums[at + 5] / (sums[at + 2] + LEAKAGE));
     }
 
     /** Sorts the loads between groups by which of them influence each other, and solves each lot. */
-    private void solveTogether(Levels levels, boolean[] held, double[] stray) {
-        int[] parents = new int[groups.length];
+    private void solveTogether(boolean[] held, double[] stray) {
+        int[] parents = new int[rowCount];
         Arrays.setAll(parents, i -> i);
+        int[] groupOf = new int[rowCount];
         for (int t = 0; t < betweenCount; t++) {
             int one = groups[branches.loadFrom()[between[t]]];
             int other = groups[branches.loadTo()[between[t]]];
-            parents[root(parents, other)] = root(parents, one);
+            groupOf[row(one)] = one;
+            groupOf[row(other)] = other;
+            parents[root(parents, row(other))] = root(parents, row(one));
         }
-        int[] row = new int[groups.length];
-        Arrays.fill(row, NONE);
+        boolean[] done = new boolean[rowCount];
         for (int t = 0; t < betweenCount; t++) {
-            int one = groups[branches.loadFrom()[between[t]]];
-            if (row[one] == NONE) {
-                solveIsland(root(parents, one), parents, row, levels, held, stray);
+            int island = root(parents, row(groups[branches.loadFrom()[between[t]]]));
+            if (!done[island]) {
+                done[island] = true;
+                solveIsland(island, parents, groupOf, held, stray);
             }
         }
     }
@@ -141,57 +169,50 @@ final class GroupEquations {
         return at;
     }
 
-    private void solveIsland(int island, int[] parents, int[] row, Levels levels, boolean[] held, double[] stray) {
-        int[] members = new int[2 * betweenCount];
+    private void solveIsland(int island, int[] parents, int[] groupOf, boolean[] held, double[] stray) {
+        int[] unknowns = new int[rowCount];
         int count = 0;
-        for (int t = 0; t < betweenCount; t++) {
-            int load = between[t];
-            if (root(parents, groups[branches.loadFrom()[load]]) == island) {
-                count = number(groups[branches.loadFrom()[load]], row, members, count);
-                count = number(groups[branches.loadTo()[load]], row, members, count);
+        boolean floats = true;
+        for (int row = 0; row < rowCount; row++) {
+            if (root(parents, row) == island) {
+                unknowns[row] = count++;
+                floats &= !held[groupOf[row]] && !isTiedToEarth(row);
             }
         }
         CurrentBalance balance = new CurrentBalance(count);
-        boolean floats = true;
-        for (int i = 0; i < count; i++) {
-            balance.tie(i, NONE, LEAKAGE_ADMITTANCE, LEVEL);
-            balance.tieToKnown(i, sums, SUMS * members[i]);
-            floats &= !held[members[i]] && !isTiedToEarth(members[i]);
-        }
-        for (int t = 0; t < betweenCount; t++) {
-            int load = between[t];
-            int from = branches.loadFrom()[load];
-            int to = branches.loadTo()[load];
-            if (root(parents, groups[from]) == island) {
-                balance.tie(row[groups[from]], row[groups[to]], branches.loadAdmittance()[load], rise(from, to));
+        for (int row = 0; row < rowCount; row++) {
+            if (root(parents, row) == island) {
+                balance.tie(unknowns[row], NONE, LEAKAGE_ADMITTANCE, LEVEL);
+                balance.tieToKnown(unknowns[row], sums, SUMS * row);
             }
         }
-        double[][] solved = balance.solve();
-        for (int i = 0; i < count; i++) {
-            double lift = floats ? 1 : 0;
-            levels.set(
-                    members[i],
-                    solved[i][0] + lift * stray[0],
-                    solved[i][1] + lift * stray[1],
-                    solved[i][2] + lift * stray[2]);
+        for (int t = 0; t < betweenCount; t++) {
+            int from = branches.loadFrom()[between[t]];
+            int to = branches.loadTo()[between[t]];
+            if (root(parents, row(groups[from])) == island) {
+                balance.tie(
+                        unknowns[row(groups[from])],
+                        unknowns[row(groups[to])],
+                        branches.loadAdmittance()[between[t]],
+                        rise(from, to));
+            }
         }
-    }
-
-    private static int number(int group, int[] row, int[] members, int count) {
-        if (row[group] != NONE) {
-            return count;
+        double[][] answers = balance.solve();
+        double lift = floats ? 1 : 0;
+        for (int row = 0; row < rowCount; row++) {
+            if (root(parents, row) == island) {
+                double[] answer = answers[unknowns[row]];
+                settle(row, answer[0] + lift * stray[0], answer[1] + lift * stray[1], answer[2] + lift * stray[2]);
+            }
         }
-        row[group] = count;
-        members[count] = group;
-        return count + 1;
     }
 
     /** By how much a node is above another when their groups are level. */
     private double[] rise(int one, int other) {
         return new double[] {
-            offsets.real()[one] - offsets.real()[other],
-            offsets.imaginary()[one] - offsets.imaginary()[other],
-            offsets.direct()[one] - offsets.direct()[other]
+            levels.real(one) - levels.real(other),
+            levels.imaginary(one) - levels.imaginary(other),
+            levels.direct(one) - levels.direct(other)
         };
     }
 }

@@ -1,28 +1,40 @@
 package parable.network;
 
 /**
- * A voltage against earth for each of many points, in V: r.m.s. phasors and a DC part side by side.
+ * A voltage against earth for each of many points, in V: r.m.s. phasors and a DC part side by side, all in one array.
  *
- * @param real the real parts
- * @param imaginary the imaginary parts
- * @param direct the DC parts
+ * @param parts for each point its real, imaginary and DC part
  */
-record Levels(double[] real, double[] imaginary, double[] direct) {
+record Levels(double[] parts) {
 
     /** Zero everywhere. */
     static Levels zero(int points) {
-        return new Levels(new double[points], new double[points], new double[points]);
+        return new Levels(new double[3 * points]);
     }
 
-    /** Puts a point on a level. */
-    void set(int point, double re, double im, double dc) {
-        real[point] = re;
-        imaginary[point] = im;
-        direct[point] = dc;
+    double real(int point) {
+        return parts[3 * point];
+    }
+
+    double imaginary(int point) {
+        return parts[3 * point + 1];
+    }
+
+    double direct(int point) {
+        return parts[3 * point + 2];
+    }
+
+    /** Adds to the level of a point what stands from a place on in an array. */
+    void lift(int point, double[] by, int at) {
+        parts[3 * point] += by[at];
+        parts[3 * point + 1] += by[at + 1];
+        parts[3 * point + 2] += by[at + 2];
     }
 
     /** Puts a point on the level of another. */
     void copy(int from, int to) {
-        set(to, real[from], imaginary[from], direct[from]);
+        parts[3 * to] = parts[3 * from];
+        parts[3 * to + 1] = parts[3 * from + 1];
+        parts[3 * to + 2] = parts[3 * from + 2];
     }
 }

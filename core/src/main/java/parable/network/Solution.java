@@ -31,9 +31,11 @@ public final class Solution {
         this.potentials = potentials;
         this.groups = groups;
         this.fed = fed;
-        this.shorts = shortedBranches.stream()
-                .map(closing -> loopThrough(closing, shortedBranches))
-                .toList();
+        this.shorts = shortedBranches.isEmpty()
+                ? List.of()
+                : shortedBranches.stream()
+                        .map(closing -> loopThrough(closing, shortedBranches))
+                        .toList();
         for (ShortCircuit found : shorts) {
             found.loop().forEach(branch -> {
                 shortedNodes.set(branch.from());
@@ -77,10 +79,7 @@ public final class Solution {
 
     /** The potential of a node against earth. On the way of a short circuit it means nothing. */
     public Potential potential(int node) {
-        return new Potential(
-                potentials.real()[node],
-                potentials.imaginary()[node],
-                potentials.direct()[node]);
+        return new Potential(potentials.real(node), potentials.imaginary(node), potentials.direct(node));
     }
 
     /** The voltage from one node to another. */

@@ -20,7 +20,7 @@ final class Solver {
     private final Switching switching;
     private final double[][] values;
     private final int nodes;
-    private final int[] groups;
+    private int[] groups;
     private final boolean[] fed;
 
     private Solver(Network network, CompiledBranches branches, Switching switching, double[][] values) {
@@ -29,7 +29,6 @@ final class Solver {
         this.switching = switching;
         this.values = values;
         nodes = network.nodeCount();
-        groups = new int[nodes];
         fed = new boolean[nodes];
     }
 
@@ -43,33 +42,22 @@ final class Solver {
     }
 
     private Solution solution() {
-        Clusters clusters = Clusters.of(nodes, branches, switching.closed());
+        Clusters clusters = Clusters.of(branches, switching.closed());
+        clusters.flatten();
         SourceGroups sources = groups(clusters);
-        Levels offsets = Levels.zero(nodes);
-        sources.addLevels(offsets.real(), offsets.imaginary(), offsets.direct());
-        int[] names = new int[nodes];
-        for (int node = 0; node < nodes; node++) {
-            names[node] = node;
-        }
-        sources.nameGroups(names);
+        Levels levels = Levels.zero(nodes);
+        sources.put(levels);
         for (int node = 0; node < nodes; node++) {
             int cluster = clusters.of(node);
-            groups[node] = names[cluster];
             if (cluster != node) {
-                offsets.copy(cluster, node);
+                levels.copy(cluster, node);
             }
         }
-        Levels levels = Levels.zero(nodes);
-        equations(offsets).solve(levels, held(), stray());
-        for (int node = 0; node < nodes; node++) {
-            int group = groups[node];
-            offsets.real()[node] += levels.real()[group];
-            offsets.imaginary()[node] += levels.imaginary()[group];
-            offsets.direct()[node] += levels.direct()[group];
-        }
+        groups = clusters.intoGroups(sources);
+        equations(levels).solve(held(), stray());
         List<Integer> shorts =
                 sources.isContradictory() ? ShortSearch.closing(network, branches, switching, values) : List.of();
-        return new Solution(network, switching, offsets, groups, fed, shorts);
+        return new Solution(network, switching, levels, groups, fed, shorts);
     }
 
     private SourceGroups groups(Clusters clusters) {
@@ -81,12 +69,12 @@ final class Solver {
         return sources;
     }
 
-    private GroupEquations equations(Levels offsets) {
+    private GroupEquations equations(Levels levels) {
         BitSet on = switching.on();
         for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
             fed[groups[branches.sourceFrom()[s]]] = true;
         }
-        GroupEquations equations = new GroupEquations(groups, groups[network.earth()], offsets, branches);
+        GroupEquations equations = new GroupEquations(groups, groups[network.earth()], levels, branches);
         for (int l = 0; l < branches.loadFrom().length; l++) {
             if (!switching.open().get(l)) {
                 equations.add(l);

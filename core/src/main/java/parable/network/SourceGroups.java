@@ -9,9 +9,7 @@ final class SourceGroups {
 
     private final int[] clusters;
     private final int[] groups;
-    private final double[] real;
-    private final double[] imaginary;
-    private final double[] direct;
+    private final double[] offsets;
     private int count;
     private boolean contradictory;
 
@@ -25,9 +23,7 @@ final class SourceGroups {
         int most = 2 * sources + 1;
         clusters = new int[most];
         groups = new int[most];
-        real = new double[most];
-        imaginary = new double[most];
-        direct = new double[most];
+        offsets = new double[3 * most];
         place(earth);
     }
 
@@ -56,9 +52,9 @@ final class SourceGroups {
     void join(int from, int to, double[] rise) {
         int one = place(from);
         int other = place(to);
-        double re = real[one] + rise[0] - real[other];
-        double im = imaginary[one] + rise[1] - imaginary[other];
-        double dc = direct[one] + rise[2] - direct[other];
+        double re = offsets[3 * one] + rise[0] - offsets[3 * other];
+        double im = offsets[3 * one + 1] + rise[1] - offsets[3 * other + 1];
+        double dc = offsets[3 * one + 2] + rise[2] - offsets[3 * other + 2];
         int group = groups[other];
         if (groups[one] == group) {
             contradictory |= Math.abs(re) >= Joints.SAME || Math.abs(im) >= Joints.SAME || Math.abs(dc) >= Joints.SAME;
@@ -71,9 +67,9 @@ final class SourceGroups {
         for (int i = 0; i < count; i++) {
             if (groups[i] == moved) {
                 groups[i] = kept;
-                real[i] += sign * re;
-                imaginary[i] += sign * im;
-                direct[i] += sign * dc;
+                offsets[3 * i] += sign * re;
+                offsets[3 * i + 1] += sign * im;
+                offsets[3 * i + 2] += sign * dc;
             }
         }
     }
@@ -90,12 +86,10 @@ final class SourceGroups {
         }
     }
 
-    /** Adds to each of these levels, by cluster, the level of the cluster against the anchor of its group. */
-    void addLevels(double[] re, double[] im, double[] dc) {
+    /** Puts each cluster on its level against the anchor of its group. */
+    void put(Levels levels) {
         for (int i = 0; i < count; i++) {
-            re[clusters[i]] += real[i];
-            im[clusters[i]] += imaginary[i];
-            dc[clusters[i]] += direct[i];
+            levels.lift(clusters[i], offsets, 3 * i);
         }
     }
 }

@@ -10,9 +10,12 @@ import java.util.BitSet;
  * @param open the numbers of the loads that are burnt through
  */
 record Switching(BitSet closed, BitSet on, BitSet open) {
+
+    private static final BitSet NONE = new BitSet();
+
     Switching {
         closed = (BitSet) closed.clone();
         on = (BitSet) on.clone();
-        open = (BitSet) open.clone();
+        open = open.isEmpty() ? NONE : (BitSet) open.clone();
     }
 }

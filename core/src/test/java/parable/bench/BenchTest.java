@@ -34,6 +34,25 @@ class BenchTest {
     }
 
     @Test
+    void anyInstantOfThePastHourCanBeReturnedTo() throws ActionRefusedException {
+        Bench bench = Examples.washPumpBench();
+        bench.act(new Action(Verb.CLOSE, "Q1"));
+        for (int minute = 0; minute < 100; minute++) {
+            bench.runUntil(minute * 60_000_000L);
+            bench.act(new Action(minute % 2 == 0 ? Verb.PRESS : Verb.RELEASE, "S0"));
+        }
+        long now = bench.now();
+        assertThat(bench.earliest()).isBetween(now - 3_660_000_000L, now - 3_600_000_000L);
+        assertThat(bench.momentAt(now - 3_570_000_000L).condition("S0")).isEqualTo(Condition.RELEASED);
+        assertThat(bench.momentAt(now - 3_510_000_000L).condition("S0")).isEqualTo(Condition.PRESSED);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> bench.momentAt(60_000_000L))
+                .withMessageStartingWith("there are instants from");
+        bench.rewindTo(now - 3_510_000_000L);
+        assertThat(bench.moment().condition("S0")).isEqualTo(Condition.PRESSED);
+    }
+
+    @Test
     void theStoryTellsEachCauseInOrder() throws ActionRefusedException {
         List<StoryLine> story = started().story();
 

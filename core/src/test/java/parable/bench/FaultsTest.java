@@ -3,11 +3,16 @@ package parable.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.Drive;
 import parable.parts.Part;
 import parable.parts.Verb;
 
@@ -145,6 +150,31 @@ class FaultsTest {
                 bench.rewindTo(900_000);
                 assertThat(bench.moment().condition("M1")).as(fault.words()).isEqualTo(Condition.FORWARD);
                 assertThat(bench.moment().faults()).isEmpty();
+            }
+        }
+    }
+
+    /** Whatever single fault is put into whatever starter of the library, the engine has an outcome and time goes on. */
+    @ParameterizedTest
+    @MethodSource("parable.Examples#sheets")
+    void everySingleFaultOfEveryStarterHasAnOutcome(Sheet sheet) throws ActionRefusedException {
+        Assembly assembly = Examples.fitted(sheet);
+        for (Part part : assembly.parts()) {
+            for (Fault fault : Fault.possibleIn(part)) {
+                Bench other = Bench.of(assembly);
+                for (Part operated : assembly.parts()) {
+                    for (Verb verb : List.of(Verb.CLOSE, Verb.PRESS)) {
+                        if (operated.drive().verbs().containsKey(verb) && operated.drive() instanceof Drive.ByHand) {
+                            other.act(new Action(verb, operated.tag()));
+                        }
+                    }
+                    other.runUntil(other.now() + 40_000);
+                }
+                int before = other.story().size();
+                other.set(fault, true);
+                other.runUntil(other.now() + 600_000);
+                assertThat(other.story()).hasSizeGreaterThan(before);
+                assertThat(other.story().get(before).text()).isEqualTo("Fault put in: " + fault.words() + ".");
             }
         }
     }
