@@ -20,7 +20,12 @@ final class Jobs {
 
     /** The file of the demo job. */
     static Path demo() {
-        return Path.of(System.getProperty(EXAMPLES, "examples")).resolve("tern-hollow-press-house" + JobFile.ENDING);
+        return example("tern-hollow-press-house");
+    }
+
+    /** The file of an example job. */
+    static Path example(String name) {
+        return Path.of(System.getProperty(EXAMPLES, "examples")).resolve(name + JobFile.ENDING);
     }
 
     static Job open(Path file) {

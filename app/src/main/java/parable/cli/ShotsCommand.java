@@ -12,6 +12,7 @@ import java.util.Queue;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -46,43 +47,61 @@ final class ShotsCommand implements Runnable {
      */
     private record Shot(String name, Consumer<MainWindow> before) {}
 
-    private static final List<Shot> SHOTS = List.of(
-            new Shot("at-rest", window -> window.run().setRunning(false)),
-            new Shot("pump-running", window -> {
-                act(window, Verb.CLOSE, "Q1", 0.4);
-                act(window, Verb.PRESS, "S1", 0.3);
-                act(window, Verb.RELEASE, "S1", 0.5);
-            }),
-            new Shot("measuring", window -> {
-                ((TextField) window.part("probe-red")).setText("6");
-                ((TextField) window.part("probe-black")).setText("2");
-            }),
-            new Shot("welded-pole", window -> {
-                window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
-                act(window, Verb.PRESS, "S0", 0.3);
-            }),
-            new Shot("overload-tripped", window -> {
-                act(window, Verb.RELEASE, "S0", 0.1);
-                window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
-                start(window);
-                act(window, Verb.TRIP, "F2", 0.5);
-            }),
-            new Shot("looking-back", window -> window.run().lookAt(715_000)),
-            new Shot("mill-in-star", window -> {
-                window.showSheet("Mill");
-                start(window);
-            }),
-            new Shot("mill-in-delta", window -> wait(window.run(), 5)),
-            new Shot("press-platen", window -> {
-                window.showSheet("Press platen");
-                start(window);
-            }),
-            new Shot("separator-braked", window -> {
-                window.showSheet("Juice separator");
-                start(window);
-                wait(window.run(), 6);
-                act(window, Verb.PRESS, "S0", 0.2);
-            }));
+    /** All pictures in their order, of a window on these jobs. */
+    private static List<Shot> shots(JobModel jobs) {
+        return List.of(
+                new Shot("at-rest", window -> window.run().setRunning(false)),
+                new Shot("pump-running", window -> {
+                    act(window, Verb.CLOSE, "Q1", 0.4);
+                    act(window, Verb.PRESS, "S1", 0.3);
+                    act(window, Verb.RELEASE, "S1", 0.5);
+                }),
+                new Shot("measuring", window -> {
+                    ((TextField) window.part("probe-red")).setText("6");
+                    ((TextField) window.part("probe-black")).setText("2");
+                }),
+                new Shot("welded-pole", window -> {
+                    window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
+                    act(window, Verb.PRESS, "S0", 0.3);
+                }),
+                new Shot("overload-tripped", window -> {
+                    act(window, Verb.RELEASE, "S0", 0.1);
+                    window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
+                    start(window);
+                    act(window, Verb.TRIP, "F2", 0.5);
+                }),
+                new Shot("looking-back", window -> window.run().lookAt(715_000)),
+                new Shot("mill-in-star", window -> {
+                    window.showSheet("Mill");
+                    start(window);
+                }),
+                new Shot("mill-in-delta", window -> wait(window.run(), 5)),
+                new Shot("press-platen", window -> {
+                    window.showSheet("Press platen");
+                    start(window);
+                }),
+                new Shot("separator-braked", window -> {
+                    window.showSheet("Juice separator");
+                    start(window);
+                    wait(window.run(), 6);
+                    act(window, Verb.PRESS, "S0", 0.2);
+                }),
+                new Shot("overload-coming", window -> {
+                    window.showSheet("Pomace auger");
+                    start(window);
+                    window.run().act(new Action(Verb.LOAD, "M1", "190"));
+                    wait(window.run(), 20);
+                    ((ButtonBase) window.part("range-amperes")).fire();
+                    ((TextField) window.part("probe-red")).setText("F2:2");
+                }),
+                new Shot("drum-switch", window -> {
+                    jobs.open(Jobs.example("tern-hollow-further-starters"));
+                    window.showSheet("Drum switch");
+                    act(window, Verb.CLOSE, "Q1", 0.3);
+                    window.run().act(new Action(Verb.TURN, "S1", "reverse"));
+                    wait(window.run(), 1);
+                }));
+    }
 
     private static void start(MainWindow window) {
         act(window, Verb.CLOSE, "Q1", 0.1);
@@ -105,7 +124,7 @@ final class ShotsCommand implements Runnable {
     public void run() {
         Path demo = Jobs.demo();
         JobModel jobs = new JobModel(Jobs.open(demo), Optional.of(demo));
-        ParableApp.show(() -> jobs, window -> take(window, new ArrayDeque<>(SHOTS)));
+        ParableApp.show(() -> jobs, window -> take(window, new ArrayDeque<>(shots(jobs))));
     }
 
     private void take(MainWindow window, Queue<Shot> left) {

@@ -28,7 +28,7 @@ public final class Bench {
     private final Timers timers;
     private final Interlocks interlocks;
     private final Physics physics;
-    private final Trace trace = new Trace();
+    private final Trace trace;
     private final List<StoryLine> story = new ArrayList<>();
     private final History history = new History();
     private final RunState state;
@@ -41,6 +41,7 @@ public final class Bench {
         timers = new Timers(rig);
         interlocks = new Interlocks(rig);
         physics = new Physics(rig);
+        trace = new Trace(rig.parts.size());
         solution = rig.solve(state);
         for (int p = 0; p < rig.parts.size(); p++) {
             state.conditions[p] = rig.condition(p, state, solution);

@@ -118,7 +118,7 @@ final class Faults {
 
     /** When a loose terminal will next lose or regain contact, in microseconds; never if none is loose. */
     static long nextShake(List<Fault> faults, long time) {
-        if (faults.stream().noneMatch(fault -> fault.kind() == Fault.Kind.LOOSE)) {
+        if (faults.isEmpty() || faults.stream().noneMatch(fault -> fault.kind() == Fault.Kind.LOOSE)) {
             return Long.MAX_VALUE;
         }
         long inPeriod = time % SHAKE_PERIOD;

@@ -183,8 +183,9 @@ final class Rig {
     /** Whether a motor's rotor cannot turn. */
     boolean isLocked(int part, RunState state) {
         return parts.get(part).machine().orElseThrow().locked()
-                || state.faults.contains(
-                        new Fault(Fault.Kind.STUCK, parts.get(part).tag(), ""));
+                || !state.faults.isEmpty()
+                        && state.faults.contains(
+                                new Fault(Fault.Kind.STUCK, parts.get(part).tag(), ""));
     }
 
     /** The setting of an overload release, in A, as its dial stands. */

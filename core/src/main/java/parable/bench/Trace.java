@@ -2,9 +2,7 @@ package parable.bench;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToLongFunction;
 
@@ -13,12 +11,20 @@ final class Trace {
 
     private static final long EVERY = 5_000;
 
-    private final Map<Integer, List<Sample>> motors = new HashMap<>();
-    private final Map<Integer, List<Warmth>> releases = new HashMap<>();
+    private final List<List<Sample>> motors = new ArrayList<>();
+    private final List<List<Warmth>> releases = new ArrayList<>();
+
+    /** An empty trace for so many parts. */
+    Trace(int parts) {
+        for (int part = 0; part < parts; part++) {
+            motors.add(new ArrayList<>());
+            releases.add(new ArrayList<>());
+        }
+    }
 
     /** Adds the present of a motor; between events only if the last sample is old enough. */
     void add(int motor, Sample sample, boolean event) {
-        List<Sample> of = motors.computeIfAbsent(motor, any -> new ArrayList<>());
+        List<Sample> of = motors.get(motor);
         if (event || of.isEmpty() || sample.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(sample);
         }
@@ -26,7 +32,7 @@ final class Trace {
 
     /** Adds the present of an overload release; between events only if the last one is old enough. */
     void add(int release, Warmth warmth, boolean event) {
-        List<Warmth> of = releases.computeIfAbsent(release, any -> new ArrayList<>());
+        List<Warmth> of = releases.get(release);
         if (event || of.isEmpty() || warmth.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(warmth);
         }
@@ -34,31 +40,29 @@ final class Trace {
 
     /** Forgets what came after a time. */
     void cutAfter(long time) {
-        motors.values().forEach(of -> of.removeIf(sample -> sample.time() > time));
-        releases.values().forEach(of -> of.removeIf(warmth -> warmth.time() > time));
+        motors.forEach(of -> of.removeIf(sample -> sample.time() > time));
+        releases.forEach(of -> of.removeIf(warmth -> warmth.time() > time));
     }
 
     /** Forgets what was over before a time; the last sample before it is kept. */
     void cutBefore(long time) {
-        motors.values()
-                .forEach(of -> of.subList(0, indexAt(of, Sample::time, time)).clear());
-        releases.values()
-                .forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
+        motors.forEach(of -> of.subList(0, indexAt(of, Sample::time, time)).clear());
+        releases.forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
     }
 
     /** The samples of a motor in the order of time. */
     List<Sample> of(int motor) {
-        return Collections.unmodifiableList(motors.getOrDefault(motor, List.of()));
+        return Collections.unmodifiableList(motors.get(motor));
     }
 
     /** The last sample of a motor at or before a time, the first if there is none; empty for what is no motor. */
     Optional<Sample> motorAt(int motor, long time) {
-        return at(motors.getOrDefault(motor, List.of()), Sample::time, time);
+        return at(motors.get(motor), Sample::time, time);
     }
 
     /** The last warmth of a release at or before a time, the first if there is none; empty for what has no release. */
     Optional<Warmth> releaseAt(int release, long time) {
-        return at(releases.getOrDefault(release, List.of()), Warmth::time, time);
+        return at(releases.get(release), Warmth::time, time);
     }
 
     private static <T> Optional<T> at(List<T> samples, ToLongFunction<T> timeOf, long time) {

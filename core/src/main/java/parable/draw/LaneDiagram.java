@@ -34,6 +34,8 @@ abstract class LaneDiagram {
      */
     record Pitch(double start, double slot, double track) {}
 
+    private static final int WORTH_A_POINTER = 2;
+
     final Assembly assembly;
     final Axis axis;
     final IecSymbols symbols;
@@ -77,21 +79,56 @@ abstract class LaneDiagram {
 
     /** Draws all lanes and the nodes that run across them. */
     final void draw() {
-        LaneOrder order = new LaneOrder();
-        for (Rung rung : rungs) {
-            lanes.add(order.settle(placed(rung)));
-        }
-        layout = LaneLayout.of(lanes.stream()
-                .map(lane -> lane.stream()
-                        .flatMap(placed -> placed.inLayout().stream())
-                        .toList())
-                .toList());
+        Set<Integer> detached = detachedLanes();
+        lanes.addAll(settled(detached));
+        layout = layoutOf(lanes);
         measure();
         arrange();
         layout.nodes().forEach(this::drawAcross);
         for (int lane = 0; lane < lanes.size(); lane++) {
             drawLane(lane);
         }
+    }
+
+    private List<List<Placed>> settled(Set<Integer> detached) {
+        LaneOrder order = new LaneOrder();
+        List<List<Placed>> settled = new ArrayList<>();
+        for (int lane = 0; lane < rungs.size(); lane++) {
+            List<Placed> placed = placed(rungs.get(lane));
+            settled.add(detached.contains(lane) ? order.detached(placed) : order.settle(placed));
+        }
+        return settled;
+    }
+
+    private static LaneLayout layoutOf(List<List<Placed>> lanes) {
+        return LaneLayout.of(lanes.stream()
+                .map(lane -> lane.stream()
+                        .flatMap(placed -> placed.inLayout().stream())
+                        .toList())
+                .toList());
+    }
+
+    /** Whether a rung that makes the whole diagram longer is rather ended with a pointer to where it leads. */
+    boolean keepsShort() {
+        return false;
+    }
+
+    /** The lanes that are ended with a pointer, because in line with the others they would push those far along. */
+    private Set<Integer> detachedLanes() {
+        Set<Integer> detached = new HashSet<>();
+        for (int lane = 0; keepsShort() && lane < rungs.size(); lane++) {
+            List<RungItem> items = rungs.get(lane).items();
+            boolean betweenPoints =
+                    items.get(0) instanceof RungItem.Point && items.get(items.size() - 1) instanceof RungItem.Point;
+            if (betweenPoints && items.size() > 3) {
+                Set<Integer> one = new HashSet<>(detached);
+                one.add(lane);
+                int saved = layoutOf(settled(detached)).length()
+                        - layoutOf(settled(one)).length();
+                detached = saved >= WORTH_A_POINTER ? one : detached;
+            }
+        }
+        return detached;
     }
 
     private List<Placed> placed(Rung rung) {

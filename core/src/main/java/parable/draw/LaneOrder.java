@@ -72,7 +72,8 @@ final class LaneOrder {
         }
     }
 
-    private List<Placed> detached(List<Placed> rung) {
+    /** The rung with only its first node in line with those settled before. */
+    List<Placed> detached(List<Placed> rung) {
         List<Placed> detached = new ArrayList<>();
         for (int i = 0; i < rung.size(); i++) {
             Placed placed = rung.get(i);

@@ -38,6 +38,11 @@ final class PowerDiagram extends LaneDiagram {
         columns = new double[rungs.size()];
     }
 
+    @Override
+    boolean keepsShort() {
+        return true;
+    }
+
     /** Makes room at the left of each column in which a tag will stand. */
     @Override
     void arrange() {
