@@ -59,7 +59,8 @@ public record Action(Verb verb, String tag, String position) {
             throw new ActionRefusedException(
                     this, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
         }
-        return verbs.get(verb);
+        boolean stopButton = verbs.containsKey(Verb.TRIP) && (verb == Verb.PRESS || verb == Verb.RELEASE);
+        return stopButton && present == verbs.get(Verb.TRIP) ? present : verbs.get(verb);
     }
 
     /**

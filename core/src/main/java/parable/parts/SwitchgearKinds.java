@@ -10,6 +10,10 @@ import java.util.stream.Stream;
 final class SwitchgearKinds {
 
     private static final Drive TOGGLE = new Drive.ByHand(Map.of(Verb.CLOSE, 1, Verb.OPEN, 0));
+    /** The test button trips it, the reset button resets it; while the stop button is held, 95-96 is open. */
+    private static final Drive OVERLOAD_BUTTONS =
+            new Drive.ByHand(Map.of(Verb.TRIP, 1, Verb.RESET, 0, Verb.PRESS, 2, Verb.RELEASE, 0));
+
     private static final RatedVoltage RELEASE_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
     private static final List<String> CLASSES = List.of("10A", "10", "20", "30");
     private static final List<String> HEATERS = List.of("1-2", "3-4", "5-6");
@@ -99,7 +103,10 @@ final class SwitchgearKinds {
                 .build();
     }
 
-    /** Three heaters that always conduct; 95-96 opens and 97-98 closes when it trips. */
+    /**
+     * Three heaters that always conduct; 95-96 opens and 97-98 closes when it trips. Its stop button opens 95-96 while it is
+     * pressed.
+     */
     private static Part overloadRelay(PartBuilder part, Settings settings) throws SettingException {
         boolean automatic = settings.oneOf("reset", List.of("manual", "automatic"), "manual")
                 .equals("automatic");
@@ -110,7 +117,7 @@ final class SwitchgearKinds {
                 .toList();
         List<Contact> signals = List.of(Contact.normallyClosed("95", "96"), Contact.normallyOpen("97", "98"));
         return part.contacts(Stream.concat(heaters.stream(), signals.stream()).toList())
-                .movedBy(new Drive.ByHand(Map.of(Verb.TRIP, 1, Verb.RESET, 0)), Travel.SNAP)
+                .movedBy(OVERLOAD_BUTTONS, Travel.SNAP)
                 .heatedBy(release(settings, setting, 1, automatic))
                 .build();
     }

@@ -51,7 +51,17 @@ public final class Handle {
 
     /** Whether it springs back when let go. */
     public boolean springsBack() {
-        return part.drive().verbs().containsKey(Verb.PRESS);
+        return part.drive().verbs().containsKey(Verb.PRESS) && !hasStopButton();
+    }
+
+    /** Whether it has a stop button besides, as an overload relay has. */
+    public boolean hasStopButton() {
+        return part.drive().verbs().containsKey(Verb.TRIP);
+    }
+
+    /** Presses its stop button, or lets go of it. */
+    public void stopButton(boolean down) {
+        run.act(new Action(down ? Verb.PRESS : Verb.RELEASE, part.tag()));
     }
 
     /** What a touch does at this instant; a knob goes one position on, and from the last one back again, as a hand must. */
@@ -62,6 +72,7 @@ public final class Handle {
         }
         int target = moment.actuated(part.tag()) ? 0 : 1;
         return part.drive().verbs().entrySet().stream()
+                .filter(verb -> !hasStopButton() || verb.getKey() != Verb.RELEASE)
                 .filter(verb -> verb.getValue() == target)
                 .map(verb -> new Action(verb.getKey(), part.tag()))
                 .findFirst()

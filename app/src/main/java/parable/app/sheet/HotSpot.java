@@ -38,6 +38,9 @@ final class HotSpot extends Region {
             }
         });
         addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
+        if (handle.hasStopButton()) {
+            addStopButton();
+        }
         addEventHandler(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.SPACE || event.getCode() == KeyCode.ENTER) {
                 handle.grip(this);
@@ -46,6 +49,23 @@ final class HotSpot extends Region {
         });
         addEventHandler(KeyEvent.KEY_RELEASED, event -> handle.letGo(this));
         focusedProperty().addListener((any, had, has) -> handle.letGo(this));
+    }
+
+    /** The stop button of an overload relay: under the other mouse button, or the key S. */
+    private void addStopButton() {
+        addEventHandler(MouseEvent.ANY, event -> {
+            boolean pressed = event.getEventType() == MouseEvent.MOUSE_PRESSED;
+            if (event.getButton() == MouseButton.SECONDARY
+                    && (pressed || event.getEventType() == MouseEvent.MOUSE_RELEASED)) {
+                handle.stopButton(pressed);
+            }
+        });
+        addEventHandler(KeyEvent.ANY, event -> {
+            if (event.getCode() == KeyCode.S && !event.isShortcutDown()) {
+                handle.stopButton(event.getEventType() == KeyEvent.KEY_PRESSED);
+                event.consume();
+            }
+        });
     }
 
     /** The place in drawing units. */
@@ -61,7 +81,7 @@ final class HotSpot extends Region {
         String words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
                 + handle.part().device().title() + ")"
                 + (next.position().isEmpty() ? "" : " to " + next.position());
-        tooltip.setText(words);
+        tooltip.setText(handle.hasStopButton() ? words + "; right button or S: its stop button" : words);
         setAccessibleText(words + ", now " + moment.condition(tag).word());
     }
 }
