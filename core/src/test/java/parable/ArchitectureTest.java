@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
 
     private static final List<String> ORDER =
-            List.of("circuit", "parts", "network", "bench", "scenario", "starters", "draw", "files");
+            List.of("circuit", "parts", "drafting", "network", "bench", "scenario", "starters", "draw", "files");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -4,12 +4,19 @@ import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.circuit.Job;
+import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 
@@ -20,6 +27,12 @@ public final class JobModel {
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
     private Optional<Path> file = Optional.empty();
     private Optional<Path> origin = Optional.empty();
+
+    private final Deque<Job> past = new ArrayDeque<>();
+    private final Deque<Job> future = new ArrayDeque<>();
+    private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
+    private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
 
     /**
      * A job that has no file of its own yet.
@@ -34,6 +47,57 @@ public final class JobModel {
     /** The open job. */
     public ReadOnlyObjectProperty<Job> jobProperty() {
         return job.getReadOnlyProperty();
+    }
+
+    /** Counts the jobs that were opened; it stays as it is when the open job is edited. */
+    public ReadOnlyIntegerProperty openedProperty() {
+        return opened.getReadOnlyProperty();
+    }
+
+    /** Whether there is an edit that can be undone. */
+    public ReadOnlyBooleanProperty undoableProperty() {
+        return undoable.getReadOnlyProperty();
+    }
+
+    /** Whether there is an edit that was undone and can be made again. */
+    public ReadOnlyBooleanProperty redoableProperty() {
+        return redoable.getReadOnlyProperty();
+    }
+
+    /** Goes on with a changed job; every edit can be undone, without limit. */
+    public void edit(Job changed) {
+        if (!changed.equals(job.get())) {
+            past.push(job.get());
+            future.clear();
+            show(changed);
+        }
+    }
+
+    /** Goes on with a sheet of the job in the place of the one that has its name. */
+    public void edit(Sheet changed) {
+        edit(job.get().with(changed));
+    }
+
+    /** Takes the last edit back. */
+    public void undo() {
+        if (!past.isEmpty()) {
+            future.push(job.get());
+            show(past.pop());
+        }
+    }
+
+    /** Makes the edit again that was taken back last. */
+    public void redo() {
+        if (!future.isEmpty()) {
+            past.push(job.get());
+            show(future.pop());
+        }
+    }
+
+    private void show(Job shown) {
+        job.set(shown);
+        undoable.set(!past.isEmpty());
+        redoable.set(!future.isEmpty());
     }
 
     /** What to tell the user about the last opening or saving. */
@@ -59,10 +123,13 @@ public final class JobModel {
     /** Opens a job; returns whether it did. */
     public boolean open(Path from) {
         try {
-            Job opened = JobFile.open(from);
+            Job read = JobFile.open(from);
             file = Optional.of(from);
             origin = Optional.empty();
-            job.set(opened);
+            past.clear();
+            future.clear();
+            opened.set(opened.get() + 1);
+            show(read);
             message.set("");
             return true;
         } catch (JobFormatException notAJob) {

@@ -7,10 +7,15 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.app.desk.DeskModel;
+import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
 import parable.app.machine.MachineView;
@@ -23,8 +28,11 @@ import parable.app.sheet.SheetView;
 import parable.app.story.StoryView;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
+import parable.circuit.Job;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
+import parable.parts.Family;
 import parable.parts.PartException;
 
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
@@ -38,7 +46,12 @@ public final class MainWindow {
     private final Scene scene = new Scene(root, 1280, 800);
     private final Header header;
     private final Map<String, RunModel> runs = new LinkedHashMap<>();
+    private final Map<String, DeskView> desks = new LinkedHashMap<>();
+    private final Map<String, DeskModel> deskModels = new LinkedHashMap<>();
     private RunModel run;
+    private String shown = "";
+    private boolean drawing;
+    private int opened;
     private Door door;
 
     /** A window on the open job. */
@@ -48,7 +61,13 @@ public final class MainWindow {
         scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
         header = new Header(jobs, prompt, this::showSheet, script -> run.play(script));
         root.setTop(header);
-        jobs.jobProperty().addListener((any, before, job) -> showJob());
+        jobs.jobProperty().addListener((any, before, job) -> {
+            if (jobs.openedProperty().get() == opened) {
+                showEdited(job);
+            } else {
+                showJob();
+            }
+        });
         scene.addEventFilter(KeyEvent.ANY, event -> {
             if (!(scene.getFocusOwner() instanceof TextInputControl)) {
                 door.key(event);
@@ -85,9 +104,26 @@ public final class MainWindow {
     }
 
     private void showJob() {
+        opened = jobs.openedProperty().get();
         runs.clear();
+        desks.clear();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
+    }
+
+    /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
+    private void showEdited(Job job) {
+        boolean typing = desks.containsKey(shown) && desks.get(shown).isTyping();
+        runs.keySet().removeIf(name -> job.sheet(name).isEmpty());
+        runs.replaceAll((name, old) -> {
+            Sheet sheet = job.sheet(name).orElseThrow();
+            return sheet.equals(old.assembly().sheet()) ? old : old.on(assembled(sheet));
+        });
+        header.showJob();
+        showSheet(job.sheet(shown).isPresent() ? shown : job.sheets().get(0).name());
+        if (typing) {
+            desks.get(shown).type();
+        }
     }
 
     /**
@@ -96,6 +132,7 @@ public final class MainWindow {
      * @param name the name of a sheet that the job has
      */
     public void showSheet(String name) {
+        shown = name;
         run = runs.computeIfAbsent(name, this::start);
         Map<String, Handle> handles = new LinkedHashMap<>();
         run.assembly().parts().stream()
@@ -107,38 +144,98 @@ public final class MainWindow {
         door = new Door(run, handles);
         ScrollPane doorPane = new ScrollPane(door);
         doorPane.setFitToWidth(true);
-        doorPane.setMinHeight(120);
+        doorPane.setMinHeight(drawing ? 90 : 120);
         doorPane.getStyleClass().add("door-pane");
-        StoryView story = new StoryView(run);
-        VBox.setVgrow(story, Priority.ALWAYS);
-        VBox beside = new VBox(doorPane, new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
+        VBox beside = new VBox(steps(), doorPane);
         beside.getStyleClass().add("beside");
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);
+        if (drawing) {
+            DeskView desk = desks.computeIfAbsent(name, this::desk);
+            sheet.selectFor(deskModels.get(name));
+            VBox.setVgrow(desk, Priority.ALWAYS);
+            beside.getChildren().add(desk);
+        } else {
+            StoryView story = new StoryView(run);
+            VBox.setVgrow(story, Priority.ALWAYS);
+            beside.getChildren().addAll(new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
+        }
         TimeStrip strip = new TimeStrip(run);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
         root.setCenter(new VBox(sheet, new Legend(), strip, new TimeBar(run)));
         root.setRight(beside);
         header.showSheet(name, run);
-        sheet.requestFirstFocus();
+        if (drawing) {
+            sheet.setFocusTraversable(true);
+            sheet.requestFocus();
+        } else {
+            sheet.requestFirstFocus();
+        }
+    }
+
+    /** The two things one does with a sheet, in the order one does them. */
+    private HBox steps() {
+        ToggleButton draw = new ToggleButton("Draw  F2");
+        draw.setId("step-draw");
+        draw.setSelected(drawing);
+        draw.setOnAction(event -> setDrawing(true));
+        ToggleButton tryIt = new ToggleButton("Try  F2");
+        tryIt.setId("step-try");
+        tryIt.setSelected(!drawing);
+        tryIt.setOnAction(event -> setDrawing(false));
+        HBox steps = new HBox(draw, tryIt);
+        steps.getStyleClass().add("steps");
+        return steps;
+    }
+
+    /** Goes to the drawing desk, or from it to the bench. */
+    public void setDrawing(boolean draws) {
+        drawing = draws;
+        showSheet(shown);
+    }
+
+    private DeskView desk(String name) {
+        String voltage = run.assembly().parts().stream()
+                .filter(part -> part.family() == Family.CONTACTOR)
+                .flatMap(part -> part.device().setting("coil").stream())
+                .findFirst()
+                .orElse(jobs.jobProperty().get().practice() == Practice.IEC ? "230 V AC" : "120 V AC");
+        DeskModel model = new DeskModel(jobs, name, voltage);
+        deskModels.put(name, model);
+        return new DeskView(jobs, model);
     }
 
     private RunModel start(String name) {
-        Sheet sheet = jobs.jobProperty()
+        return new RunModel(assembled(jobs.jobProperty()
                 .get()
                 .sheet(name)
-                .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
+                .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name))));
+    }
+
+    private static Assembly assembled(Sheet sheet) {
         try {
-            return new RunModel(Assembly.of(sheet));
+            return Assembly.of(sheet);
         } catch (PartException impossible) {
-            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }
     }
 
     private void key(KeyEvent event) {
         if (event.isShortcutDown()) {
-            header.key(event);
+            switch (event.getCode()) {
+                case Z -> jobs.undo();
+                case Y -> jobs.redo();
+                default -> header.key(event);
+            }
+            return;
+        }
+        if (event.getCode() == KeyCode.F2) {
+            setDrawing(!drawing);
+            return;
+        }
+        if (drawing && drawingKey(event)) {
+            event.consume();
             return;
         }
         switch (event.getCode()) {
@@ -147,6 +244,17 @@ public final class MainWindow {
             case N -> run.stepForward();
             default -> {}
         }
+    }
+
+    private boolean drawingKey(KeyEvent event) {
+        if (event.getCode() == KeyCode.ESCAPE) {
+            root.getCenter().requestFocus();
+            return true;
+        }
+        boolean inText = scene.getFocusOwner() instanceof TextInputControl;
+        boolean moves = event.getCode().isArrowKey() || event.getCode() == KeyCode.DELETE;
+        return !(inText && (moves || event.getCode() == KeyCode.ENTER))
+                && desks.get(shown).key(event);
     }
 
     /** A part of the window by its id; for those who drive the window from outside. */

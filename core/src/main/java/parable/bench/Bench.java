@@ -56,6 +56,26 @@ public final class Bench {
         return bench;
     }
 
+    /**
+     * This run gone on with a changed sheet; this bench is not modified. Devices that are still there keep their state, the
+     * story goes on, and what was before the change can no longer be returned to.
+     *
+     * @param changed the sheet as it is now
+     */
+    public Bench on(Assembly changed) {
+        Rig next = new Rig(changed);
+        CarryOver carryOver = new CarryOver(rig, state, next);
+        Bench bench = new Bench(next, carryOver.state());
+        carryOver.tellFrom(bench.state);
+        carryOver.trace(trace, bench.trace);
+        bench.story.addAll(story);
+        if (state.time > 0) {
+            bench.tell("The circuit is changed; copper would be de-energised first.", OptionalInt.empty());
+        }
+        bench.settle(List.of());
+        return bench;
+    }
+
     /** The sheet that stands on the bench. */
     public Assembly assembly() {
         return rig.network.assembly();

@@ -137,6 +137,17 @@ final class Rig {
         return parts.get(part).drive() instanceof Drive.ByTimer timer ? Optional.of(timer.program()) : Optional.empty();
     }
 
+    /** The positions of a device's contact groups, in order. */
+    List<Integer> groupsOf(int part) {
+        List<Integer> of = new ArrayList<>();
+        for (int g = 0; g < groups.size(); g++) {
+            if (groups.get(g).part() == part) {
+                of.add(g);
+            }
+        }
+        return of;
+    }
+
     /** Whether every contact of a device is where it is at rest. */
     boolean atRest(int part, RunState state) {
         return isWhole(part, 0, state);

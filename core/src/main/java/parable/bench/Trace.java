@@ -38,6 +38,12 @@ final class Trace {
         }
     }
 
+    /** Takes over what another trace holds of a part. */
+    void takeOver(Trace other, int from, int to) {
+        motors.get(to).addAll(other.motors.get(from));
+        releases.get(to).addAll(other.releases.get(from));
+    }
+
     /** Forgets what came after a time. */
     void cutAfter(long time) {
         motors.forEach(of -> of.removeIf(sample -> sample.time() > time));

@@ -1,5 +1,6 @@
 package parable.circuit;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -20,6 +21,21 @@ public record Job(String name, Practice practice, List<Sheet> sheets, Extras ext
         Objects.requireNonNull(practice, "practice");
         Objects.requireNonNull(extras, "extras");
         sheets = List.copyOf(sheets);
+    }
+
+    /** This job with a sheet in the place of the one that has its name; at the end if none has. */
+    public Job with(Sheet changed) {
+        List<Sheet> others = new ArrayList<>(sheets);
+        int place = 0;
+        while (place < others.size() && !others.get(place).name().equals(changed.name())) {
+            place++;
+        }
+        if (place < others.size()) {
+            others.set(place, changed);
+        } else {
+            others.add(changed);
+        }
+        return new Job(name, practice, others, extras);
     }
 
     /** The sheet of this name, empty if the job has none. */

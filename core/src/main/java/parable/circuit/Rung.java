@@ -49,6 +49,21 @@ public record Rung(List<RungItem> items, String remark) {
         return items.stream().filter(RungItem.Point.class::isInstance).map(RungItem.Point.class::cast);
     }
 
+    /** This rung after a device was given another tag. */
+    Rung renamed(String from, String to) {
+        return new Rung(items.stream().map(item -> renamed(item, from, to)).toList(), remark);
+    }
+
+    private static RungItem renamed(RungItem item, String from, String to) {
+        if (item instanceof RungItem.Passage passage && passage.tag().equals(from)) {
+            return new RungItem.Passage(to, passage.from(), passage.to());
+        }
+        return item instanceof RungItem.Landing landing
+                        && landing.terminal().tag().equals(from)
+                ? new RungItem.Landing(new Terminal(to, landing.terminal().marking()))
+                : item;
+    }
+
     /** The rung in the compact notation, with its remark after a semicolon. */
     public String text() {
         String line = items.stream().map(RungItem::text).collect(Collectors.joining(" "));

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import parable.circuit.Place;
 import parable.circuit.Terminal;
 
 /**
@@ -30,6 +31,26 @@ public record Drawing(double width, double height, List<Mark> marks) {
         return wires().filter(wire -> wire.distance(x, y) <= within)
                 .min(Comparator.comparingDouble(wire -> wire.distance(x, y)))
                 .map(Mark.Wire::number);
+    }
+
+    /** What stands on a rung at a point, empty if nothing does. */
+    public Optional<Place> placeAt(double x, double y) {
+        return itemSpots()
+                .filter(spot -> spot.box().contains(x, y))
+                .map(Mark.ItemSpot::place)
+                .findFirst();
+    }
+
+    /** Where something on a rung is drawn, empty if it is not. */
+    public Optional<Box> boxOf(Place place) {
+        return itemSpots()
+                .filter(spot -> spot.place().equals(place))
+                .map(Mark.ItemSpot::box)
+                .findFirst();
+    }
+
+    private Stream<Mark.ItemSpot> itemSpots() {
+        return marks.stream().filter(Mark.ItemSpot.class::isInstance).map(Mark.ItemSpot.class::cast);
     }
 
     /** The terminal nearest to a point, empty if none is as near as this. */

@@ -2,6 +2,7 @@ package parable.draw;
 
 import java.util.List;
 import java.util.Map;
+import parable.circuit.Circuit;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -60,6 +61,11 @@ final class Ladder extends LaneDiagram {
 
     private boolean isLoad(RungItem.Passage passage) {
         return part(passage.tag()).loadBetween(passage.from(), passage.to()).isPresent();
+    }
+
+    @Override
+    Circuit circuit() {
+        return Circuit.CONTROL;
     }
 
     @Override

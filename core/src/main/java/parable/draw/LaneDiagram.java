@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SortedSet;
+import parable.circuit.Circuit;
 import parable.circuit.Node;
+import parable.circuit.Place;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -35,6 +37,7 @@ abstract class LaneDiagram {
     record Pitch(double start, double slot, double track) {}
 
     private static final int WORTH_A_POINTER = 2;
+    private static final double SPOT = 44;
 
     final Assembly assembly;
     final Axis axis;
@@ -70,6 +73,9 @@ abstract class LaneDiagram {
 
     /** Adds the symbol of a device and the texts around it. */
     abstract void drawDevice(int lane, Placed placed, Point at);
+
+    /** Which circuit it draws. */
+    abstract Circuit circuit();
 
     /** Adds what stands at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
     abstract double drawEnd(int lane, Placed placed, double along);
@@ -283,13 +289,26 @@ abstract class LaneDiagram {
         }
         if (placed.item() instanceof RungItem.Passage) {
             double centre = centreOf(items, i);
-            drawDevice(lane, placed, axis.point(centre, across(lane)));
+            Point at = axis.point(centre, across(lane));
+            drawDevice(lane, placed, at);
+            marks.add(new Mark.ItemSpot(placeOf(lane, placed.item()), Box.around(at, SPOT, SPOT)));
             return centre - halfLength(lane, placed);
         }
         if (placed.item() instanceof RungItem.Landing) {
             return drawLanding(lane, placed, slotOf(placed), true);
         }
         return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(lane, placed, lastEnd(items, i));
+    }
+
+    /** The place of an item of a lane; the item itself, for one rung may hold two that are equal. */
+    private Place placeOf(int lane, RungItem item) {
+        List<RungItem> items = rungs.get(lane).items();
+        for (int i = 0; i < items.size(); i++) {
+            if (items.get(i) == item) {
+                return new Place(circuit(), lane, i);
+            }
+        }
+        throw new IllegalStateException(item.text() + " is not on the rung that is drawn");
     }
 
     /** The place just behind the last device before an item. */

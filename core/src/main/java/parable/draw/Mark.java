@@ -1,6 +1,7 @@
 package parable.draw;
 
 import java.util.List;
+import parable.circuit.Place;
 import parable.circuit.Terminal;
 
 /** One thing on a drawing. */
@@ -50,6 +51,14 @@ public sealed interface Mark {
         @Override
         public Mark moved(double dx, double dy) {
             return new TerminalSpot(terminal, at.plus(dx, dy));
+        }
+    }
+
+    /** Where something on a rung is, for pointing at; nothing is drawn there. */
+    record ItemSpot(Place place, Box box) implements Mark {
+        @Override
+        public Mark moved(double dx, double dy) {
+            return new ItemSpot(place, box.moved(dx, dy));
         }
     }
 

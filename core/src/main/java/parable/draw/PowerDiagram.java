@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import parable.circuit.Circuit;
 import parable.circuit.Rail;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -64,6 +65,11 @@ final class PowerDiagram extends LaneDiagram {
         assembly.parts().stream().filter(part -> part.family() == Family.SUPPLY).forEach(diagram::drawSupply);
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
         return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, diagram.marks);
+    }
+
+    @Override
+    Circuit circuit() {
+        return Circuit.POWER;
     }
 
     @Override

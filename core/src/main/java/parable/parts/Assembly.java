@@ -71,7 +71,10 @@ public final class Assembly {
             return kind.get().fit(device);
         } catch (SettingException senseless) {
             throw new PartException(
-                    new Place.DeviceField(index, senseless.name), device.tag(), senseless.found, senseless.expected);
+                    new Place.DeviceField(index, senseless.name()),
+                    device.tag(),
+                    senseless.found(),
+                    senseless.expected());
         }
     }
 

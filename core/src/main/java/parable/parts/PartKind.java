@@ -28,7 +28,7 @@ public record PartKind(String id, Family family, List<String> settings, Fitting 
      *
      * @throws SettingException if one of its settings says nothing sensible
      */
-    Part fit(Device device) throws SettingException {
+    public Part fit(Device device) throws SettingException {
         return fitting.fit(new PartBuilder(device, family), new Settings(device));
     }
 }

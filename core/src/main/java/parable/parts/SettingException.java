@@ -1,18 +1,33 @@
 package parable.parts;
 
 /** A setting of a device that says nothing sensible. */
-final class SettingException extends Exception {
+public final class SettingException extends Exception {
 
     private static final long serialVersionUID = 1L;
 
-    final String name;
-    final String found;
-    final String expected;
+    private final String name;
+    private final String found;
+    private final String expected;
 
     SettingException(String name, String found, String expected) {
         super(name + ": found '" + found + "', expected " + expected);
         this.name = name;
         this.found = found;
         this.expected = expected;
+    }
+
+    /** The setting. */
+    public String name() {
+        return name;
+    }
+
+    /** What it says. */
+    public String found() {
+        return found;
+    }
+
+    /** What it could have said. */
+    public String expected() {
+        return expected;
     }
 }

@@ -29,6 +29,18 @@ public record Starter(Sheet sheet, List<String> reasons) {
         return new Starter(new Drawing(wish).sheet(), reasons(wish));
     }
 
+    /**
+     * Draws the power circuit and the control supply of what was wished for, with contactors and motor, but no ladder.
+     *
+     * @throws IllegalArgumentException if the wish has a {@link Wish#conflict()}
+     */
+    public static Sheet withoutLadder(Wish wish) {
+        wish.conflict().ifPresent(words -> {
+            throw new IllegalArgumentException(words);
+        });
+        return new Drawing(wish).withoutLadder();
+    }
+
     private static List<String> reasons(Wish wish) {
         return Question.all().stream()
                 .map(question -> wish.answer(question))
@@ -54,6 +66,12 @@ public record Starter(Sheet sheet, List<String> reasons) {
         }
 
         Sheet sheet() {
+            withoutLadder();
+            drawLadder();
+            return draft.sheet();
+        }
+
+        Sheet withoutLadder() {
             PowerPlan power = new PowerPlan(wish, tags, draft, mainContactor());
             control.rails();
             power.feed();
@@ -63,7 +81,6 @@ public record Starter(Sheet sheet, List<String> reasons) {
             power.columns();
             furtherColumns(power);
             control.columns();
-            drawLadder();
             return draft.sheet();
         }
 

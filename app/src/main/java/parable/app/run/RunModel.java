@@ -57,9 +57,21 @@ public final class RunModel {
 
     /** A sheet at rest with time running. */
     public RunModel(Assembly assembly) {
+        this(assembly, Bench.of(assembly));
+    }
+
+    private RunModel(Assembly assembly, Bench bench) {
         this.assembly = assembly;
-        this.bench = Bench.of(assembly);
-        refresh(0);
+        this.bench = bench;
+        refresh(bench.now());
+    }
+
+    /** This run gone on with a changed sheet: what is still there keeps its state. This one is not to be used any more. */
+    public RunModel on(Assembly changed) {
+        RunModel next = new RunModel(changed, bench.on(changed));
+        next.running.set(running.get());
+        next.speed.set(speed.get());
+        return next;
     }
 
     /** The sheet that runs. */

@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
@@ -23,6 +25,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
+import parable.app.desk.DeskModel;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
@@ -58,6 +61,9 @@ public final class SheetView extends Region {
     private final Map<Probe, Point> probePoints = new EnumMap<>(Probe.class);
     private final List<HotSpot> hotSpots = new ArrayList<>();
     private final MeterModel meter;
+    private final ChangeListener<Object> changed = (any, before, now) -> paint();
+    private final WeakChangeListener<Object> repaint = new WeakChangeListener<>(changed);
+    private Optional<DeskModel> desk = Optional.empty();
     private double scale = 1;
 
     /** The view of a running sheet; the handles are shared with the door, by tag. */
@@ -88,6 +94,31 @@ public final class SheetView extends Region {
             scroll(down, -event.getDeltaY());
             scroll(across, -event.getDeltaX());
         });
+    }
+
+    /** Lets clicks select what they hit instead of operating it; operating is left to the keys and the door. */
+    public void selectFor(DeskModel desk) {
+        this.desk = Optional.of(desk);
+        overlay.setMouseTransparent(true);
+        desk.selectionProperty().addListener(repaint);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
+            double x = (event.getX() + across.getValue()) / scale;
+            double y = (event.getY() + down.getValue()) / scale;
+            drawing.placeAt(x, y).ifPresent(desk::select);
+            requestFocus();
+        });
+    }
+
+    private void paintSelection(GraphicsContext graphics) {
+        desk.flatMap(model -> model.selectionProperty().get())
+                .flatMap(drawing::boxOf)
+                .ifPresent(box -> {
+                    graphics.setStroke(Ink.DAYLIGHT.symbol());
+                    graphics.setLineWidth(2.4);
+                    graphics.setLineDashes(9, 4);
+                    graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);
+                    graphics.setLineDashes();
+                });
     }
 
     /** Puts the probe that is in hand on the wire that was clicked; a click on nothing leaves it in hand. */
@@ -257,6 +288,7 @@ public final class SheetView extends Region {
         new Painter(graphics, Ink.DAYLIGHT, this::concerns)
                 .paint(drawing, run.shownProperty().get());
         paintProbes(graphics);
+        paintSelection(graphics);
         graphics.restore();
         hotSpots.forEach(spot -> spot.show(run.shownProperty().get()));
     }

@@ -1,0 +1,42 @@
+package parable.app.desk;
+
+/** What the desk does with the next thing that is typed or chosen. */
+public enum Stroke {
+    /** The words are a rung in the place of the selected one. */
+    RUNG("Change this rung", "Enter"),
+    /** The words are a rung below the selected one. */
+    NEW_RUNG("New rung below", "Insert"),
+    /** The word is a device, put in series on the line side. */
+    BEFORE("In series before", "F3"),
+    /** The word is a device, put in series on the return side. */
+    AFTER("In series after", "F4"),
+    /** The word is a device, put in parallel. */
+    AROUND("In parallel", "F6"),
+    /** The word is a device, from behind the selected one to the return rail. */
+    BRANCH("Branch to the return", "F7"),
+    /** The word is a device in the place of the selected one. */
+    EXCHANGE("Exchange", "F8");
+
+    private final String words;
+    private final String key;
+
+    Stroke(String words, String key) {
+        this.words = words;
+        this.key = key;
+    }
+
+    /** What stands on its button. */
+    public String words() {
+        return words;
+    }
+
+    /** The key that chooses it. */
+    public String key() {
+        return key;
+    }
+
+    /** Whether it takes a whole rung rather than one device. */
+    public boolean takesRung() {
+        return this == RUNG || this == NEW_RUNG;
+    }
+}

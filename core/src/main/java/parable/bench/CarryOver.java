@@ -1,0 +1,114 @@
+package parable.bench;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import parable.parts.Part;
+
+/**
+ * Takes the state of a run over to a changed sheet. A device that is still there, by tag and kind, keeps its position, its
+ * speed and its heat; with its contacts unchanged also what is on its way. Everything else is at rest.
+ */
+final class CarryOver {
+
+    private final Rig from;
+    private final Rig to;
+    private final RunState before;
+
+    CarryOver(Rig from, RunState before, Rig to) {
+        this.from = from;
+        this.before = before;
+        this.to = to;
+    }
+
+    /** The position in the changed sheet of a part, empty if it is gone. */
+    private Optional<Integer> survivor(int part) {
+        Part old = from.parts.get(part);
+        return to.network
+                .assembly()
+                .indexOf(old.tag())
+                .filter(index ->
+                        to.parts.get(index).device().kind().equals(old.device().kind()));
+    }
+
+    /** The state of the run on the changed sheet. */
+    RunState state() {
+        RunState after = to.initial();
+        after.time = before.time;
+        after.physical.steppedTo = before.physical.steppedTo;
+        after.physical.unsteady = true;
+        Map<Integer, Integer> groups = new HashMap<>();
+        for (int p = 0; p < from.parts.size(); p++) {
+            Optional<Integer> index = survivor(p);
+            if (index.isPresent()) {
+                take(p, index.get(), after, groups);
+            }
+        }
+        for (Pending pending : before.pending) {
+            if (pending instanceof Pending.Move move && groups.containsKey(move.group())) {
+                after.pending.add(new Pending.Move(move.time(), groups.get(move.group()), move.closes(), move.cause()));
+            } else if (pending instanceof Pending.Stage stage) {
+                survivor(stage.part())
+                        .ifPresent(part -> after.pending.add(
+                                new Pending.Stage(stage.time(), part, stage.stage(), stage.released(), stage.cause())));
+            }
+        }
+        after.faults = before.faults.stream().filter(this::isStillPossible).toList();
+        return after;
+    }
+
+    private boolean isStillPossible(Fault fault) {
+        return to.network
+                .assembly()
+                .part(fault.tag())
+                .filter(part -> fault.nonsenseIn(part).isEmpty())
+                .isPresent();
+    }
+
+    private void take(int old, int part, RunState after, Map<Integer, Integer> groups) {
+        after.commanded[part] = before.commanded[old];
+        after.energised.set(part, before.energised.get(old));
+        after.openedItself.set(part, before.openedItself.get(old));
+        after.heldBack.set(part, before.heldBack.get(old));
+        after.timing.set(part, before.timing.get(old));
+        after.physical.speed[part] = before.physical.speed[old];
+        after.physical.heat[part] = before.physical.heat[old];
+        after.physical.heatTime[part] = before.physical.heatTime[old];
+        after.physical.amperes[part] = before.physical.amperes[old];
+        boolean sameLoad =
+                from.parts.get(old).machine().equals(to.parts.get(part).machine());
+        if (sameLoad) {
+            after.physical.loads[part] = before.physical.loads[old];
+        }
+        List<Integer> oldGroups = from.groupsOf(old);
+        List<Integer> newGroups = to.groupsOf(part);
+        boolean sameContacts =
+                from.parts.get(old).contacts().equals(to.parts.get(part).contacts());
+        for (int i = 0; i < newGroups.size(); i++) {
+            int group = newGroups.get(i);
+            if (sameContacts) {
+                groups.put(oldGroups.get(i), group);
+                after.closedGroups.set(group, before.closedGroups.get(oldGroups.get(i)));
+            } else {
+                after.closedGroups.set(group, to.groups.get(group).closedAt(before.commanded[old]));
+            }
+        }
+    }
+
+    /** Brings the conditions that were told last over, so that what changes by the edit itself is told. */
+    void tellFrom(RunState after) {
+        for (int p = 0; p < from.parts.size(); p++) {
+            int old = p;
+            survivor(p).ifPresent(part -> after.conditions[part] = before.conditions[old]);
+        }
+    }
+
+    /** Brings the traces over. */
+    void trace(Trace old, Trace fresh) {
+        for (int p = 0; p < from.parts.size(); p++) {
+            int part = p;
+            survivor(p).ifPresent(index -> fresh.takeOver(old, part, index));
+        }
+    }
+}
