@@ -165,9 +165,21 @@ final class Fitting {
         RungItem.Passage passage = free.orElseThrow(() -> new EditException(
                 tag,
                 "no free contact that is " + (closedAtRest ? "closed" : "open") + " at rest",
-                "one, or the contact named, such as " + tag + "[13-14]"));
+                "one, or the contact named, such as " + tag + "[" + example(tag) + "]"));
         use(passage);
         return passage;
+    }
+
+    private String example(String tag) {
+        try {
+            return part(tag).contacts().stream()
+                    .filter(contact -> !contact.pole())
+                    .map(Contact::marking)
+                    .findFirst()
+                    .orElse("13-14");
+        } catch (EditException senseless) {
+            return "13-14";
+        }
     }
 
     private Optional<RungItem.Passage> freeContact(String tag, boolean closedAtRest) throws EditException {

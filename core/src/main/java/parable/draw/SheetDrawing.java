@@ -3,6 +3,7 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.List;
 import parable.parts.Assembly;
+import parable.parts.LoadRole;
 
 /** The drawing of a sheet: power circuit at the left, ladder beside it. */
 public final class SheetDrawing {
@@ -10,6 +11,7 @@ public final class SheetDrawing {
     private static final double GAP = 10;
     private static final Drawing EMPTY = new Drawing(400, 200, List.of());
 
+    private static final Drawing EMPTY_LADDER = noted("The ladder is empty.");
     private static final Drawing WITHOUT_LADDER = noted(
             "No ladder: the hand switches the motor itself.",
             "There is no coil, and so no no-volt release: nothing lets go",
@@ -36,7 +38,9 @@ public final class SheetDrawing {
             return PowerDiagram.of(assembly).beside(Ladder.of(assembly), GAP);
         }
         if (power) {
-            return PowerDiagram.of(assembly).beside(WITHOUT_LADDER, GAP);
+            boolean byHand = assembly.parts().stream()
+                    .noneMatch(part -> part.loads().stream().anyMatch(load -> load.role() == LoadRole.COIL));
+            return PowerDiagram.of(assembly).beside(byHand ? WITHOUT_LADDER : EMPTY_LADDER, GAP);
         }
         return control ? Ladder.of(assembly) : EMPTY;
     }

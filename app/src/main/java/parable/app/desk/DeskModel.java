@@ -10,6 +10,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import parable.app.JobModel;
 import parable.circuit.Circuit;
+import parable.circuit.Device;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
@@ -29,6 +30,8 @@ import parable.starters.Wish;
 
 /** Changes one sheet of the open job, stroke by stroke. Every stroke is one edit that can be undone. */
 public final class DeskModel {
+
+    private static final String POWER = "power ";
 
     private final JobModel jobs;
     private final String name;
@@ -93,6 +96,9 @@ public final class DeskModel {
     }
 
     private String said(Sheet changed) {
+        if (sheet().power().isEmpty() && !changed.power().isEmpty()) {
+            return "Puts supply, breaker, contactors, overload and motor on the sheet, and the rails of the ladder.";
+        }
         Place at = selectedRung().orElse(new Place(Circuit.CONTROL, 0, 0));
         int rung = stroke.get() == Stroke.NEW_RUNG ? newRungAt() : at.rung();
         List<Rung> rungs = changed.rungs(at.circuit());
@@ -126,6 +132,9 @@ public final class DeskModel {
 
     private Sheet changed() throws EditException {
         Sheet sheet = sheet();
+        if (line.get().strip().startsWith(POWER)) {
+            return withPower(sheet, line.get().strip().substring(POWER.length()));
+        }
         if (stroke.get() == Stroke.RUNG && selectedRung().isPresent()) {
             Place at = selectedRung().get();
             Sheet without = new Edit.TakeRung(at.circuit(), at.rung()).on(sheet);
@@ -223,24 +232,36 @@ public final class DeskModel {
         }
     }
 
-    /** Puts a power circuit and the supply of the ladder on a sheet that has none. */
+    /** Puts a power circuit and the supply of the ladder on a sheet that has none; nothing happens on another. */
     void drawPower(PowerCircuit circuit) {
-        Sheet sheet = sheet();
+        if (sheet().power().isEmpty()) {
+            jobs.edit(withPower(sheet(), circuit));
+        }
+    }
+
+    private Sheet withPower(Sheet sheet, String word) throws EditException {
+        if (!sheet.power().isEmpty()) {
+            throw new EditException(name, "a power circuit", "none before one is put on it");
+        }
+        for (PowerCircuit circuit : PowerCircuit.values()) {
+            if (circuit.word().equals(word.strip())) {
+                return withPower(sheet, circuit);
+            }
+        }
+        throw new EditException("power", "'" + word + "'", "direct, reversing, star-delta or brake");
+    }
+
+    private Sheet withPower(Sheet sheet, PowerCircuit circuit) {
         Practice practice = jobs.jobProperty().get().practice();
         MotorData motor = practice == Practice.IEC
                 ? MotorData.on400V("Motor", "machine", "2.2 kW", "4.9 A", "10 A")
                 : MotorData.on480V("Motor", "machine", "3 hp", "4.8 A", "15 A");
-        if (sheet.power().isEmpty()) {
-            Sheet drawn = Starter.withoutLadder(Wish.of(name, practice, motor).with(circuit.choice()));
-            jobs.edit(new Sheet(
-                    name,
-                    sheet.duty(),
-                    drawn.rails(),
-                    drawn.devices(),
-                    drawn.power(),
-                    sheet.control(),
-                    sheet.extras()));
+        Sheet drawn = Starter.withoutLadder(Wish.of(name, practice, motor).with(circuit.choice()));
+        Sheet with = sheet;
+        for (Device device : drawn.devices()) {
+            with = new Edit.PutDevice(device).on(with);
         }
+        return with.withRails(drawn.rails()).withRungs(Circuit.POWER, drawn.power());
     }
 
     /** The name of the sheet. */

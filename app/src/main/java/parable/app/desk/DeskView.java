@@ -1,14 +1,17 @@
 package parable.app.desk;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
@@ -140,12 +143,27 @@ public final class DeskView extends VBox {
     private MenuButton newDevice() {
         MenuButton menu = new MenuButton("New device");
         menu.setId("new-device");
+        Map<String, Menu> groups = new LinkedHashMap<>();
         for (PartKind kind : Catalogue.kinds()) {
             MenuItem item = new MenuItem(kind.id().replace('-', ' '));
+            item.setId("new-" + kind.id());
             item.setOnAction(event -> desk.put(kind.id()));
-            menu.getItems().add(item);
+            groups.computeIfAbsent(groupOf(kind.family()), Menu::new).getItems().add(item);
         }
+        menu.getItems().addAll(groups.values());
         return menu;
+    }
+
+    private static String groupOf(Family family) {
+        return switch (family) {
+            case SUPPLY, CONVERTER, RESISTOR -> "Supplies";
+            case MOTOR -> "Motors";
+            case BREAKER, ISOLATOR, FUSE, OVERLOAD_RELAY -> "Protection";
+            case CONTACTOR, CONTROL_RELAY, TIMER, INTERLOCK -> "Contactors and relays";
+            case PUSH_BUTTON, SELECTOR, EMERGENCY_STOP, DRUM_SWITCH -> "Operators";
+            case MACHINE_SWITCH -> "Machine switches";
+            case PILOT_LAMP, HORN, SOLENOID -> "Lamps and loads";
+        };
     }
 
     private void show() {

@@ -1,5 +1,6 @@
 package parable.app.desk;
 
+import java.util.Locale;
 import parable.starters.Braking;
 import parable.starters.Choice;
 import parable.starters.Directions;
@@ -23,6 +24,11 @@ public enum PowerCircuit {
     /** What stands on its button. */
     public String words() {
         return words;
+    }
+
+    /** The word for it in the line, after {@code power}: {@code star-delta}. */
+    String word() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** The answer of the library that it is drawn by. */

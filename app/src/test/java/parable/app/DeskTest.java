@@ -1,0 +1,207 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.app.sheet.SheetView;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+import parable.parts.Assembly;
+import parable.scenario.Player;
+import parable.scenario.Scenario;
+
+/** Draws starters from an empty sheet in the real window, by keyboard only and by mouse only. */
+@ExtendWith(ApplicationExtension.class)
+class DeskTest {
+
+    private static final String EMPTY =
+            """
+            {"version": 1, "name": "Tern Hollow press house", "sheets": [{"name": "Bin gate", "duty": "maintained",
+             "rails": {}, "devices": [], "rungs": []}]}
+            """;
+
+    private MainWindow window;
+    private JobModel jobs;
+    private int strokes;
+
+    @Start
+    private void start(Stage stage) throws JobFormatException {
+        jobs = new JobModel(JobFile.read(EMPTY), Optional.empty());
+        window = new MainWindow(jobs, new FilePrompt() {
+            @Override
+            public Optional<Path> toOpen() {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<Path> toSave(String suggestedName) {
+                return Optional.empty();
+            }
+        });
+        stage.setScene(window.scene());
+        stage.show();
+        stage.requestFocus();
+    }
+
+    private Sheet sheet() {
+        return jobs.jobProperty().get().sheets().get(0);
+    }
+
+    private void key(FxRobot robot, KeyCode... keys) {
+        strokes++;
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void type(FxRobot robot, String line) {
+        strokes += line.length();
+        robot.write(line, 0);
+        key(robot, KeyCode.ENTER);
+    }
+
+    private void click(FxRobot robot, String query) {
+        strokes++;
+        robot.clickOn(query);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void clickSymbol(FxRobot robot, int rung, int item) {
+        strokes++;
+        SheetView view = (SheetView) window.part("sheet");
+        var box = view.drawing().boxOf(new Place(Circuit.CONTROL, rung, item)).orElseThrow();
+        robot.clickOn(view.onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2), MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static void assertPasses(Sheet sheet, String folder, String script, String... replaced) throws Exception {
+        Path file = Path.of(System.getProperty("parable.examples"), folder, script + ".scenario");
+        String text = Files.readString(file);
+        for (int i = 0; i < replaced.length; i += 2) {
+            text = text.replace(replaced[i], replaced[i + 1]);
+        }
+        Player player = new Player(Bench.of(Assembly.of(sheet)), Scenario.read(text));
+        player.playAll();
+        assertThat(player.outcomes()).isNotEmpty().allSatisfy(outcome -> assertThat(outcome.foundInstead())
+                .as(script + ": " + outcome.step().expectation().text())
+                .isEmpty());
+    }
+
+    @Test
+    void aReversingStarterWithInterlocksIsDrawnByKeyboardOnly(FxRobot robot) throws Exception {
+        key(robot, KeyCode.F2);
+        key(robot, KeyCode.INSERT);
+        type(robot, "power reversing");
+        type(robot, "L /F2 /S0 @5 S1 @6 /K2 (K1) N");
+        type(robot, "@5 K1 @6");
+        type(robot, "@5 S2 @8 /K1 (K2) N");
+        type(robot, "@5 K2 @8");
+        type(robot, "L K1 (P1) N");
+        type(robot, "L K2 (P2) N");
+
+        System.out.println("Reversing starter by keyboard: " + strokes + " strokes");
+        assertThat(strokes).isLessThan(250);
+        assertThat(sheet().control()).hasSize(6);
+        for (String script : new String[] {
+            "01-forward-and-reverse",
+            "02-opposite-button-does-nothing",
+            "04-both-buttons-at-once",
+            "05-both-buttons-with-the-interlock-missing"
+        }) {
+            assertPasses(sheet(), "press-platen", script);
+        }
+    }
+
+    @Test
+    void aStarDeltaStarterIsDrawnByMouseOnly(FxRobot robot) throws Exception {
+        click(robot, "#step-draw");
+        click(robot, "#power-star-delta");
+        for (int i = 0; i < 2; i++) {
+            click(robot, "#new-device");
+            click(robot, "Operators");
+            click(robot, "#new-push-button");
+        }
+        click(robot, "#stroke-new-rung");
+        click(robot, "#chip-coil-KM");
+        click(robot, "#stroke-before");
+        click(robot, "#chip-nc-F2");
+        click(robot, "#stroke-after");
+        click(robot, "#chip-nc-S2");
+        click(robot, "#chip-no-S1");
+        click(robot, "#stroke-around");
+        click(robot, "#chip-no-KM");
+        click(robot, "#stroke-branch");
+        click(robot, "#chip-coil-KT");
+        clickSymbol(robot, 0, 5);
+        click(robot, "#chip-coil-KY");
+        click(robot, "#stroke-before");
+        click(robot, "#chip-nc-KT");
+        click(robot, "#stroke-after");
+        click(robot, "#chip-nc-KD");
+        clickSymbol(robot, 0, 5);
+        click(robot, "#stroke-branch");
+        click(robot, "#chip-coil-KD");
+        click(robot, "#stroke-before");
+        click(robot, "#chip-no-KT");
+        click(robot, "#stroke-after");
+        click(robot, "#chip-nc-KY");
+
+        System.out.println("Star-delta starter by mouse: " + strokes + " clicks");
+        assertThat(strokes).isLessThan(150);
+        assertPasses(sheet(), "star-delta-direct", "01-star-then-delta", "S0", "S2");
+        assertPasses(sheet(), "star-delta-direct", "02-overload-in-the-motor-leads");
+    }
+
+    @Test
+    void anEditTakesEffectAtOnceAndCanBeUndone(FxRobot robot) throws Exception {
+        key(robot, KeyCode.F2);
+        key(robot, KeyCode.INSERT);
+        type(robot, "power direct");
+        type(robot, "L /F2 /S0 S1 (K1) N");
+        robot.clickOn("#step-try");
+        robot.clickOn("#spot-Q1");
+        robot.press(KeyCode.DIGIT2);
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> condition("M1") == Condition.FORWARD);
+        robot.clickOn("#step-draw");
+        key(robot, KeyCode.DOWN);
+        assertThat(robot.lookup("#selected").<Label>query().getText()).startsWith("Rung 1 of the ladder: F2[95-96]");
+        key(robot, KeyCode.RIGHT);
+        key(robot, KeyCode.RIGHT);
+        assertThat(robot.lookup("#selected").<Label>query().getText()).contains("S1[13-14]");
+        key(robot, KeyCode.F6);
+        type(robot, "K1");
+        robot.release(KeyCode.DIGIT2);
+        assertThat(condition("K1")).as("it goes on while it is drawn").isEqualTo(Condition.IN);
+        key(robot, KeyCode.ESCAPE);
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(sheet().control()).hasSize(1);
+        key(robot, KeyCode.CONTROL, KeyCode.Y);
+        assertThat(sheet().control()).hasSize(2);
+        key(robot, KeyCode.INSERT);
+        robot.write("L /F2 (K1 N", 0);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#preview").<Label>query().getText())
+                .startsWith("F2: found no free contact that is closed at rest");
+    }
+
+    private Condition condition(String tag) {
+        return window.run().shownProperty().get().condition(tag);
+    }
+}
