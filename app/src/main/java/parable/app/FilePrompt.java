@@ -3,7 +3,7 @@ package parable.app;
 import java.nio.file.Path;
 import java.util.Optional;
 
-/** Asks the user for a file. */
+/** Asks the user for a file or a name. */
 public interface FilePrompt {
 
     /** A file to open, empty if the user thinks better of it. */
@@ -11,4 +11,7 @@ public interface FilePrompt {
 
     /** A file to save to, empty if the user thinks better of it. */
     Optional<Path> toSave(String suggestedName);
+
+    /** A name, empty if the user thinks better of it. */
+    Optional<String> toName(String what, String present);
 }

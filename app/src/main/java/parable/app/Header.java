@@ -34,20 +34,32 @@ final class Header extends VBox {
 
     private final JobModel jobs;
     private final FilePrompt prompt;
+    private final SheetActions sheetActions;
     private final Consumer<String> chooseSheet;
     private final Consumer<Scenario> play;
     private final Label job = new Label();
     private final HBox sheets = new HBox();
     private final MenuButton recipes = new MenuButton("Play a recipe");
+    private final Label unsavedMark = new Label("not saved");
     private final Label notice = new Label();
     private final HBox noticeBar;
 
-    Header(JobModel jobs, FilePrompt prompt, Consumer<String> chooseSheet, Consumer<Scenario> play) {
+    Header(
+            JobModel jobs,
+            FilePrompt prompt,
+            SheetActions sheetActions,
+            Consumer<String> chooseSheet,
+            Consumer<Scenario> play) {
+        this.sheetActions = sheetActions;
         this.jobs = jobs;
         this.prompt = prompt;
         this.chooseSheet = chooseSheet;
         this.play = play;
         job.getStyleClass().add("job-name");
+        unsavedMark.setId("unsaved");
+        unsavedMark.getStyleClass().add("unsaved");
+        unsavedMark.setVisible(jobs.unsavedProperty().get());
+        unsavedMark.managedProperty().bind(unsavedMark.visibleProperty());
         sheets.getStyleClass().add("sheets");
         recipes.setId("recipes");
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
@@ -56,7 +68,9 @@ final class Header extends VBox {
         HBox line = new HBox(
                 12,
                 job,
+                unsavedMark,
                 sheets,
+                sheetMenu(),
                 gap,
                 recipes,
                 new ActionButton("open", "Open…", "Ctrl+O", this::open),
@@ -74,6 +88,7 @@ final class Header extends VBox {
         noticeBar.setAlignment(Pos.CENTER_LEFT);
         noticeBar.managedProperty().bind(noticeBar.visibleProperty());
         getChildren().addAll(line, noticeBar);
+        jobs.unsavedProperty().addListener((any, before, unsaved) -> unsavedMark.setVisible(unsaved));
         jobs.messageProperty().addListener((any, before, message) -> tell(message));
         tell(jobs.messageProperty().get());
     }
@@ -82,6 +97,7 @@ final class Header extends VBox {
     void showJob() {
         Job open = jobs.jobProperty().get();
         job.setText(open.name());
+        job.setAccessibleText(open.name());
         sheets.getChildren().clear();
         if (open.sheets().size() > MOST_TABS) {
             sheets.getChildren().add(sheetChoice(open));
@@ -105,6 +121,28 @@ final class Header extends VBox {
             choice.getItems().add(item);
         }
         return choice;
+    }
+
+    private MenuButton sheetMenu() {
+        MenuButton menu = new MenuButton("Sheets");
+        menu.setId("sheet-menu");
+        menu.getItems()
+                .addAll(
+                        item("sheet-start", "New starter by questions…", sheetActions::start),
+                        item("sheet-empty", "New empty sheet", sheetActions::addEmpty),
+                        item("sheet-copy", "Copy this sheet", sheetActions::copy),
+                        item("sheet-rename", "Rename this sheet…", sheetActions::rename),
+                        item("sheet-left", "Move this sheet to the left", () -> sheetActions.move(-1)),
+                        item("sheet-right", "Move this sheet to the right", () -> sheetActions.move(1)),
+                        item("sheet-remove", "Remove this sheet", sheetActions::remove));
+        return menu;
+    }
+
+    private static MenuItem item(String id, String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setId(id);
+        item.setOnAction(event -> action.run());
+        return item;
     }
 
     /** Shows which sheet runs, and its recipes. */
@@ -146,7 +184,7 @@ final class Header extends VBox {
         }
     }
 
-    private void tell(String words) {
+    void tell(String words) {
         notice.setText(words);
         noticeBar.setVisible(!words.isEmpty());
     }
@@ -154,6 +192,23 @@ final class Header extends VBox {
     private void putNoticeAway() {
         jobs.acknowledge();
         tell("");
+    }
+
+    /** Asks something that need not be answered at once. */
+    void offer(String words, String yes, Runnable onYes, String no, Runnable onNo) {
+        tell(words);
+        HBox answers = new HBox(8);
+        answers.getChildren()
+                .addAll(
+                        new ActionButton("answer-yes", yes, words, () -> answer(answers, onYes)),
+                        new ActionButton("answer-no", no, words, () -> answer(answers, onNo)));
+        noticeBar.getChildren().add(1, answers);
+    }
+
+    private void answer(HBox answers, Runnable action) {
+        noticeBar.getChildren().remove(answers);
+        tell("");
+        action.run();
     }
 
     void open() {

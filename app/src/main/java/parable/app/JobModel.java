@@ -17,8 +17,10 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.Claim;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
+import parable.files.Journal;
 
 /** The open job and its file. What fails leaves the open job as it is and says why. */
 public final class JobModel {
@@ -28,6 +30,9 @@ public final class JobModel {
     private Optional<Path> file = Optional.empty();
     private Optional<Path> origin = Optional.empty();
 
+    private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
+    private Optional<Job> saved;
+    private Optional<Claim> claim = Optional.empty();
     private final Deque<Job> past = new ArrayDeque<>();
     private final Deque<Job> future = new ArrayDeque<>();
     private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
@@ -41,12 +46,53 @@ public final class JobModel {
      */
     public JobModel(Job job, Optional<Path> origin) {
         this.job.set(job);
+        this.saved = Optional.of(job);
         this.origin = origin;
     }
 
     /** The open job. */
     public ReadOnlyObjectProperty<Job> jobProperty() {
         return job.getReadOnlyProperty();
+    }
+
+    /** Whether there is anything that has not been saved. */
+    public ReadOnlyBooleanProperty unsavedProperty() {
+        return unsaved.getReadOnlyProperty();
+    }
+
+    /** Goes on with work that another window left behind unsaved. */
+    public void recover(Journal.Unsaved left) {
+        claim(left.file());
+        file = left.file();
+        origin = Optional.empty();
+        begin(left.job());
+        saved = Optional.empty();
+        show(left.job());
+        message.set("Recovered. Save it to keep it.");
+    }
+
+    /** Gives the file back, so that another window may save it. */
+    public void close() {
+        claim(Optional.empty());
+    }
+
+    private void claim(Optional<Path> wanted) {
+        try {
+            if (claim.isPresent()) {
+                claim.get().close();
+            }
+        } catch (IOException stays) {
+            message.set("The mark of the file that was open cannot be removed: " + reason(stays) + ".");
+        }
+        claim = wanted.flatMap(Claim::on);
+    }
+
+    private void begin(Job first) {
+        past.clear();
+        future.clear();
+        saved = Optional.of(first);
+        opened.set(opened.get() + 1);
+        show(first);
     }
 
     /** Counts the jobs that were opened; it stays as it is when the open job is edited. */
@@ -95,6 +141,7 @@ public final class JobModel {
     }
 
     private void show(Job shown) {
+        unsaved.set(!saved.equals(Optional.of(shown)));
         job.set(shown);
         undoable.set(!past.isEmpty());
         redoable.set(!future.isEmpty());
@@ -126,11 +173,14 @@ public final class JobModel {
             Job read = JobFile.open(from);
             file = Optional.of(from);
             origin = Optional.empty();
-            past.clear();
-            future.clear();
-            opened.set(opened.get() + 1);
-            show(read);
-            message.set("");
+            claim(Optional.of(from));
+            begin(read);
+            message.set(
+                    claim.isPresent()
+                            ? ""
+                            : from.getFileName()
+                                    + " is open in another window or cannot be written: look and try here, and"
+                                    + " save under another name.");
             return true;
         } catch (JobFormatException notAJob) {
             message.set("Cannot open " + from.getFileName() + ": " + notAJob.getMessage() + ".");
@@ -142,9 +192,21 @@ public final class JobModel {
 
     /** Saves the job to a file, which is its own from then on; returns whether it did. */
     public boolean save(Path to) {
+        if (file.filter(to::equals).isPresent() && claim.isEmpty()) {
+            claim(Optional.of(to));
+            if (claim.isEmpty()) {
+                message.set(to.getFileName() + " belongs to another window: save under another name.");
+                return false;
+            }
+        }
         try {
             JobFile.save(job.get(), to);
+            if (file.filter(to::equals).isEmpty()) {
+                claim(Optional.of(to));
+            }
             file = Optional.of(to);
+            saved = Optional.of(job.get());
+            unsaved.set(false);
             message.set("Saved as " + to.getFileName() + ".");
             return true;
         } catch (IOException unwritable) {

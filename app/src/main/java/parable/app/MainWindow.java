@@ -25,6 +25,8 @@ import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
+import parable.app.start.StartModel;
+import parable.app.start.StartView;
 import parable.app.story.StoryView;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
@@ -44,6 +46,7 @@ public final class MainWindow {
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
     private final Scene scene = new Scene(root, 1280, 800);
+    private final SheetList sheetList;
     private final Header header;
     private final Map<String, RunModel> runs = new LinkedHashMap<>();
     private final Map<String, DeskView> desks = new LinkedHashMap<>();
@@ -59,7 +62,8 @@ public final class MainWindow {
         this.jobs = jobs;
         root.getStyleClass().add("window");
         scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
-        header = new Header(jobs, prompt, this::showSheet, script -> run.play(script));
+        sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
+        header = new Header(jobs, prompt, sheetList, this::showSheet, script -> run.play(script));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> {
             if (jobs.openedProperty().get() == opened) {
@@ -96,6 +100,16 @@ public final class MainWindow {
     /** The scene to be put on a stage. */
     public Scene scene() {
         return scene;
+    }
+
+    /** Asks at the top of the window what is to become of work that was left behind. */
+    void offer(String words, Runnable recover, Runnable discard) {
+        header.offer(words, "Recover", recover, "Discard", discard);
+    }
+
+    /** Tells something at the top of the window. */
+    void tell(String words) {
+        header.tell(words);
     }
 
     /** The running sheet that is shown. */
@@ -187,6 +201,13 @@ public final class MainWindow {
         HBox steps = new HBox(draw, tryIt);
         steps.getStyleClass().add("steps");
         return steps;
+    }
+
+    /** Opens the page of questions in the place of the drawing. */
+    private void showStart() {
+        StartModel start = new StartModel(jobs.jobProperty().get().practice());
+        root.setCenter(new StartView(start, sheetList::add, () -> showSheet(shown)));
+        root.setRight(null);
     }
 
     /** Goes to the drawing desk, or from it to the bench. */

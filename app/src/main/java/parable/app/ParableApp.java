@@ -10,6 +10,7 @@ import javafx.stage.Stage;
 public final class ParableApp extends Application {
 
     private static Supplier<JobModel> jobs;
+    private JobModel shown;
     private static Consumer<MainWindow> whenShown = window -> {};
 
     /**
@@ -27,13 +28,20 @@ public final class ParableApp extends Application {
     @Override
     public void start(Stage stage) {
         prepare();
-        MainWindow window = new MainWindow(jobs.get(), new SystemFilePrompt(stage));
+        shown = jobs.get();
+        MainWindow window = new MainWindow(shown, new SystemFilePrompt(stage));
         stage.setTitle("Parable");
         stage.setMinWidth(1000);
         stage.setMinHeight(640);
         stage.setScene(window.scene());
         stage.show();
+        new Autosave(shown, window).begin();
         whenShown.accept(window);
+    }
+
+    @Override
+    public void stop() {
+        shown.close();
     }
 
     /** Fonts and theme, for everything that shows a window. */

@@ -3,6 +3,7 @@ package parable.app;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
+import javafx.scene.control.TextInputDialog;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 import parable.files.JobFile;
@@ -26,6 +27,15 @@ final class SystemFilePrompt implements FilePrompt {
         FileChooser chooser = chooser("Save the job as");
         chooser.setInitialFileName(suggestedName);
         return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<String> toName(String what, String present) {
+        TextInputDialog dialog = new TextInputDialog(present);
+        dialog.initOwner(owner);
+        dialog.setTitle(what);
+        dialog.setHeaderText(what);
+        return dialog.showAndWait();
     }
 
     private static FileChooser chooser(String title) {

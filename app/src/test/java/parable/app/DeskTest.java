@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
@@ -54,6 +55,11 @@ class DeskTest {
             @Override
             public Optional<Path> toSave(String suggestedName) {
                 return Optional.empty();
+            }
+
+            @Override
+            public Optional<String> toName(String what, String present) {
+                return Optional.of("Renamed");
             }
         });
         stage.setScene(window.scene());
@@ -199,6 +205,36 @@ class DeskTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#preview").<Label>query().getText())
                 .startsWith("F2: found no free contact that is closed at rest");
+    }
+
+    @Test
+    void aStarterIsProposedByQuestionsAndItsSheetsAreKeptInOrder(FxRobot robot) throws Exception {
+        robot.clickOn("#sheet-menu").clickOn("#sheet-start");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.doubleClickOn("#start-power").write("lots");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#start-trouble").<Label>query().getText())
+                .contains("lots', expected a power such as 4 kW or 5 hp");
+        robot.interact(() -> ((TextField) window.part("start-power")).setText("7.5 kW"));
+        robot.interact(() -> ((TextField) window.part("start-name")).setText("Crate lift"));
+        robot.clickOn("#start-question-6").clickOn("Two directions, stop first");
+        robot.clickOn("#start-draw");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(jobs.jobProperty().get().sheets()).extracting(Sheet::name).containsExactly("Bin gate", "Crate lift");
+        assertThat(window.run().assembly().part("K2")).isPresent();
+        robot.clickOn("#sheet-menu").clickOn("#sheet-copy");
+        robot.clickOn("#sheet-menu").clickOn("#sheet-left");
+        robot.clickOn("#sheet-menu").clickOn("#sheet-rename");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(jobs.jobProperty().get().sheets())
+                .extracting(Sheet::name)
+                .containsExactly("Bin gate", "Renamed", "Crate lift");
+        robot.clickOn("#sheet-menu").clickOn("#sheet-remove");
+        for (int i = 0; i < 5; i++) {
+            robot.interact(jobs::undo);
+        }
+        assertThat(jobs.jobProperty().get().sheets()).extracting(Sheet::name).containsExactly("Bin gate");
     }
 
     private Condition condition(String tag) {

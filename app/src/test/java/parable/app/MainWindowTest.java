@@ -68,6 +68,11 @@ class MainWindowTest {
             public Optional<Path> toSave(String suggestedName) {
                 return answer;
             }
+
+            @Override
+            public Optional<String> toName(String what, String present) {
+                return Optional.of("Renamed");
+            }
         });
         stage.setScene(window.scene());
         stage.show();

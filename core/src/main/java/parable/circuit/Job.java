@@ -38,6 +38,11 @@ public record Job(String name, Practice practice, List<Sheet> sheets, Extras ext
         return new Job(name, practice, others, extras);
     }
 
+    /** This job with other sheets. */
+    public Job with(List<Sheet> others) {
+        return new Job(name, practice, others, extras);
+    }
+
     /** The sheet of this name, empty if the job has none. */
     public Optional<Sheet> sheet(String name) {
         return sheets.stream().filter(sheet -> sheet.name().equals(name)).findFirst();
