@@ -40,7 +40,7 @@ final class Header extends VBox {
     private final Label job = new Label();
     private final HBox sheets = new HBox();
     private final MenuButton recipes = new MenuButton("Play a recipe");
-    private final Label unsavedMark = new Label("not saved");
+    private final ActionButton save = new ActionButton("save", "Save", "Ctrl+S", this::save);
     private final Label notice = new Label();
     private final HBox noticeBar;
 
@@ -56,10 +56,6 @@ final class Header extends VBox {
         this.chooseSheet = chooseSheet;
         this.play = play;
         job.getStyleClass().add("job-name");
-        unsavedMark.setId("unsaved");
-        unsavedMark.getStyleClass().add("unsaved");
-        unsavedMark.setVisible(jobs.unsavedProperty().get());
-        unsavedMark.managedProperty().bind(unsavedMark.visibleProperty());
         sheets.getStyleClass().add("sheets");
         recipes.setId("recipes");
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
@@ -68,13 +64,11 @@ final class Header extends VBox {
         HBox line = new HBox(
                 12,
                 job,
-                unsavedMark,
                 sheets,
                 sheetMenu(),
                 gap,
-                recipes,
                 new ActionButton("open", "Open…", "Ctrl+O", this::open),
-                new ActionButton("save", "Save", "Ctrl+S", this::save),
+                save,
                 new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
         line.getStyleClass().add("header");
         line.setAlignment(Pos.CENTER_LEFT);
@@ -88,9 +82,21 @@ final class Header extends VBox {
         noticeBar.setAlignment(Pos.CENTER_LEFT);
         noticeBar.managedProperty().bind(noticeBar.visibleProperty());
         getChildren().addAll(line, noticeBar);
-        jobs.unsavedProperty().addListener((any, before, unsaved) -> unsavedMark.setVisible(unsaved));
+        jobs.unsavedProperty().addListener((any, before, unsaved) -> showUnsaved());
+        showUnsaved();
         jobs.messageProperty().addListener((any, before, message) -> tell(message));
         tell(jobs.messageProperty().get());
+    }
+
+    private void showUnsaved() {
+        boolean unsaved = jobs.unsavedProperty().get();
+        save.setText(unsaved ? "Save \u25cf" : "Save");
+        save.setAccessibleText(unsaved ? "Save; there are changes that are not saved" : "Save");
+    }
+
+    /** The recipes of the shown sheet; they belong to trying, beside which they stand. */
+    Node recipes() {
+        return recipes;
     }
 
     /** Shows the open job. */

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
@@ -42,6 +43,7 @@ public final class MainWindow {
 
     private static final double STRIP = 132;
     private static final double BESIDE = 384;
+    private static final double DOOR_WHILE_DRAWING = 190;
 
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
@@ -159,6 +161,9 @@ public final class MainWindow {
         ScrollPane doorPane = new ScrollPane(door);
         doorPane.setFitToWidth(true);
         doorPane.setMinHeight(drawing ? 90 : 120);
+        if (drawing) {
+            doorPane.setMaxHeight(DOOR_WHILE_DRAWING);
+        }
         doorPane.getStyleClass().add("door-pane");
         VBox beside = new VBox(steps(), doorPane);
         beside.getStyleClass().add("beside");
@@ -190,15 +195,20 @@ public final class MainWindow {
 
     /** The two things one does with a sheet, in the order one does them. */
     private HBox steps() {
-        ToggleButton draw = new ToggleButton("Draw  F2");
+        ToggleButton draw = new ToggleButton("Draw  Ctrl+D");
         draw.setId("step-draw");
         draw.setSelected(drawing);
         draw.setOnAction(event -> setDrawing(true));
-        ToggleButton tryIt = new ToggleButton("Try  F2");
+        ToggleButton tryIt = new ToggleButton("Try  Ctrl+D");
         tryIt.setId("step-try");
         tryIt.setSelected(!drawing);
         tryIt.setOnAction(event -> setDrawing(false));
-        HBox steps = new HBox(draw, tryIt);
+        Region gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox steps = new HBox(draw, tryIt, gap);
+        if (!drawing) {
+            steps.getChildren().add(header.recipes());
+        }
         steps.getStyleClass().add("steps");
         return steps;
     }
@@ -247,15 +257,13 @@ public final class MainWindow {
             switch (event.getCode()) {
                 case Z -> jobs.undo();
                 case Y -> jobs.redo();
+                case D -> setDrawing(!drawing);
+                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> drawingKey(event);
                 default -> header.key(event);
             }
             return;
         }
-        if (event.getCode() == KeyCode.F2) {
-            setDrawing(!drawing);
-            return;
-        }
-        if (drawing && drawingKey(event)) {
+        if (drawingKey(event)) {
             event.consume();
             return;
         }
@@ -268,6 +276,9 @@ public final class MainWindow {
     }
 
     private boolean drawingKey(KeyEvent event) {
+        if (!drawing) {
+            return false;
+        }
         if (event.getCode() == KeyCode.ESCAPE) {
             root.getCenter().requestFocus();
             return true;

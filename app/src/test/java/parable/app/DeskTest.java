@@ -112,7 +112,7 @@ class DeskTest {
 
     @Test
     void aReversingStarterWithInterlocksIsDrawnByKeyboardOnly(FxRobot robot) throws Exception {
-        key(robot, KeyCode.F2);
+        key(robot, KeyCode.CONTROL, KeyCode.D);
         key(robot, KeyCode.INSERT);
         type(robot, "power reversing");
         type(robot, "L /F2 /S0 @5 S1 @6 /K2 (K1) N");
@@ -177,7 +177,7 @@ class DeskTest {
 
     @Test
     void anEditTakesEffectAtOnceAndCanBeUndone(FxRobot robot) throws Exception {
-        key(robot, KeyCode.F2);
+        key(robot, KeyCode.CONTROL, KeyCode.D);
         key(robot, KeyCode.INSERT);
         type(robot, "power direct");
         type(robot, "L /F2 /S0 S1 (K1) N");
@@ -191,7 +191,7 @@ class DeskTest {
         key(robot, KeyCode.RIGHT);
         key(robot, KeyCode.RIGHT);
         assertThat(robot.lookup("#selected").<Label>query().getText()).contains("S1[13-14]");
-        key(robot, KeyCode.F6);
+        key(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
         type(robot, "K1");
         robot.release(KeyCode.DIGIT2);
         assertThat(condition("K1")).as("it goes on while it is drawn").isEqualTo(Condition.IN);

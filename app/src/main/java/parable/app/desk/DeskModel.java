@@ -1,7 +1,9 @@
 package parable.app.desk;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
@@ -23,6 +25,7 @@ import parable.circuit.Structure;
 import parable.drafting.NewDevice;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
+import parable.parts.Catalogue;
 import parable.parts.PartException;
 import parable.starters.MotorData;
 import parable.starters.Starter;
@@ -262,6 +265,52 @@ public final class DeskModel {
             with = new Edit.PutDevice(device).on(with);
         }
         return with.withRails(drawn.rails()).withRungs(Circuit.POWER, drawn.power());
+    }
+
+    /** What a device is for and how it is set, on one line. */
+    String described(Device device) {
+        StringBuilder words = new StringBuilder(device.label());
+        device.settings()
+                .forEach((setting, value) ->
+                        words.append("; ").append(setting).append('=').append(value));
+        return words + (device.place().isEmpty() ? "" : "; place=" + device.place());
+    }
+
+    /** Takes over what somebody has written of a device; returns why not if it says nothing sensible. */
+    Optional<String> describe(Device device, String line) {
+        String[] parts = line.split(";");
+        Map<String, String> settings = new LinkedHashMap<>();
+        String place = "";
+        for (int i = 1; i < parts.length; i++) {
+            String[] sides = parts[i].split("=", 2);
+            if (sides.length < 2) {
+                return Optional.of(
+                        device.tag() + ": found '" + parts[i].strip() + "', expected a setting such as colour=red");
+            }
+            if (sides[0].strip().equals("place")) {
+                place = sides[1].strip();
+            } else {
+                settings.put(sides[0].strip(), sides[1].strip());
+            }
+        }
+        Device changed = new Device(device.tag(), device.kind(), parts[0].strip(), place, settings, device.extras());
+        Sheet sheet = new Edit.PutDevice(changed).on(sheet());
+        try {
+            Assembly.of(sheet);
+        } catch (PartException senseless) {
+            return Optional.of(senseless.getMessage());
+        }
+        Optional<String> unknown = Catalogue.kind(device.kind()).stream()
+                .flatMap(kind -> settings.keySet().stream()
+                        .filter(setting -> !kind.settings().contains(setting)))
+                .findFirst();
+        if (unknown.isPresent()) {
+            return Optional.of(device.tag() + ": found the setting '" + unknown.get() + "', expected one of "
+                    + String.join(
+                            ", ", Catalogue.kind(device.kind()).orElseThrow().settings()));
+        }
+        jobs.edit(sheet);
+        return Optional.empty();
     }
 
     /** The name of the sheet. */

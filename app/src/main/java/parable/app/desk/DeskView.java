@@ -196,11 +196,7 @@ public final class DeskView extends VBox {
         tag.getStyleClass().add("tag");
         tag.setMinWidth(44);
         Device device = part.device();
-        Label words = new Label(device.label().isEmpty() ? part.family().words() : device.label());
-        words.getStyleClass().add("legend-words");
-        HBox.setHgrow(words, Priority.ALWAYS);
-        words.setMaxWidth(Double.MAX_VALUE);
-        HBox row = new HBox(4, tag, words);
+        HBox row = new HBox(4, tag, description(device, part.family()));
         row.setAlignment(Pos.CENTER_LEFT);
         boolean contacts = part.contacts().stream().anyMatch(contact -> !contact.pole())
                 || part.family() == Family.PUSH_BUTTON
@@ -214,6 +210,31 @@ public final class DeskView extends VBox {
             row.getChildren().add(chip("(" + part.tag() + ")", part.contacts().isEmpty() ? "load" : "coil", "coil"));
         }
         return row;
+    }
+
+    /**
+     * What a device is for and how it is set, to be written over: {@code Stop; blocks=11-12; colour=red; place=door}. Leaving it
+     * or Enter takes it; what says nothing sensible is refused with the reason and stays to be mended.
+     */
+    private TextField description(Device device, Family family) {
+        TextField field = new TextField(desk.described(device));
+        field.setId("device-" + device.tag());
+        field.setPromptText(family.words());
+        field.getStyleClass().add("description");
+        field.setAccessibleText("What " + device.tag() + " is for and how it is set");
+        HBox.setHgrow(field, Priority.ALWAYS);
+        Runnable take = () -> {
+            if (!field.getText().equals(desk.described(device))) {
+                preview.setText(desk.describe(device, field.getText()).orElse(""));
+            }
+        };
+        field.setOnAction(event -> take.run());
+        field.focusedProperty().addListener((any, had, has) -> {
+            if (had) {
+                take.run();
+            }
+        });
+        return field;
     }
 
     private Button chip(String word, String words, String id) {
@@ -245,7 +266,9 @@ public final class DeskView extends VBox {
     /** The keys of the desk while the cursor is not in a text. */
     public boolean key(KeyEvent event) {
         for (Stroke stroke : Stroke.values()) {
-            if (event.getCode().getName().equals(stroke.key())) {
+            String pressed =
+                    (event.isShortcutDown() ? "Ctrl+" : "") + event.getCode().getName();
+            if (pressed.equals(stroke.key())) {
                 choose(stroke);
                 return true;
             }

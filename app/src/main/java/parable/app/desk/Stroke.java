@@ -7,15 +7,15 @@ public enum Stroke {
     /** The words are a rung below the selected one. */
     NEW_RUNG("New rung below", "Insert"),
     /** The word is a device, put in series on the line side. */
-    BEFORE("In series before", "F3"),
+    BEFORE("In series before", "Ctrl+1"),
     /** The word is a device, put in series on the return side. */
-    AFTER("In series after", "F4"),
+    AFTER("In series after", "Ctrl+2"),
     /** The word is a device, put in parallel. */
-    AROUND("In parallel", "F6"),
+    AROUND("In parallel", "Ctrl+3"),
     /** The word is a device, from behind the selected one to the return rail. */
-    BRANCH("Branch to the return", "F7"),
+    BRANCH("Branch to the return", "Ctrl+4"),
     /** The word is a device in the place of the selected one. */
-    EXCHANGE("Exchange", "F8");
+    EXCHANGE("Exchange", "Ctrl+5");
 
     private final String words;
     private final String key;
