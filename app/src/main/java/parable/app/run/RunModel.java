@@ -74,6 +74,11 @@ public final class RunModel {
         return next;
     }
 
+    /** How a changed sheet would be at the instant that is looked at, if this run went on with it now. */
+    public Moment previewOf(Assembly changed) {
+        return bench.on(changed).moment();
+    }
+
     /** The sheet that runs. */
     public Assembly assembly() {
         return assembly;

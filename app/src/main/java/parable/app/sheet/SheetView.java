@@ -32,6 +32,8 @@ import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Fault;
 import parable.bench.Meter;
+import parable.bench.Moment;
+import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -39,8 +41,10 @@ import parable.draw.Mark;
 import parable.draw.Point;
 import parable.draw.SheetDrawing;
 import parable.draw.Subject;
+import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Part;
+import parable.parts.PartException;
 
 /** The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. */
 public final class SheetView extends Region {
@@ -63,7 +67,10 @@ public final class SheetView extends Region {
     private final MeterModel meter;
     private final ChangeListener<Object> changed = (any, before, now) -> paint();
     private final WeakChangeListener<Object> repaint = new WeakChangeListener<>(changed);
+    private final ChangeListener<Object> typed = (any, before, now) -> draft();
+    private final WeakChangeListener<Object> draftAnew = new WeakChangeListener<>(typed);
     private Optional<DeskModel> desk = Optional.empty();
+    private Optional<Draft> draft = Optional.empty();
     private double scale = 1;
 
     /** The view of a running sheet; the handles are shared with the door, by tag. */
@@ -101,6 +108,8 @@ public final class SheetView extends Region {
         this.desk = Optional.of(desk);
         overlay.setMouseTransparent(true);
         desk.selectionProperty().addListener(repaint);
+        desk.lineProperty().addListener(draftAnew);
+        desk.strokeProperty().addListener(draftAnew);
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             double x = (event.getX() + across.getValue()) / scale;
             double y = (event.getY() + down.getValue()) / scale;
@@ -109,8 +118,35 @@ public final class SheetView extends Region {
         });
     }
 
+    /** While something is typed that makes sense, it is drawn, live, as it would be. */
+    private void draft() {
+        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(this::drafted);
+        requestLayout();
+    }
+
+    private Optional<Draft> drafted(Sheet sheet) {
+        try {
+            Assembly assembly = Assembly.of(sheet);
+            return Optional.of(new Draft(SheetDrawing.of(assembly), run.previewOf(assembly)));
+        } catch (PartException impossible) {
+            return Optional.empty();
+        }
+    }
+
+    /** A drawing of what is being typed. */
+    private record Draft(Drawing drawing, Moment moment) {}
+
+    private Drawing shownDrawing() {
+        return draft.map(Draft::drawing).orElse(drawing);
+    }
+
+    private Moment shownMoment() {
+        return draft.map(Draft::moment).orElseGet(() -> run.shownProperty().get());
+    }
+
     private void paintSelection(GraphicsContext graphics) {
         desk.flatMap(model -> model.selectionProperty().get())
+                .filter(place -> draft.isEmpty())
                 .flatMap(drawing::boxOf)
                 .ifPresent(box -> {
                     graphics.setStroke(Ink.DAYLIGHT.symbol());
@@ -220,6 +256,15 @@ public final class SheetView extends Region {
     }
 
     private boolean concerns(Fault fault, Subject subject) {
+        boolean drafted = subject instanceof Subject.OfContact of
+                && of.contact()
+                        >= run.assembly()
+                                .part(of.tag())
+                                .map(part -> part.contacts().size())
+                                .orElse(0);
+        if (drafted) {
+            return false;
+        }
         if (subject instanceof Subject.OfContact of) {
             Contact contact = contactOf(of);
             return fault.isBetween(contact.from(), contact.to());
@@ -249,8 +294,8 @@ public final class SheetView extends Region {
         scale = fittingScale(width - BAR, height - BAR);
         canvas.setWidth(width);
         canvas.setHeight(height);
-        place(down, drawing.height() * scale - height, height);
-        place(across, drawing.width() * scale - width, width);
+        place(down, shownDrawing().height() * scale - height, height);
+        place(across, shownDrawing().width() * scale - width, width);
         down.resizeRelocate(width - BAR, 0, BAR, height);
         across.resizeRelocate(0, height - BAR, width - BAR, BAR);
         overlay.resizeRelocate(-across.getValue(), -down.getValue(), width, height);
@@ -263,8 +308,8 @@ public final class SheetView extends Region {
 
     /** Shows all of the drawing where that is not too small to be read; otherwise its width, and it is scrolled. */
     private double fittingScale(double width, double height) {
-        double byWidth = width / drawing.width();
-        double byHeight = height / drawing.height();
+        double byWidth = width / shownDrawing().width();
+        double byHeight = height / shownDrawing().height();
         double wanted = byHeight >= READABLE ? Math.min(byWidth, byHeight) : Math.min(byWidth, 1);
         return Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, wanted));
     }
@@ -285,8 +330,7 @@ public final class SheetView extends Region {
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
-        new Painter(graphics, Ink.DAYLIGHT, this::concerns)
-                .paint(drawing, run.shownProperty().get());
+        new Painter(graphics, Ink.DAYLIGHT, this::concerns).paint(shownDrawing(), shownMoment());
         paintProbes(graphics);
         paintSelection(graphics);
         graphics.restore();
