@@ -201,7 +201,17 @@ class DeskTest {
         key(robot, KeyCode.CONTROL, KeyCode.Y);
         assertThat(sheet().control()).hasSize(2);
         key(robot, KeyCode.INSERT);
-        robot.write("L /F2 (K1 N", 0);
+        type(robot, "rename K1 K5");
+        type(robot, "wire 3 30");
+        assertThat(sheet().control().get(0).text())
+                .startsWith("L F2[95-96] @30 S0")
+                .contains("K5[A1-A2]");
+        type(robot, "renumber");
+        assertThat(sheet().control().get(0).text()).startsWith("L F2[95-96] @3 S0");
+        type(robot, "find K5");
+        assertThat(robot.lookup("#selected").<Label>query().getText()).contains("K5[");
+        robot.interact(() -> ((TextField) window.part("line")).clear());
+        robot.write("L /F2 (K5 N", 0);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#preview").<Label>query().getText())
                 .startsWith("F2: found no free contact that is closed at rest");

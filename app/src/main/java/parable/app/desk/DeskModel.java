@@ -75,8 +75,19 @@ public final class DeskModel {
         return line;
     }
 
-    /** What the line would make of the sheet. */
-    public record Preview(Optional<Sheet> sheet, String words) {}
+    /**
+     * What the line would make of the sheet.
+     *
+     * @param sheet the sheet as it would be, empty if the line makes no sense
+     * @param words what the line does, or what is wrong with it
+     * @param goTo where the selection goes by a command, empty if it goes where the edit is
+     */
+    public record Preview(Optional<Sheet> sheet, String words, Optional<Place> goTo) {
+
+        Preview(Optional<Sheet> sheet, String words) {
+            this(sheet, words, Optional.empty());
+        }
+    }
 
     /** Says what the line would do, or what is wrong with it. */
     public Preview preview() {
@@ -84,6 +95,14 @@ public final class DeskModel {
             return new Preview(Optional.empty(), hint());
         }
         try {
+            Optional<Command> command = Command.read(line.get(), sheet(), selectedRung());
+            if (command.isPresent()) {
+                Assembly.of(command.get().sheet());
+                return new Preview(
+                        Optional.of(command.get().sheet()),
+                        command.get().words(),
+                        command.get().goTo());
+            }
             Sheet changed = changed();
             Assembly.of(changed);
             return new Preview(Optional.of(changed), said(changed));
@@ -94,7 +113,8 @@ public final class DeskModel {
 
     private String hint() {
         return stroke.get().takesRung()
-                ? "Type a rung: L /F2 /S0 S1 (K1) N. A slash is closed at rest, brackets are a coil, @5 is wire 5."
+                ? "Type a rung: L /F2 /S0 S1 (K1) N. A slash is closed at rest, brackets are a coil, @5 is wire 5. Or: find K1,"
+                        + " rename K1 K5, wire 6 12, renumber."
                 : "Type a device: S1, /S1 closed at rest, (K1) its coil; or choose one below.";
     }
 
@@ -115,8 +135,10 @@ public final class DeskModel {
         if (preview.sheet().isEmpty()) {
             return false;
         }
-        Place next = placeAfterwards();
-        line.set("");
+        Place next = preview.goTo().orElseGet(this::placeAfterwards);
+        if (preview.goTo().isEmpty()) {
+            line.set("");
+        }
         jobs.edit(preview.sheet().get());
         select(next);
         return true;

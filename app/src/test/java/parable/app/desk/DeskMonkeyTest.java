@@ -24,8 +24,20 @@ class DeskMonkeyTest {
 
     private static final List<String> DEVICES = List.of(
             "S1", "/S1", "K1", "/K1", "(K1)", "S7", "/S9", "(P8)", "KT", "/KA", "(KA)", "F2", "/F2", "X[1-2]", "(");
-    private static final List<String> RUNGS =
-            List.of("L S1 (K1) N", "L /S0 @ K2 (P1) N", "@5 K1 @6", "L K3:timer (P2) N", "L", "@3 @4", "N /K1 L");
+    private static final List<String> RUNGS = List.of(
+            "L S1 (K1) N",
+            "L /S0 @ K2 (P1) N",
+            "@5 K1 @6",
+            "L K3:timer (P2) N",
+            "L",
+            "@3 @4",
+            "N /K1 L",
+            "renumber",
+            "find K1",
+            "find 5",
+            "rename K1 K5",
+            "rename K5 K1",
+            "wire 5 50");
 
     @Test
     void aMonkeyAtTheDesk() throws Exception {
