@@ -13,7 +13,9 @@ import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -93,6 +95,16 @@ final class ShotsCommand implements Runnable {
                     wait(window.run(), 20);
                     ((ButtonBase) window.part("range-amperes")).fire();
                     ((TextField) window.part("probe-red")).setText("F2:2");
+                }),
+                new Shot("drawing", window -> {
+                    window.showSheet("Wash pump");
+                    window.setDrawing(true);
+                    ((ToggleButton) window.part("stroke-new-rung")).fire();
+                    ((TextField) window.part("line")).setText("@7 /K1 (P4) N ; standing still");
+                }),
+                new Shot("questions", window -> {
+                    window.setDrawing(false);
+                    ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
                 }),
                 new Shot("drum-switch", window -> {
                     jobs.open(Jobs.example("tern-hollow-further-starters"));

@@ -1,0 +1,93 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import javafx.scene.control.Label;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.circuit.Sheet;
+import parable.files.JobFile;
+import parable.starters.Library;
+
+/** Unsaved work is kept within seconds, offered to the next window, and forgotten once it is saved. */
+@ExtendWith(ApplicationExtension.class)
+class AutosaveTest {
+
+    @TempDir
+    private static Path folder;
+
+    private MainWindow window;
+    private JobModel jobs;
+
+    @Start
+    private void start(Stage stage) {
+        System.setProperty("parable.journal", folder.toString());
+        jobs = new JobModel(Library.jobs().get(0), Optional.empty());
+        window = new MainWindow(jobs, new SystemFilePrompt(stage));
+        stage.setScene(window.scene());
+        stage.show();
+        new Autosave(jobs, window).begin();
+    }
+
+    @AfterEach
+    void forget() {
+        jobs.close();
+        System.clearProperty("parable.journal");
+    }
+
+    private static Stream<Path> entries() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(file -> file.getFileName().toString().endsWith(JobFile.ENDING)).toList().stream();
+        }
+    }
+
+    private static void until(Callable<Boolean> reached) throws Exception {
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, reached);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void whatIsNotSavedIsKeptOfferedAndForgotten(FxRobot robot) throws Exception {
+        Sheet changed = jobs.jobProperty().get().sheets().get(0).named("Changed");
+        robot.interact(() -> jobs.edit(changed));
+        until(() -> entries().count() == 1);
+        Path entry = entries().findFirst().orElseThrow();
+        assertThat(JobFile.open(entry).sheet("Changed")).isPresent();
+
+        Path orphan = folder.resolve("unsaved-" + gone() + JobFile.ENDING);
+        Files.copy(entry, orphan);
+        robot.interact(() -> jobs.save(folder.resolve("mine" + JobFile.ENDING)));
+        until(() -> !Files.exists(entry));
+
+        robot.interact(jobs::undo);
+        robot.interact(() -> new Autosave(jobs, window).begin());
+        assertThat(robot.lookup("#notice").<Label>query().getText()).startsWith("Parable was closed with unsaved work");
+        robot.clickOn("#answer-yes");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(jobs.jobProperty().get().sheet("Changed")).isPresent();
+        assertThat(jobs.unsavedProperty().get()).isTrue();
+        until(() -> !Files.exists(orphan));
+    }
+
+    private static long gone() throws Exception {
+        Process process = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-version")
+                .start();
+        process.waitFor();
+        return process.pid();
+    }
+}
