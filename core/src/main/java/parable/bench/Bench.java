@@ -57,23 +57,33 @@ public final class Bench {
     }
 
     /**
-     * This run gone on with a changed sheet; this bench is not modified. Devices that are still there keep their state, the
-     * story goes on, and what was before the change can no longer be returned to.
+     * This run gone on with a changed sheet from one of its instants; this bench is not modified. Devices that are still there
+     * keep their state, the story up to then goes on, and what was before the change can no longer be returned to.
      *
-     * @param changed the sheet as it is now
+     * @param changed the sheet as it is from then on
+     * @param time from {@link #earliest()} to {@link #now()}
      */
-    public Bench on(Assembly changed) {
+    public Bench on(Assembly changed, long time) {
+        RunState then = checked(time) == state.time ? state : stateAt(time);
         Rig next = new Rig(changed);
-        CarryOver carryOver = new CarryOver(rig, state, next);
+        CarryOver carryOver = new CarryOver(rig, then, next);
         Bench bench = new Bench(next, carryOver.state());
         carryOver.tellFrom(bench.state);
         carryOver.trace(trace, bench.trace);
-        bench.story.addAll(story);
-        if (state.time > 0) {
+        bench.trace.cutAfter(time);
+        bench.story.addAll(story.subList(0, history.at(time).storyLength()));
+        if (time > 0) {
             bench.tell("The circuit is changed; copper would be de-energised first.", OptionalInt.empty());
         }
         bench.settle(List.of());
         return bench;
+    }
+
+    /** The state at a past time, worked out anew from the instant before it; nothing but speeds and heat changes between. */
+    private RunState stateAt(long time) {
+        Bench again = new Bench(rig, history.at(time).state().copy());
+        again.run(time);
+        return again.state;
     }
 
     /** The sheet that stands on the bench. */

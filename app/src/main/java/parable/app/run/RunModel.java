@@ -66,9 +66,12 @@ public final class RunModel {
         refresh(bench.now());
     }
 
-    /** This run gone on with a changed sheet: what is still there keeps its state. This one is not to be used any more. */
+    /**
+     * This run gone on with a changed sheet from the instant that is looked at: what is still there keeps its state. This one is
+     * not to be used any more.
+     */
     public RunModel on(Assembly changed) {
-        RunModel next = new RunModel(changed, bench.on(changed));
+        RunModel next = new RunModel(changed, bench.on(changed, shownTime.get()));
         next.running.set(running.get());
         next.speed.set(speed.get());
         return next;
@@ -76,7 +79,7 @@ public final class RunModel {
 
     /** How a changed sheet would be at the instant that is looked at, if this run went on with it now. */
     public Moment previewOf(Assembly changed) {
-        return bench.on(changed).moment();
+        return bench.on(changed, shownTime.get()).moment();
     }
 
     /** The sheet that runs. */

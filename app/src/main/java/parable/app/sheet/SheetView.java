@@ -50,7 +50,7 @@ import parable.parts.PartException;
 public final class SheetView extends Region {
 
     private static final double LARGEST_SCALE = 1.4;
-    private static final double SMALLEST_SCALE = 0.7;
+    private static final double SMALLEST_SCALE = 0.66;
     private static final double READABLE = 0.8;
     private static final double BAR = 12;
     private static final double REACH = 9;
