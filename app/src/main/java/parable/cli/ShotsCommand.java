@@ -98,6 +98,8 @@ final class ShotsCommand implements Runnable {
                 }),
                 new Shot("drawing", window -> {
                     window.showSheet("Wash pump");
+                    window.run().restart();
+                    start(window);
                     window.setDrawing(true);
                     ((ToggleButton) window.part("stroke-new-rung")).fire();
                     ((TextField) window.part("line")).setText("@7 /K1 (P4) N ; standing still");

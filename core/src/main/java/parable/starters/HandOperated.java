@@ -50,9 +50,7 @@ final class HandOperated {
     /** One phase, the ends of the start winding exchanged; from standstill only. */
     static Starter singlePhase(String name, MotorData motor) {
         Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
-        draft.device(
-                "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
-        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
+        feed(draft, motor);
         drum(draft, motor, "");
         draft.device(
                 "single-phase-motor",
@@ -77,9 +75,7 @@ final class HandOperated {
     /** Direct current, the ends of the armature exchanged, the shunt field always the same way round. */
     static Starter directCurrent(String name, MotorData motor) {
         Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
-        draft.device(
-                "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
-        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
+        feed(draft, motor);
         draft.device("dc-supply", "G2", "DC supply", "panel", "input", "230 V AC", "output", "180 V DC");
         drum(draft, motor, "3-4=forward 5-6=forward 3-6=reverse 5-4=reverse");
         draft.device(
@@ -104,6 +100,12 @@ final class HandOperated {
         draft.power("@P M1[F1-F2] @M");
         draft.power("G2[-] @M");
         return new Starter(draft.sheet(), REASONS);
+    }
+
+    private static void feed(Draft draft, MotorData motor) {
+        draft.device(
+                "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
+        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
     }
 
     private static void drum(Draft draft, MotorData motor, String blocks) {

@@ -1,20 +1,10 @@
 package parable.starters;
 
 /** The ladders of starters with one contactor: held by itself, by a switch, jogged. */
-final class OneDirection {
-
-    private final Wish wish;
-    private final Tags tags;
-    private final Draft draft;
-    private final ControlPlan control;
-    private final Ladder ladder;
+final class OneDirection extends LadderPart {
 
     OneDirection(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
-        this.wish = wish;
-        this.tags = tags;
-        this.draft = draft;
-        this.control = control;
-        this.ladder = ladder;
+        super(wish, tags, draft, control, ladder);
     }
 
     private String coil() {

@@ -1,20 +1,10 @@
 package parable.starters;
 
 /** The ladders of star-delta starters. */
-final class StarDelta {
-
-    private final Wish wish;
-    private final Tags tags;
-    private final Draft draft;
-    private final ControlPlan control;
-    private final Ladder ladder;
+final class StarDelta extends LadderPart {
 
     StarDelta(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
-        this.wish = wish;
-        this.tags = tags;
-        this.draft = draft;
-        this.control = control;
-        this.ladder = ladder;
+        super(wish, tags, draft, control, ladder);
     }
 
     void contactors() {

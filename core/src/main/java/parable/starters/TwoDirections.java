@@ -1,20 +1,10 @@
 package parable.starters;
 
 /** The ladders of reversing starters. */
-final class TwoDirections {
-
-    private final Wish wish;
-    private final Tags tags;
-    private final Draft draft;
-    private final ControlPlan control;
-    private final Ladder ladder;
+final class TwoDirections extends LadderPart {
 
     TwoDirections(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
-        this.wish = wish;
-        this.tags = tags;
-        this.draft = draft;
-        this.control = control;
-        this.ladder = ladder;
+        super(wish, tags, draft, control, ladder);
     }
 
     void contactors() {
