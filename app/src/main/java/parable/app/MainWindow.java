@@ -51,6 +51,7 @@ public final class MainWindow {
     private final SheetList sheetList;
     private final Header header;
     private final Map<String, RunModel> runs = new LinkedHashMap<>();
+    private final Map<String, MeterModel> meters = new LinkedHashMap<>();
     private final Map<String, DeskView> desks = new LinkedHashMap<>();
     private final Map<String, DeskModel> deskModels = new LinkedHashMap<>();
     private RunModel run;
@@ -75,7 +76,7 @@ public final class MainWindow {
             }
         });
         scene.addEventFilter(KeyEvent.ANY, event -> {
-            if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+            if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
                 door.key(event);
             }
         });
@@ -123,6 +124,8 @@ public final class MainWindow {
         opened = jobs.openedProperty().get();
         runs.clear();
         desks.clear();
+        deskModels.clear();
+        meters.clear();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
     }
@@ -154,7 +157,8 @@ public final class MainWindow {
         run.assembly().parts().stream()
                 .filter(Handle::fits)
                 .forEach(part -> handles.put(part.tag(), new Handle(run, part)));
-        MeterModel meter = new MeterModel(run);
+        MeterModel meter = meters.containsKey(name) ? meters.get(name).on(run) : new MeterModel(run);
+        meters.put(name, meter);
         SheetView sheet = new SheetView(run, handles, meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
         door = new Door(run, handles);
@@ -263,6 +267,9 @@ public final class MainWindow {
             }
             return;
         }
+        if (isAsking()) {
+            return;
+        }
         if (drawingKey(event)) {
             event.consume();
             return;
@@ -273,6 +280,11 @@ public final class MainWindow {
             case N -> run.stepForward();
             default -> {}
         }
+    }
+
+    /** Whether the page of questions stands in the place of the drawing; then no key operates what is not seen. */
+    private boolean isAsking() {
+        return root.getCenter() instanceof StartView;
     }
 
     private boolean drawingKey(KeyEvent event) {

@@ -194,7 +194,24 @@ class DeskTest {
         key(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
         type(robot, "K1");
         robot.release(KeyCode.DIGIT2);
-        assertThat(condition("K1")).as("it goes on while it is drawn").isEqualTo(Condition.IN);
+        assertThat(condition("S1")).as("held from before the edit").isEqualTo(Condition.PRESSED);
+        robot.clickOn("#actuator-S1");
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> condition("S1") == Condition.RELEASED);
+        assertThat(condition("K1"))
+                .as("the seal-in that was just drawn holds it")
+                .isEqualTo(Condition.IN);
+        robot.interact(() -> ((TextField) window.part("device-S1")).setText("Start; colour=loud"));
+        robot.interact(
+                () -> ((TextField) window.part("device-S1")).getOnAction().handle(null));
+        assertThat(robot.lookup("#preview").<Label>query().getText())
+                .contains("colour")
+                .contains("loud");
+        robot.interact(
+                () -> ((TextField) window.part("device-S1")).setText("Start; blocks=13-14; colour=green; place=door"));
+        robot.interact(
+                () -> ((TextField) window.part("device-S1")).getOnAction().handle(null));
+        assertThat(sheet().device("S1").orElseThrow().label()).isEqualTo("Start");
+        robot.interact(jobs::undo);
         key(robot, KeyCode.ESCAPE);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(sheet().control()).hasSize(1);

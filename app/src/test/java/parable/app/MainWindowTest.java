@@ -324,6 +324,9 @@ class MainWindowTest {
         robot.type(KeyCode.DIGIT1);
         until(() -> condition("S4") == Condition.HIT);
         until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("2.8 V"));
+        robot.interact(() -> window.setDrawing(true));
+        robot.interact(() -> window.setDrawing(false));
+        assertThat(robot.lookup("#probe-red").<TextField>query().getText()).isEqualTo("4");
         robot.clickOn("#range-ohms");
         assertThat(robot.lookup("#meter-display").<Label>query().getText()).isNotBlank();
     }

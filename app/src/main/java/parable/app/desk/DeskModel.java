@@ -1,9 +1,7 @@
 package parable.app.desk;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
@@ -25,7 +23,6 @@ import parable.circuit.Structure;
 import parable.drafting.NewDevice;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
-import parable.parts.Catalogue;
 import parable.parts.PartException;
 import parable.starters.MotorData;
 import parable.starters.Starter;
@@ -101,7 +98,7 @@ public final class DeskModel {
                 return new Preview(
                         Optional.of(command.get().sheet()),
                         command.get().words(),
-                        command.get().goTo());
+                        command.get().goTo().or(this::selectedRung));
             }
             Sheet changed = changed();
             Assembly.of(changed);
@@ -136,7 +133,7 @@ public final class DeskModel {
             return false;
         }
         Place next = preview.goTo().orElseGet(this::placeAfterwards);
-        if (preview.goTo().isEmpty()) {
+        if (!preview.sheet().get().equals(sheet())) {
             line.set("");
         }
         jobs.edit(preview.sheet().get());
@@ -289,50 +286,16 @@ public final class DeskModel {
         return with.withRails(drawn.rails()).withRungs(Circuit.POWER, drawn.power());
     }
 
-    /** What a device is for and how it is set, on one line. */
-    String described(Device device) {
-        StringBuilder words = new StringBuilder(device.label());
-        device.settings()
-                .forEach((setting, value) ->
-                        words.append("; ").append(setting).append('=').append(value));
-        return words + (device.place().isEmpty() ? "" : "; place=" + device.place());
-    }
-
     /** Takes over what somebody has written of a device; returns why not if it says nothing sensible. */
-    Optional<String> describe(Device device, String line) {
-        String[] parts = line.split(";");
-        Map<String, String> settings = new LinkedHashMap<>();
-        String place = "";
-        for (int i = 1; i < parts.length; i++) {
-            String[] sides = parts[i].split("=", 2);
-            if (sides.length < 2) {
-                return Optional.of(
-                        device.tag() + ": found '" + parts[i].strip() + "', expected a setting such as colour=red");
-            }
-            if (sides[0].strip().equals("place")) {
-                place = sides[1].strip();
-            } else {
-                settings.put(sides[0].strip(), sides[1].strip());
-            }
-        }
-        Device changed = new Device(device.tag(), device.kind(), parts[0].strip(), place, settings, device.extras());
-        Sheet sheet = new Edit.PutDevice(changed).on(sheet());
+    Optional<String> describe(Device device, String written) {
         try {
-            Assembly.of(sheet);
-        } catch (PartException senseless) {
+            Sheet changed = new Edit.PutDevice(DeviceLine.read(device, written)).on(sheet());
+            Assembly.of(changed);
+            jobs.edit(changed);
+            return Optional.empty();
+        } catch (EditException | PartException senseless) {
             return Optional.of(senseless.getMessage());
         }
-        Optional<String> unknown = Catalogue.kind(device.kind()).stream()
-                .flatMap(kind -> settings.keySet().stream()
-                        .filter(setting -> !kind.settings().contains(setting)))
-                .findFirst();
-        if (unknown.isPresent()) {
-            return Optional.of(device.tag() + ": found the setting '" + unknown.get() + "', expected one of "
-                    + String.join(
-                            ", ", Catalogue.kind(device.kind()).orElseThrow().settings()));
-        }
-        jobs.edit(sheet);
-        return Optional.empty();
     }
 
     /** The name of the sheet. */

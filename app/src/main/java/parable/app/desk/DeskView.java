@@ -217,14 +217,14 @@ public final class DeskView extends VBox {
      * or Enter takes it; what says nothing sensible is refused with the reason and stays to be mended.
      */
     private TextField description(Device device, Family family) {
-        TextField field = new TextField(desk.described(device));
+        TextField field = new TextField(DeviceLine.of(device));
         field.setId("device-" + device.tag());
         field.setPromptText(family.words());
         field.getStyleClass().add("description");
         field.setAccessibleText("What " + device.tag() + " is for and how it is set");
         HBox.setHgrow(field, Priority.ALWAYS);
         Runnable take = () -> {
-            if (!field.getText().equals(desk.described(device))) {
+            if (!field.getText().equals(DeviceLine.of(device))) {
                 preview.setText(desk.describe(device, field.getText()).orElse(""));
             }
         };

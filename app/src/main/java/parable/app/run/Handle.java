@@ -31,9 +31,10 @@ public final class Handle {
         this.run = run;
         this.part = part;
         run.timelineProperty().addListener((any, before, after) -> takeOver());
+        takeOver();
     }
 
-    /** The hands of another timeline are gone; what was held there stays held, so that it can be let go. */
+    /** The hands of another timeline, or of the drawing before an edit, are gone; what was held there stays held, so that it can be let go. */
     private void takeOver() {
         hands.clear();
         latched.set(springsBack() && run.shownProperty().get().actuated(part.tag()));
