@@ -37,6 +37,7 @@ final class Header extends VBox {
     private final SheetActions sheetActions;
     private final Consumer<String> chooseSheet;
     private final Consumer<Scenario> play;
+    private Sheet shownSheet;
     private final Label job = new Label();
     private final HBox sheets = new HBox();
     private final MenuButton recipes = new MenuButton("Play a recipe");
@@ -55,6 +56,7 @@ final class Header extends VBox {
         this.prompt = prompt;
         this.chooseSheet = chooseSheet;
         this.play = play;
+        this.shownSheet = jobs.jobProperty().get().sheets().get(0);
         job.getStyleClass().add("job-name");
         sheets.getStyleClass().add("sheets");
         recipes.setId("recipes");
@@ -153,6 +155,7 @@ final class Header extends VBox {
 
     /** Shows which sheet runs, and its recipes. */
     void showSheet(String name, RunModel run) {
+        shownSheet = run.assembly().sheet();
         for (Node shown : sheets.getChildren()) {
             if (shown instanceof ToggleButton tab) {
                 tab.setSelected(tab.getText().equals(name));
@@ -182,7 +185,7 @@ final class Header extends VBox {
 
     private void playScript(Path script) {
         try {
-            play.accept(Scenario.read(Files.readString(script)));
+            play.accept(Scenario.read(Files.readString(script), shownSheet));
         } catch (ScenarioException nonsense) {
             tell("The recipe " + script.getFileName() + " cannot be played: " + nonsense.getMessage() + ".");
         } catch (IOException unreadable) {

@@ -159,7 +159,7 @@ public final class MainWindow {
                 .forEach(part -> handles.put(part.tag(), new Handle(run, part)));
         MeterModel meter = meters.containsKey(name) ? meters.get(name).on(run) : new MeterModel(run);
         meters.put(name, meter);
-        SheetView sheet = new SheetView(run, handles, meter);
+        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), handles, meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
         door = new Door(run, handles);
         ScrollPane doorPane = new ScrollPane(door);

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import javafx.scene.text.Font;
+import parable.files.Typefaces;
 
 /** The fonts that ship with the application: one made to be read at a glance, and one that has every sign we need. */
 public final class Typeface {
@@ -18,13 +19,13 @@ public final class Typeface {
 
     /** Makes the fonts known; must come before the first text is laid out. */
     public static void load() {
-        for (String file : new String[] {"B612-Regular.otf", "B612-Bold.otf", "NotoSansSymbols-Regular.ttf"}) {
-            try (InputStream stream = Typeface.class.getResourceAsStream("fonts/" + file)) {
-                if (stream == null || Font.loadFont(stream, 12) == null) {
-                    throw new IllegalStateException("the font " + file + " did not come with the application");
+        for (Typefaces typeface : Typefaces.values()) {
+            try (InputStream stream = typeface.open()) {
+                if (Font.loadFont(stream, 12) == null) {
+                    throw new IllegalStateException("the font " + typeface + " cannot be shown");
                 }
             } catch (IOException broken) {
-                throw new UncheckedIOException("the font " + file + " cannot be read", broken);
+                throw new UncheckedIOException("the font " + typeface + " cannot be read", broken);
             }
         }
     }

@@ -1,11 +1,16 @@
 package parable.cli;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.drafting.Dress;
+import parable.files.PdfFile;
 import parable.files.SvgFile;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -14,18 +19,22 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Writes the drawing of a sheet. */
-@Command(name = "export", description = "Write the drawing of a sheet as SVG.", mixinStandardHelpOptions = true)
+@Command(name = "export", description = "Write the drawing of a sheet as SVG or PDF.", mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
 
     /** What a sheet can be written as. */
     enum Format {
-        svg
+        svg,
+        pdf
     }
 
     @Parameters(paramLabel = "FILE", description = "the job file")
     private Path file;
 
-    @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; the first, unless said")
+    @Option(
+            names = "--sheet",
+            paramLabel = "NAME",
+            description = "the sheet; unless said, the first as SVG, all as PDF")
     private String sheet = "";
 
     @Option(names = "--to", required = true, paramLabel = "FORMAT", description = "${COMPLETION-CANDIDATES}")
@@ -38,17 +47,41 @@ final class ExportCommand implements Callable<Integer> {
             description = "the file to write")
     private Path out;
 
+    @Option(
+            names = "--practice",
+            paramLabel = "PRACTICE",
+            description = "IEC or North-American; the job's, unless said")
+    private String practice = "";
+
     @Override
     public Integer call() {
-        Job job = Jobs.open(file);
+        Job job = dressed(Jobs.open(file));
         Sheet drawn = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         try {
-            Files.writeString(out, SvgFile.text(Assembly.of(drawn), job.name() + ", " + drawn.name()));
+            Files.write(out, bytes(job, drawn));
             return 0;
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         } catch (IOException unwritable) {
             throw new UsersFaultException(out + ": cannot be written: " + unwritable.getMessage());
         }
+    }
+
+    private Job dressed(Job job) {
+        return practice.isEmpty()
+                ? job
+                : Dress.of(
+                        job,
+                        Practice.ofWords(practice.replace('-', ' '))
+                                .orElseThrow(() -> new UsersFaultException(
+                                        "--practice: '" + practice + "' found, IEC or North-American expected")));
+    }
+
+    private byte[] bytes(Job job, Sheet drawn) throws PartException {
+        return switch (format) {
+            case svg -> SvgFile.text(Assembly.of(drawn), job.practice(), job.name() + ", " + drawn.name())
+                    .getBytes(StandardCharsets.UTF_8);
+            case pdf -> PdfFile.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn));
+        };
     }
 }

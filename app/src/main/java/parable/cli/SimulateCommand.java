@@ -66,7 +66,8 @@ final class SimulateCommand implements Callable<Integer> {
 
     private Player play(Bench bench) {
         try {
-            Player player = new Player(bench, Scenario.read(Jobs.text(script)));
+            Player player = new Player(
+                    bench, Scenario.read(Jobs.text(script), bench.assembly().sheet()));
             player.playAll();
             return player;
         } catch (ScenarioException nonsense) {

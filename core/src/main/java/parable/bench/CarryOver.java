@@ -7,7 +7,8 @@ import java.util.Optional;
 import parable.parts.Part;
 
 /**
- * Takes the state of a run over to a changed sheet. A device that is still there, by tag and kind, keeps its position, its
+ * Takes the state of a run over to a changed sheet. A device that is still there, by tag and kind, or that was given another tag
+ * in its place in the list, keeps its position, its
  * speed and its heat; with its contacts unchanged also what is on its way. Everything else is at rest.
  */
 final class CarryOver {
@@ -15,11 +16,19 @@ final class CarryOver {
     private final Rig from;
     private final Rig to;
     private final RunState before;
+    private final Map<String, String> renamed = new HashMap<>();
 
     CarryOver(Rig from, RunState before, Rig to) {
         this.from = from;
         this.before = before;
         this.to = to;
+        for (int p = 0; p < Math.min(from.parts.size(), to.parts.size()); p++) {
+            String old = from.parts.get(p).tag();
+            String fresh = to.parts.get(p).tag();
+            boolean isRenamed = to.network.assembly().part(old).isEmpty()
+                    && from.network.assembly().part(fresh).isEmpty();
+            renamed.put(old, isRenamed ? fresh : old);
+        }
     }
 
     /** The position in the changed sheet of a part, empty if it is gone. */
@@ -27,7 +36,7 @@ final class CarryOver {
         Part old = from.parts.get(part);
         return to.network
                 .assembly()
-                .indexOf(old.tag())
+                .indexOf(renamed.getOrDefault(old.tag(), old.tag()))
                 .filter(index ->
                         to.parts.get(index).device().kind().equals(old.device().kind()));
     }
@@ -54,7 +63,10 @@ final class CarryOver {
                                 new Pending.Stage(stage.time(), part, stage.stage(), stage.released(), stage.cause())));
             }
         }
-        after.faults = before.faults.stream().filter(this::isStillPossible).toList();
+        after.faults = before.faults.stream()
+                .map(fault -> fault.of(renamed.getOrDefault(fault.tag(), fault.tag())))
+                .filter(this::isStillPossible)
+                .toList();
         return after;
     }
 

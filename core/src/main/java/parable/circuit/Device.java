@@ -6,25 +6,31 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * A device on a sheet: which kind of part it is and how it is set. What the kind can do is known to {@code parts}.
  *
  * @param tag its reference designation without the leading dash, for example {@code K1}; unique on its sheet
+ * @param also its tag in the other regional practice, for example {@code 1M}; empty if none was given
  * @param kind the identifier of its kind, for example {@code contactor}
  * @param label what it is for, in the electrician's words; empty if not said
  * @param place where it is mounted, for example {@code door}; empty if not said
  * @param settings what can be set on this kind, each as it is written, for example {@code coil} to {@code 230 V AC}
  * @param extras unknown fields
  */
-public record Device(String tag, String kind, String label, String place, Map<String, String> settings, Extras extras) {
+public record Device(
+        String tag, String also, String kind, String label, String place, Map<String, String> settings, Extras extras) {
 
     /** The settings that name other devices. */
     private static final Set<String> REFERENCES = Set.of("between", "motor");
 
+    private static final Pattern TAG = Pattern.compile("[A-Za-z0-9.]+");
+
     /** Not modified: the settings are copied, their order is kept. */
     public Device {
         Objects.requireNonNull(tag, "tag");
+        Objects.requireNonNull(also, "also");
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(label, "label");
         Objects.requireNonNull(place, "place");
@@ -37,15 +43,14 @@ public record Device(String tag, String kind, String label, String place, Map<St
         return Optional.ofNullable(settings.get(name));
     }
 
-    /** This device after some device was given another tag: itself, or one whose settings name it. */
-    Device renamed(String from, String to) {
-        Map<String, String> changed = new LinkedHashMap<>();
-        settings.forEach((name, value) -> changed.put(
-                name,
-                REFERENCES.contains(name)
-                        ? value.replaceAll("(?<![A-Za-z0-9.])" + from + "(?![A-Za-z0-9.])", to)
-                        : value));
-        return new Device(tag.equals(from) ? to : tag, kind, label, place, changed, extras);
+    /** This device after devices were given other tags, from the old to the new: itself, or those its settings name. */
+    Device retagged(Map<String, String> tags) {
+        Map<String, String> changed = new LinkedHashMap<>(settings);
+        for (String reference : REFERENCES) {
+            changed.computeIfPresent(reference, (name, value) -> TAG.matcher(value)
+                    .replaceAll(word -> tags.getOrDefault(word.group(), word.group())));
+        }
+        return new Device(tags.getOrDefault(tag, tag), also, kind, label, place, changed, extras);
     }
 
     /** This device with another value of a setting; an empty value leaves it at the kind's default. */
@@ -56,17 +61,22 @@ public record Device(String tag, String kind, String label, String place, Map<St
         } else {
             changed.put(setting, value);
         }
-        return new Device(tag, kind, label, place, changed, extras);
+        return new Device(tag, also, kind, label, place, changed, extras);
     }
 
     /** This device with another label. */
     public Device labelled(String other) {
-        return new Device(tag, kind, other, place, settings, extras);
+        return new Device(tag, also, kind, other, place, settings, extras);
     }
 
     /** This device in another place. */
     public Device placed(String other) {
-        return new Device(tag, kind, label, other, settings, extras);
+        return new Device(tag, also, kind, label, other, settings, extras);
+    }
+
+    /** This device with another tag for the other practice. */
+    public Device alsoKnownAs(String other) {
+        return new Device(tag, other, kind, label, place, settings, extras);
     }
 
     /** The label where there is one, otherwise the tag. */

@@ -1,6 +1,7 @@
 package parable.circuit;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -49,19 +50,22 @@ public record Rung(List<RungItem> items, String remark) {
         return items.stream().filter(RungItem.Point.class::isInstance).map(RungItem.Point.class::cast);
     }
 
-    /** This rung after a device was given another tag. */
-    Rung renamed(String from, String to) {
-        return new Rung(items.stream().map(item -> renamed(item, from, to)).toList(), remark);
+    /** This rung after devices were given other tags, from the old to the new. */
+    Rung retagged(Map<String, String> tags) {
+        return new Rung(items.stream().map(item -> retagged(item, tags)).toList(), remark);
     }
 
-    private static RungItem renamed(RungItem item, String from, String to) {
-        if (item instanceof RungItem.Passage passage && passage.tag().equals(from)) {
-            return new RungItem.Passage(to, passage.from(), passage.to());
+    private static RungItem retagged(RungItem item, Map<String, String> tags) {
+        if (item instanceof RungItem.Passage passage) {
+            String tag = tags.getOrDefault(passage.tag(), passage.tag());
+            return new RungItem.Passage(tag, passage.from(), passage.to());
         }
-        return item instanceof RungItem.Landing landing
-                        && landing.terminal().tag().equals(from)
-                ? new RungItem.Landing(new Terminal(to, landing.terminal().marking()))
-                : item;
+        if (item instanceof RungItem.Landing landing) {
+            Terminal terminal = landing.terminal();
+            String tag = tags.getOrDefault(terminal.tag(), terminal.tag());
+            return new RungItem.Landing(new Terminal(tag, terminal.marking()));
+        }
+        return item;
     }
 
     /** The rung in the compact notation, with its remark after a semicolon. */

@@ -1,6 +1,7 @@
 package parable.circuit;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -52,6 +53,18 @@ public record Sheet(
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
         return new Sheet(name, duty, rails, others, power, control, extras);
+    }
+
+    /** This sheet after devices were given other tags, all at once, from the old to the new. */
+    public Sheet retagged(Map<String, String> tags) {
+        return new Sheet(
+                name,
+                duty,
+                rails,
+                devices.stream().map(device -> device.retagged(tags)).toList(),
+                power.stream().map(rung -> rung.retagged(tags)).toList(),
+                control.stream().map(rung -> rung.retagged(tags)).toList(),
+                extras);
     }
 
     /** This sheet with other rails. */

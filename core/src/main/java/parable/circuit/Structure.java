@@ -3,6 +3,7 @@ package parable.circuit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -158,17 +159,7 @@ public final class Structure {
         if (!other.matches("[A-Za-z0-9.]+") || sheet.device(other).isPresent()) {
             throw new EditException(tag, other, "a tag of letters and digits that no other device has");
         }
-        Sheet renamed = sheet.withDevices(sheet.devices().stream()
-                .map(device -> device.renamed(tag, other))
-                .toList());
-        for (Circuit circuit : Circuit.values()) {
-            renamed = renamed.withRungs(
-                    circuit,
-                    renamed.rungs(circuit).stream()
-                            .map(rung -> rung.renamed(tag, other))
-                            .toList());
-        }
-        return renamed;
+        return sheet.retagged(Map.of(tag, other));
     }
 
     /** The lowest number from 3 on that no wire of the sheet has. */

@@ -95,7 +95,7 @@ final class Fitting {
                     Catalogue.kinds().stream().map(known -> known.id()).collect(Collectors.joining(", ")));
         }
         boolean operator = WITH_BLOCKS.contains(wanted) || wanted.equals("selector") || wanted.equals("pilot-lamp");
-        Device device = new Device(tag, wanted, "", operator ? "door" : "panel", Map.of(), Extras.NONE);
+        Device device = new Device(tag, "", wanted, "", operator ? "door" : "panel", Map.of(), Extras.NONE);
         put(withVoltage(WITH_BLOCKS.contains(wanted) ? device.with("blocks", " ") : device));
     }
 

@@ -8,13 +8,9 @@ import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /**
- * Symbols after IEC 60617. Each reaches {@link #HALF} along the lane to both sides of its centre, where the wires end.
- * The fixed side of a contact is towards the line, its hinge towards the return.
+ * Symbols after IEC 60617. The fixed side of a contact is towards the line, its hinge towards the return.
  */
-final class IecSymbols {
-
-    /** Half the length of a symbol along the lane. */
-    static final double HALF = 14;
+final class IecSymbols implements Symbols {
 
     private final Axis axis;
 
@@ -22,8 +18,8 @@ final class IecSymbols {
         this.axis = axis;
     }
 
-    /** How far a contact stands out above its lane; its tag goes beyond that. */
-    static double heightAbove(Part part, Contact contact) {
+    @Override
+    public double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
             case PUSH_BUTTON, SELECTOR, DRUM_SWITCH, MACHINE_SWITCH -> 23;
             case TIMER -> 20;
@@ -45,13 +41,13 @@ final class IecSymbols {
         };
     }
 
-    /** How far a load stands out above its lane. */
-    static double heightAbove(LoadRole role) {
+    @Override
+    public double heightAbove(LoadRole role) {
         return role == LoadRole.LAMP ? 24 : 14;
     }
 
-    /** A contact or a pole of a part. */
-    Mark.Symbol contact(Part part, int index, Point at) {
+    @Override
+    public Mark.Symbol contact(Part part, int index, Point at) {
         Contact contact = part.contacts().get(index);
         Subject subject = new Subject.OfContact(part.tag(), index);
         Box box = contactBox(at, heightAbove(part, contact));
@@ -172,8 +168,8 @@ final class IecSymbols {
                 List.of());
     }
 
-    /** A coil or a lamp of a part. */
-    Mark.Symbol load(Part part, int load, Point at) {
+    @Override
+    public Mark.Symbol load(Part part, int load, Point at) {
         Subject subject = new Subject.OfLoad(part.tag(), load);
         LoadRole role = part.loads().get(load).role();
         Box box = axis.box(at, 2 * HALF + 2, 2 * HALF + 2);

@@ -3,6 +3,7 @@ package parable.draw;
 import java.util.List;
 import java.util.Map;
 import parable.circuit.Circuit;
+import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -25,8 +26,13 @@ final class Ladder extends LaneDiagram {
     private final Map<String, Integer> uses;
     private final double[] rows;
 
-    private Ladder(Assembly assembly) {
-        super(assembly, Axis.RIGHT, assembly.sheet().control(), PITCH);
+    private Ladder(Assembly assembly, Practice practice) {
+        super(
+                assembly,
+                Symbols.of(practice, Axis.RIGHT),
+                Axis.RIGHT,
+                assembly.sheet().control(),
+                PITCH);
         references = new CrossReferences(assembly);
         uses = uses(rungs);
         rows = new double[rungs.size() + 1];
@@ -37,8 +43,8 @@ final class Ladder extends LaneDiagram {
     }
 
     /** The ladder of a sheet. */
-    static Drawing of(Assembly assembly) {
-        Ladder ladder = new Ladder(assembly);
+    static Drawing of(Assembly assembly, Practice practice) {
+        Ladder ladder = new Ladder(assembly, practice);
         ladder.draw();
         ladder.drawRungNumbers();
         ladder.drawRailNames();
@@ -56,7 +62,12 @@ final class Ladder extends LaneDiagram {
     }
 
     private List<String> underCoil(Part part) {
-        return part.contacts().isEmpty() ? List.of() : references.underCoil(part);
+        if (!part.contacts().isEmpty()) {
+            return references.underCoil(part);
+        }
+        return part.device().label().isEmpty()
+                ? List.of()
+                : List.of(part.device().label());
     }
 
     private boolean isLoad(RungItem.Passage passage) {

@@ -41,7 +41,7 @@ abstract class LaneDiagram {
 
     final Assembly assembly;
     final Axis axis;
-    final IecSymbols symbols;
+    final Symbols symbols;
     final List<Rung> rungs;
     final List<Mark> marks = new ArrayList<>();
     private final Pitch pitch;
@@ -51,10 +51,10 @@ abstract class LaneDiagram {
     private double[] columnAt;
     private double[] slotAt;
 
-    LaneDiagram(Assembly assembly, Axis axis, List<Rung> rungs, Pitch pitch) {
+    LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, List<Rung> rungs, Pitch pitch) {
         this.assembly = assembly;
         this.axis = axis;
-        this.symbols = new IecSymbols(axis);
+        this.symbols = symbols;
         this.rungs = rungs;
         this.pitch = pitch;
     }
@@ -318,7 +318,7 @@ abstract class LaneDiagram {
                 OptionalInt node = nodeOf(items.get(before));
                 return node.isPresent()
                         ? nodeAt(node.getAsInt())
-                        : slotOf(items.get(before)) + pitch.slot / 2 + IecSymbols.HALF;
+                        : slotOf(items.get(before)) + pitch.slot / 2 + Symbols.HALF;
             }
         }
         return pitch.start;
@@ -337,7 +337,7 @@ abstract class LaneDiagram {
 
     /** How far a device reaches along its lane to both sides of its centre. */
     double halfLength(int lane, Placed placed) {
-        return IecSymbols.HALF;
+        return Symbols.HALF;
     }
 
     /** Whether a device is moved to the far end of its lane. */
@@ -391,8 +391,8 @@ abstract class LaneDiagram {
     final double heightAbove(RungItem.Passage passage) {
         Part part = part(passage.tag());
         return part.contactBetween(passage.from(), passage.to())
-                .map(contact -> IecSymbols.heightAbove(part, part.contacts().get(contact)))
-                .orElseGet(() -> IecSymbols.heightAbove(roleOf(part, passage)));
+                .map(contact -> symbols.heightAbove(part, part.contacts().get(contact)))
+                .orElseGet(() -> symbols.heightAbove(roleOf(part, passage)));
     }
 
     private static LoadRole roleOf(Part part, RungItem.Passage passage) {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import parable.circuit.Circuit;
+import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -33,8 +34,13 @@ final class PowerDiagram extends LaneDiagram {
     private final Set<String> tagged = new HashSet<>();
     private double lowest;
 
-    private PowerDiagram(Assembly assembly) {
-        super(assembly, Axis.DOWN, assembly.sheet().power(), PITCH);
+    private PowerDiagram(Assembly assembly, Practice practice) {
+        super(
+                assembly,
+                Symbols.of(practice, Axis.DOWN),
+                Axis.DOWN,
+                assembly.sheet().power(),
+                PITCH);
         uses = uses(rungs);
         columns = new double[rungs.size()];
     }
@@ -59,8 +65,8 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     /** The power diagram of a sheet. */
-    static Drawing of(Assembly assembly) {
-        PowerDiagram diagram = new PowerDiagram(assembly);
+    static Drawing of(Assembly assembly, Practice practice) {
+        PowerDiagram diagram = new PowerDiagram(assembly, practice);
         diagram.draw();
         assembly.parts().stream().filter(part -> part.family() == Family.SUPPLY).forEach(diagram::drawSupply);
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
@@ -116,8 +122,8 @@ final class PowerDiagram extends LaneDiagram {
         marks.add(symbol(passage, at));
         String above = placed.reversed() ? passage.to() : passage.from();
         String below = placed.reversed() ? passage.from() : passage.to();
-        label(at.plus(6, -IecSymbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
-        label(at.plus(6, IecSymbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
+        label(at.plus(6, -Symbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
+        label(at.plus(6, Symbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
         Optional<Point> pole = Optional.ofNullable(lastPole.put(List.of(passage.tag(), at.y()), at));
         if (tagged.add(passage.tag())) {
             double aside = heightAbove(passage) + 9;
@@ -149,9 +155,7 @@ final class PowerDiagram extends LaneDiagram {
     /** Half of what a lane cuts out of the motor's circle. */
     private double chord(int lane, Part motor) {
         double aside = across(lane) - centreOf(motor, lane);
-        return Math.abs(aside) < MOTOR_RADIUS
-                ? Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside)
-                : IecSymbols.HALF;
+        return Math.abs(aside) < MOTOR_RADIUS ? Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside) : Symbols.HALF;
     }
 
     private double centreOf(Part motor, int lane) {
@@ -192,7 +196,12 @@ final class PowerDiagram extends LaneDiagram {
         if (part.family() == Family.MOTOR) {
             return drawMotorLead(lane, part, marking, along + PITCH.slot() / 2);
         }
-        label(new Point(across(lane), along + 18), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+        boolean besideItsOwn = lane > 0 && isOn(lane - 1, part);
+        label(
+                new Point(across(lane), along + 18),
+                besideItsOwn ? marking : landing.terminal().toString(),
+                TextRole.TAG,
+                Anchor.MIDDLE);
         return along + 26;
     }
 

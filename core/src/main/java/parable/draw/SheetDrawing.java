@@ -2,6 +2,7 @@ package parable.draw;
 
 import java.util.ArrayList;
 import java.util.List;
+import parable.circuit.Practice;
 import parable.parts.Assembly;
 import parable.parts.LoadRole;
 
@@ -30,18 +31,20 @@ public final class SheetDrawing {
         return new Drawing(460, 180, marks);
     }
 
-    /** The drawing of an assembled sheet; a circuit without rungs takes no room, and a sheet without any is blank. */
-    public static Drawing of(Assembly assembly) {
+    /**
+     * The drawing of an assembled sheet with the symbols of a practice; a circuit without rungs takes no room, and a sheet without any is blank.
+     */
+    public static Drawing of(Assembly assembly, Practice practice) {
         boolean power = !assembly.sheet().power().isEmpty();
         boolean control = !assembly.sheet().control().isEmpty();
         if (power && control) {
-            return PowerDiagram.of(assembly).beside(Ladder.of(assembly), GAP);
+            return PowerDiagram.of(assembly, practice).beside(Ladder.of(assembly, practice), GAP);
         }
         if (power) {
             boolean byHand = assembly.parts().stream()
                     .noneMatch(part -> part.loads().stream().anyMatch(load -> load.role() == LoadRole.COIL));
-            return PowerDiagram.of(assembly).beside(byHand ? WITHOUT_LADDER : EMPTY_LADDER, GAP);
+            return PowerDiagram.of(assembly, practice).beside(byHand ? WITHOUT_LADDER : EMPTY_LADDER, GAP);
         }
-        return control ? Ladder.of(assembly) : EMPTY;
+        return control ? Ladder.of(assembly, practice) : EMPTY;
     }
 }

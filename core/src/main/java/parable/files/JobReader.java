@@ -32,7 +32,7 @@ final class JobReader {
 
     private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
     private static final List<String> SHEET_FIELDS = List.of("name", "duty", "rails", "devices", "power", "rungs");
-    private static final List<String> DEVICE_FIELDS = List.of("tag", "kind", "label", "place");
+    private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place");
 
     private JobReader() {}
 
@@ -123,6 +123,7 @@ final class JobReader {
         }
         return new Device(
                 tag.text(),
+                optional(device, "also"),
                 kind.text(),
                 optional(device, "label"),
                 optional(device, "place"),

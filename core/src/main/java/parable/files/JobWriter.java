@@ -56,6 +56,9 @@ final class JobWriter {
     private static ObjectNode device(Device device) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("tag", device.tag());
+        if (!device.also().isEmpty()) {
+            node.put("also", device.also());
+        }
         node.put("kind", device.kind());
         if (!device.label().isEmpty()) {
             node.put("label", device.label());

@@ -1,158 +1,171 @@
 package parable.files;
 
 import java.io.StringWriter;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import parable.circuit.Practice;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.Point;
 import parable.draw.SheetDrawing;
-import parable.draw.Stroke;
-import parable.draw.Subject;
 import parable.parts.Assembly;
-import parable.parts.Part;
 
 /** The drawing of a sheet as SVG 1.1, with the geometry of the screen, everything at rest, in black on white. */
-public final class SvgFile {
+public final class SvgFile implements Pen {
 
-    private static final double WIRE = 1;
-    private static final double SYMBOL = 1.6;
-    private static final double JUNCTION = 2.6;
     private static final double MARGIN = 12;
 
     private final XMLStreamWriter xml;
-    private final Assembly assembly;
 
-    private SvgFile(XMLStreamWriter xml, Assembly assembly) {
+    private SvgFile(XMLStreamWriter xml) {
         this.xml = xml;
-        this.assembly = assembly;
     }
 
     /**
      * The text of the file.
      *
+     * @param practice whose symbols it has
      * @param title what is drawn, for those who cannot see it
      */
-    public static String text(Assembly assembly, String title) {
+    public static String text(Assembly assembly, Practice practice, String title) {
         StringWriter text = new StringWriter();
         try {
             XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-            new SvgFile(xml, assembly).write(SheetDrawing.of(assembly), title);
+            Drawing drawing = SheetDrawing.of(assembly, practice);
+            SvgFile file = new SvgFile(xml);
+            file.begin(drawing, title);
+            new AtRest(assembly, file).draw(drawing);
+            xml.writeEndElement();
+            xml.writeEndDocument();
             xml.close();
         } catch (XMLStreamException impossible) {
-            throw new IllegalStateException("a text in memory cannot be written", impossible);
+            throw inMemory(impossible);
         }
         return text.toString();
     }
 
-    private void write(Drawing drawing, String title) throws XMLStreamException {
-        String box = number(-MARGIN) + " " + number(-MARGIN) + " " + number(drawing.width() + 2 * MARGIN) + " "
-                + number(drawing.height() + 2 * MARGIN);
+    private static IllegalStateException inMemory(XMLStreamException impossible) {
+        return new IllegalStateException("a text in memory cannot be written", impossible);
+    }
+
+    private void begin(Drawing drawing, String title) throws XMLStreamException {
+        double width = drawing.width() + 2 * MARGIN;
+        double height = drawing.height() + 2 * MARGIN;
         xml.writeStartDocument("UTF-8", "1.0");
         xml.writeStartElement("svg");
         xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
-        xml.writeAttribute("viewBox", box);
-        xml.writeAttribute("width", number(drawing.width() + 2 * MARGIN));
-        xml.writeAttribute("height", number(drawing.height() + 2 * MARGIN));
+        xml.writeAttribute(
+                "viewBox", number(-MARGIN) + " " + number(-MARGIN) + " " + number(width) + " " + number(height));
+        xml.writeAttribute("width", number(width));
+        xml.writeAttribute("height", number(height));
         xml.writeAttribute("font-family", "B612, sans-serif");
         xml.writeStartElement("title");
         xml.writeCharacters(title);
         xml.writeEndElement();
-        rectangle(drawing);
-        for (Mark mark : drawing.marks()) {
-            write(mark);
-        }
-        xml.writeEndElement();
-        xml.writeEndDocument();
+        element(
+                "rect",
+                "x",
+                number(-MARGIN),
+                "y",
+                number(-MARGIN),
+                "width",
+                number(width),
+                "height",
+                number(height),
+                "fill",
+                "white");
     }
 
-    private void rectangle(Drawing drawing) throws XMLStreamException {
-        xml.writeEmptyElement("rect");
-        xml.writeAttribute("x", number(-MARGIN));
-        xml.writeAttribute("y", number(-MARGIN));
-        xml.writeAttribute("width", number(drawing.width() + 2 * MARGIN));
-        xml.writeAttribute("height", number(drawing.height() + 2 * MARGIN));
-        xml.writeAttribute("fill", "white");
-    }
-
-    private void write(Mark mark) throws XMLStreamException {
-        if (mark instanceof Mark.Wire wire) {
-            lines(wire.points(), WIRE, "");
-        } else if (mark instanceof Mark.Junction junction) {
-            circle(junction.at(), JUNCTION, true);
-        } else if (mark instanceof Mark.Link link) {
-            lines(List.of(link.from(), link.to()), WIRE, "4 3");
-        } else if (mark instanceof Mark.Symbol symbol) {
-            write(symbol.always());
-            write(isOnAtRest(symbol.subject()) ? symbol.on() : symbol.off());
-        } else if (mark instanceof Mark.Label label) {
-            write(label);
+    private void element(String name, String... attributes) {
+        try {
+            xml.writeEmptyElement(name);
+            attributes(attributes);
+        } catch (XMLStreamException impossible) {
+            throw inMemory(impossible);
         }
     }
 
-    /** Breakers open, fuses sound, supplies there, nothing actuated. */
-    private boolean isOnAtRest(Subject subject) {
-        Part part = assembly.part(subject.tag()).orElseThrow();
-        return subject instanceof Subject.OfContact contact
-                ? part.contacts().get(contact.contact()).closedAt(part.initial())
-                : subject instanceof Subject.OfSupply;
-    }
-
-    private void write(List<Stroke> strokes) throws XMLStreamException {
-        for (Stroke stroke : strokes) {
-            if (stroke instanceof Stroke.Lines lines) {
-                lines(lines.points(), lines.dashed() ? WIRE : SYMBOL, lines.dashed() ? "3 3" : "");
-            } else if (stroke instanceof Stroke.Circle circle) {
-                circle(circle.centre(), circle.radius(), circle.filled());
-            } else if (stroke instanceof Stroke.Area area) {
-                xml.writeEmptyElement("polygon");
-                xml.writeAttribute("points", points(area.corners()));
-            }
+    private void attributes(String... namesAndValues) throws XMLStreamException {
+        for (int i = 0; i < namesAndValues.length; i += 2) {
+            xml.writeAttribute(namesAndValues[i], namesAndValues[i + 1]);
         }
     }
 
-    private void lines(List<Point> points, double width, String dashes) throws XMLStreamException {
-        xml.writeEmptyElement("polyline");
-        xml.writeAttribute("points", points(points));
-        xml.writeAttribute("fill", "none");
-        xml.writeAttribute("stroke", "black");
-        xml.writeAttribute("stroke-width", number(width));
-        if (!dashes.isEmpty()) {
-            xml.writeAttribute("stroke-dasharray", dashes);
+    @Override
+    public void lines(List<Point> points, double width, double... dashes) {
+        String dashed = dashes.length == 0
+                ? "none"
+                : Arrays.stream(dashes).mapToObj(SvgFile::number).collect(Collectors.joining(" "));
+        element(
+                "polyline",
+                "points",
+                points(points),
+                "fill",
+                "none",
+                "stroke",
+                "black",
+                "stroke-width",
+                number(width),
+                "stroke-dasharray",
+                dashed);
+    }
+
+    @Override
+    public void circle(Point centre, double radius, double width, boolean filled) {
+        element(
+                "circle",
+                "cx",
+                number(centre.x()),
+                "cy",
+                number(centre.y()),
+                "r",
+                number(radius),
+                "fill",
+                filled ? "black" : "none",
+                "stroke",
+                "black",
+                "stroke-width",
+                number(width));
+    }
+
+    @Override
+    public void area(List<Point> corners) {
+        element("polygon", "points", points(corners));
+    }
+
+    @Override
+    public void text(Mark.Label label) {
+        try {
+            xml.writeStartElement("text");
+            attributes(
+                    "x",
+                    number(label.at().x()),
+                    "y",
+                    number(label.at().y()),
+                    "font-size",
+                    number(label.role().size()),
+                    "font-weight",
+                    label.role().bold() ? "bold" : "normal",
+                    "text-anchor",
+                    anchor(label.anchor()));
+            xml.writeCharacters(label.text());
+            xml.writeEndElement();
+        } catch (XMLStreamException impossible) {
+            throw inMemory(impossible);
         }
     }
 
-    private void circle(Point centre, double radius, boolean filled) throws XMLStreamException {
-        xml.writeEmptyElement("circle");
-        xml.writeAttribute("cx", number(centre.x()));
-        xml.writeAttribute("cy", number(centre.y()));
-        xml.writeAttribute("r", number(radius));
-        xml.writeAttribute("fill", filled ? "black" : "none");
-        xml.writeAttribute("stroke", "black");
-        xml.writeAttribute("stroke-width", number(SYMBOL));
-    }
-
-    private void write(Mark.Label label) throws XMLStreamException {
-        xml.writeStartElement("text");
-        xml.writeAttribute("x", number(label.at().x()));
-        xml.writeAttribute("y", number(label.at().y()));
-        xml.writeAttribute("font-size", number(label.role().size()));
-        if (label.role().bold()) {
-            xml.writeAttribute("font-weight", "bold");
-        }
-        xml.writeAttribute(
-                "text-anchor",
-                switch (label.anchor()) {
-                    case START -> "start";
-                    case MIDDLE -> "middle";
-                    case END -> "end";
-                });
-        xml.writeCharacters(label.text());
-        xml.writeEndElement();
+    private static String anchor(Mark.Anchor anchor) {
+        return switch (anchor) {
+            case START -> "start";
+            case MIDDLE -> "middle";
+            case END -> "end";
+        };
     }
 
     private static String points(List<Point> points) {

@@ -1,9 +1,13 @@
 package parable.scenario;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import parable.bench.Action;
+import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.Verb;
 
@@ -13,6 +17,8 @@ import parable.parts.Verb;
  * @param steps in the order of the script, which is the order of time
  */
 public record Scenario(List<Step> steps) {
+
+    private static final Pattern WORD = Pattern.compile("[A-Za-z0-9.]+");
 
     /** Not modified: the list is copied. */
     public Scenario {
@@ -42,6 +48,18 @@ public record Scenario(List<Step> steps) {
             steps.addAll(steps(line, time));
         }
         return new Scenario(steps);
+    }
+
+    /**
+     * Reads a script for a sheet: a device may also be called by the tag that it bears in the other practice.
+     *
+     * @throws ScenarioException at the first line that says nothing sensible or goes back in time
+     */
+    public static Scenario read(String text, Sheet sheet) throws ScenarioException {
+        Map<String, String> tags = new HashMap<>();
+        sheet.devices().forEach(device -> tags.put(device.also(), device.tag()));
+        sheet.devices().forEach(device -> tags.remove(device.tag()));
+        return read(WORD.matcher(text).replaceAll(word -> tags.getOrDefault(word.group(), word.group())));
     }
 
     private static List<Step> steps(ScriptLine line, long time) throws ScenarioException {

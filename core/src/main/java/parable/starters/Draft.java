@@ -36,6 +36,14 @@ final class Draft {
         return sheet;
     }
 
+    /** Notes on every device what it is called in the other practice. */
+    Draft alsoKnownBy(Tags tags) {
+        sheet = sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.alsoKnownAs(tags.inOtherPractice(device.tag())))
+                .toList());
+        return this;
+    }
+
     /** Makes a change that is known to fit. */
     Draft make(Edit edit) {
         try {
@@ -62,7 +70,7 @@ final class Draft {
                 set.put(settings[i], settings[i + 1]);
             }
         }
-        make(new Edit.PutDevice(new Device(tag, kind, label, place, set, Extras.NONE)));
+        make(new Edit.PutDevice(new Device(tag, "", kind, label, place, set, Extras.NONE)));
     }
 
     void power(String rung) {

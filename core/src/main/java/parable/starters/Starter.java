@@ -68,7 +68,7 @@ public record Starter(Sheet sheet, List<String> reasons) {
         Sheet sheet() {
             withoutLadder();
             drawLadder();
-            return draft.sheet();
+            return draft.alsoKnownBy(tags).sheet();
         }
 
         Sheet withoutLadder() {
@@ -81,7 +81,7 @@ public record Starter(Sheet sheet, List<String> reasons) {
             power.columns();
             furtherColumns(power);
             control.columns();
-            return draft.sheet();
+            return draft.alsoKnownBy(tags).sheet();
         }
 
         private String mainContactor() {

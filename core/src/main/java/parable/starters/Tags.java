@@ -1,11 +1,14 @@
 package parable.starters;
 
+import java.util.HashMap;
+import java.util.Map;
 import parable.circuit.Practice;
 
 /** What the devices of a starter are called: by IEC 81346 letters, or in the North American manner. */
 final class Tags {
 
     private final boolean northAmerican;
+    private final Map<String, String> others = new HashMap<>();
     private int pushButtons;
 
     Tags(Practice practice) {
@@ -13,11 +16,18 @@ final class Tags {
     }
 
     private String tag(String iec, String american) {
-        return northAmerican ? american : iec;
+        String tag = northAmerican ? american : iec;
+        others.put(tag, northAmerican ? iec : american);
+        return tag;
+    }
+
+    /** What a device is called in the other practice, empty if it was not given a tag here. */
+    String inOtherPractice(String tag) {
+        return others.getOrDefault(tag, "");
     }
 
     String supply() {
-        return "G1";
+        return tag("G1", "G1");
     }
 
     String breaker() {
@@ -73,7 +83,7 @@ final class Tags {
     }
 
     String transformer() {
-        return "T1";
+        return tag("T1", "T1");
     }
 
     String directSupply() {

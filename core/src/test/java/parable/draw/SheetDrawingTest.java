@@ -14,6 +14,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
+import parable.circuit.Practice;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
@@ -38,7 +39,7 @@ class SheetDrawingTest {
 
     @Test
     void thePumpIsDrawnWholeWithNumbersAndReferences() {
-        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()));
+        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()), Practice.IEC);
 
         assertThat(texts(drawing))
                 .contains("1", "2", "3", "4", "5", "6", "7", "8", "9", "1L1", "2L3", "A1", "A2", "95", "96")
@@ -50,14 +51,15 @@ class SheetDrawingTest {
     @Test
     void aMechanicalInterlockIsToldAtBothCoils() {
         Drawing drawing = SheetDrawing.of(
-                Examples.fitted(Examples.pressHouse().sheet("Press platen").orElseThrow()));
+                Examples.fitted(Examples.pressHouse().sheet("Press platen").orElseThrow()), Practice.IEC);
 
         assertThat(texts(drawing)).contains("X1: bars K2", "X1: bars K1");
     }
 
     @Test
     void aSheetWithNothingOnItIsDrawnAllTheSame() {
-        assertThat(SheetDrawing.of(Examples.fitted(Examples.sheet("", "", ""))).marks())
+        assertThat(SheetDrawing.of(Examples.fitted(Examples.sheet("", "", "")), Practice.IEC)
+                        .marks())
                 .isEmpty();
         assertComplete(Examples.fitted(Examples.sheet(
                 "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\"}, {\"tag\": \"P1\", \"kind\": \"pilot-lamp\"}",
@@ -79,7 +81,7 @@ class SheetDrawingTest {
 
     @Test
     void aWireIsFoundWhereItIsDrawnAndNowhereElse() {
-        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()));
+        Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()), Practice.IEC);
 
         for (Mark.Wire wire : wires(drawing)) {
             Point from = wire.points().get(0);
@@ -106,7 +108,12 @@ class SheetDrawingTest {
     }
 
     private static void assertComplete(Assembly assembly) {
-        Drawing drawing = SheetDrawing.of(assembly);
+        for (Practice practice : Practice.values()) {
+            assertComplete(assembly, SheetDrawing.of(assembly, practice));
+        }
+    }
+
+    private static void assertComplete(Assembly assembly, Drawing drawing) {
         long passages = assembly.sheet()
                 .rungs()
                 .flatMap(rung -> rung.items().stream())

@@ -11,6 +11,7 @@ import org.w3c.dom.NodeList;
 import org.xml.sax.InputSource;
 import parable.Examples;
 import parable.circuit.Device;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.draw.Drawing;
 import parable.draw.Mark;
@@ -21,10 +22,11 @@ class SvgFileTest {
     @ParameterizedTest
     @MethodSource("parable.Examples#sheets")
     void everySheetIsAnSvgWithAllItsWiresAndTexts(Sheet sheet) throws Exception {
-        Drawing drawing = SheetDrawing.of(Examples.fitted(sheet));
+        Drawing drawing = SheetDrawing.of(Examples.fitted(sheet), Practice.IEC);
         Document svg = DocumentBuilderFactory.newInstance()
                 .newDocumentBuilder()
-                .parse(new InputSource(new StringReader(SvgFile.text(Examples.fitted(sheet), sheet.name() + " <&>"))));
+                .parse(new InputSource(
+                        new StringReader(SvgFile.text(Examples.fitted(sheet), Practice.IEC, sheet.name() + " <&>"))));
 
         assertThat(svg.getDocumentElement().getTagName()).isEqualTo("svg");
         assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).isEqualTo(sheet.name() + " <&>");

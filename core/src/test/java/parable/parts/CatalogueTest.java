@@ -22,7 +22,7 @@ class CatalogueTest {
             String[] sides = setting.strip().split(" ?: ?", 2);
             written.put(sides[0], sides[1]);
         }
-        Device device = new Device("K1", kind, "", "", written, Extras.NONE);
+        Device device = new Device("K1", "", kind, "", "", written, Extras.NONE);
         return Assembly.of(
                 new Sheet("Try", Duty.MAINTAINED, List.of(), List.of(device), List.of(), List.of(), Extras.NONE));
     }

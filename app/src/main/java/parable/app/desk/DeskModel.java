@@ -248,7 +248,8 @@ public final class DeskModel {
     /** Puts a device of a kind on the sheet that no rung goes through yet. */
     void put(String kind) {
         try {
-            jobs.edit(NewDevice.on(sheet(), kind, voltage));
+            jobs.edit(NewDevice.on(
+                    sheet(), kind, voltage, jobs.jobProperty().get().practice()));
         } catch (EditException unknown) {
             throw new IllegalArgumentException(unknown.getMessage(), unknown);
         }

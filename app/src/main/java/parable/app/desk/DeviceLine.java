@@ -50,6 +50,7 @@ final class DeviceLine {
                 settings.put(name, sides[1].strip());
             }
         }
-        return new Device(device.tag(), device.kind(), parts[0].strip(), place, settings, device.extras());
+        return new Device(
+                device.tag(), device.also(), device.kind(), parts[0].strip(), place, settings, device.extras());
     }
 }

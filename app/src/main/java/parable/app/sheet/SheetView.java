@@ -33,6 +33,7 @@ import parable.app.run.RunModel;
 import parable.bench.Fault;
 import parable.bench.Meter;
 import parable.bench.Moment;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.draw.Box;
@@ -65,6 +66,7 @@ public final class SheetView extends Region {
     private final Map<Probe, Point> probePoints = new EnumMap<>(Probe.class);
     private final List<HotSpot> hotSpots = new ArrayList<>();
     private final MeterModel meter;
+    private final Practice practice;
     private final ChangeListener<Object> changed = (any, before, now) -> paint();
     private final WeakChangeListener<Object> repaint = new WeakChangeListener<>(changed);
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
@@ -74,10 +76,11 @@ public final class SheetView extends Region {
     private double scale = 1;
 
     /** The view of a running sheet; the handles are shared with the door, by tag. */
-    public SheetView(RunModel run, Map<String, Handle> handles, MeterModel meter) {
+    public SheetView(RunModel run, Practice practice, Map<String, Handle> handles, MeterModel meter) {
         this.run = run;
         this.meter = meter;
-        this.drawing = SheetDrawing.of(run.assembly());
+        this.practice = practice;
+        this.drawing = SheetDrawing.of(run.assembly(), practice);
         setId("sheet");
         getStyleClass().add("sheet");
         down.setOrientation(Orientation.VERTICAL);
@@ -127,7 +130,7 @@ public final class SheetView extends Region {
     private Optional<Draft> drafted(Sheet sheet) {
         try {
             Assembly assembly = Assembly.of(sheet);
-            return Optional.of(new Draft(SheetDrawing.of(assembly), run.previewOf(assembly)));
+            return Optional.of(new Draft(SheetDrawing.of(assembly, practice), run.previewOf(assembly)));
         } catch (PartException impossible) {
             return Optional.empty();
         }

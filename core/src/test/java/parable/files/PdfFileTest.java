@@ -1,0 +1,70 @@
+package parable.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import parable.Examples;
+import parable.circuit.Circuit;
+import parable.circuit.Device;
+import parable.circuit.Edit;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.circuit.Rung;
+import parable.circuit.Sheet;
+import parable.drafting.Dress;
+
+class PdfFileTest {
+
+    private static String textOf(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document);
+        }
+    }
+
+    @Test
+    void everySheetOfTheJobHasItsPageWithEveryTagAsText() throws IOException {
+        Job job = Examples.pressHouse();
+        byte[] pdf = PdfFile.of(job, job.sheets());
+
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(document.getNumberOfPages())
+                    .isGreaterThanOrEqualTo(job.sheets().size());
+            assertThat(document.getPage(0).getMediaBox().getWidth()).isBetween(841f, 842f);
+        }
+        String text = textOf(pdf);
+        for (Sheet sheet : job.sheets()) {
+            assertThat(text).contains(job.name() + ": " + sheet.name());
+            sheet.devices().stream()
+                    .filter(device -> !device.kind().equals("mechanical-interlock"))
+                    .map(Device::tag)
+                    .forEach(tag -> assertThat(text).contains(tag));
+        }
+    }
+
+    @Test
+    void northAmericanPagesAreLetter() throws IOException {
+        Job job = Dress.of(Examples.pressHouse(), Practice.NORTH_AMERICAN);
+        try (PDDocument document = Loader.loadPDF(PdfFile.of(job, job.sheets().subList(0, 1)))) {
+            assertThat(document.getPage(0).getMediaBox().getWidth()).isEqualTo(792f);
+        }
+    }
+
+    @Test
+    void aLongLadderGoesOnOverPagesUntilItsLastRung() throws Exception {
+        Sheet sheet = Examples.washPump();
+        Rung lamp = sheet.control().get(3);
+        for (int i = 0; i < 60; i++) {
+            sheet = new Edit.InsertRung(Circuit.CONTROL, sheet.control().size(), lamp).on(sheet);
+        }
+        Job job = Examples.pressHouse().with(List.of(sheet));
+
+        String text = textOf(PdfFile.of(job, job.sheets()));
+
+        assertThat(text).contains("part 1 of", Integer.toString(sheet.control().size()));
+    }
+}
