@@ -12,6 +12,13 @@ public interface FilePrompt {
     /** A file to save to, empty if the user thinks better of it. */
     Optional<Path> toSave(String suggestedName);
 
+    /**
+     * A file to write something else than a job to, empty if the user thinks better of it.
+     *
+     * @param what is written, such as {@code Write the drawing to}
+     */
+    Optional<Path> toWrite(String what, String suggestedName);
+
     /** A name, empty if the user thinks better of it. */
     Optional<String> toName(String what, String present);
 }

@@ -30,7 +30,7 @@ import parable.scenario.ScenarioException;
 /** The top of the window: the job, its sheets, its recipes, its file; and what there is to tell about them. */
 final class Header extends VBox {
 
-    private static final int MOST_TABS = 6;
+    private static final int MOST_TABS = 3;
 
     private final JobModel jobs;
     private final FilePrompt prompt;
@@ -50,7 +50,8 @@ final class Header extends VBox {
             FilePrompt prompt,
             SheetActions sheetActions,
             Consumer<String> chooseSheet,
-            Consumer<Scenario> play) {
+            Consumer<Scenario> play,
+            Node... menus) {
         this.sheetActions = sheetActions;
         this.jobs = jobs;
         this.prompt = prompt;
@@ -63,15 +64,13 @@ final class Header extends VBox {
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox line = new HBox(
-                12,
-                job,
-                sheets,
-                sheetMenu(),
-                gap,
-                new ActionButton("open", "Open…", "Ctrl+O", this::open),
-                save,
-                new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
+        HBox line = new HBox(10, job, sheets, sheetMenu(), gap);
+        line.getChildren().addAll(menus);
+        line.getChildren()
+                .addAll(
+                        new ActionButton("open", "Open…", "Ctrl+O", this::open),
+                        save,
+                        new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
         line.getStyleClass().add("header");
         line.setAlignment(Pos.CENTER_LEFT);
         notice.setId("notice");

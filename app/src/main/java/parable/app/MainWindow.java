@@ -1,7 +1,10 @@
 package parable.app;
 
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.AnimationTimer;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -19,9 +22,13 @@ import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
+import parable.app.keys.KeysView;
+import parable.app.look.Look;
+import parable.app.look.Theme;
 import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
+import parable.app.paper.PaperMenu;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
@@ -50,6 +57,9 @@ public final class MainWindow {
     private final Scene scene = new Scene(root, 1280, 800);
     private final SheetList sheetList;
     private final Header header;
+    private final Look look = new Look();
+    private final ViewMenu viewMenu;
+    private final Mounting mounting;
     private final Map<String, RunModel> runs = new LinkedHashMap<>();
     private final Map<String, MeterModel> meters = new LinkedHashMap<>();
     private final Map<String, DeskView> desks = new LinkedHashMap<>();
@@ -66,7 +76,17 @@ public final class MainWindow {
         root.getStyleClass().add("window");
         scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
         sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
-        header = new Header(jobs, prompt, sheetList, this::showSheet, script -> run.play(script));
+        mounting = new Mounting(jobs, () -> shown, prompt);
+        viewMenu = new ViewMenu(jobs, look, this::showKeys);
+        header = new Header(
+                jobs,
+                prompt,
+                sheetList,
+                this::showSheet,
+                script -> run.play(script),
+                viewMenu,
+                new PaperMenu(jobs.jobProperty()::get, () -> shown, prompt, this::tell));
+        look.themeProperty().addListener((any, before, theme) -> wear(theme));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> {
             if (jobs.openedProperty().get() == opened) {
@@ -159,9 +179,9 @@ public final class MainWindow {
                 .forEach(part -> handles.put(part.tag(), new Handle(run, part)));
         MeterModel meter = meters.containsKey(name) ? meters.get(name).on(run) : new MeterModel(run);
         meters.put(name, meter);
-        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), handles, meter);
+        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), look, handles, meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        door = new Door(run, handles);
+        door = new Door(run, handles, drawing ? Optional.of(mounting) : Optional.empty());
         ScrollPane doorPane = new ScrollPane(door);
         doorPane.setFitToWidth(true);
         doorPane.setMinHeight(drawing ? 90 : 120);
@@ -183,10 +203,16 @@ public final class MainWindow {
             VBox.setVgrow(story, Priority.ALWAYS);
             beside.getChildren().addAll(new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
         }
-        TimeStrip strip = new TimeStrip(run);
+        TimeStrip strip = new TimeStrip(run, look.ink());
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
-        root.setCenter(new VBox(sheet, new Legend(), strip, new TimeBar(run)));
+        root.setCenter(new VBox(
+                sheet,
+                new Legend(
+                        look.ink(),
+                        drawing ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
+                strip,
+                new TimeBar(run)));
         root.setRight(beside);
         header.showSheet(name, run);
         if (drawing) {
@@ -224,6 +250,30 @@ public final class MainWindow {
         root.setRight(null);
     }
 
+    /** Opens the page with all keys in the place of the drawing. */
+    private void showKeys() {
+        root.setCenter(new KeysView(() -> showSheet(shown)));
+        root.setRight(null);
+    }
+
+    private void wear(Theme theme) {
+        String night = MainWindow.class.getResource("parable-night.css").toExternalForm();
+        scene.getStylesheets().remove(night);
+        if (theme == Theme.NIGHT) {
+            scene.getStylesheets().add(night);
+        }
+        scene.setUserAgentStylesheet(
+                theme == Theme.NIGHT
+                        ? new PrimerDark().getUserAgentStylesheet()
+                        : new PrimerLight().getUserAgentStylesheet());
+        showSheet(shown);
+    }
+
+    /** How the window is looked at. */
+    Look look() {
+        return look;
+    }
+
     /** Goes to the drawing desk, or from it to the bench. */
     public void setDrawing(boolean draws) {
         drawing = draws;
@@ -257,12 +307,16 @@ public final class MainWindow {
     }
 
     private void key(KeyEvent event) {
+        if (viewMenu.key(event)) {
+            return;
+        }
         if (event.isShortcutDown()) {
             switch (event.getCode()) {
                 case Z -> jobs.undo();
                 case Y -> jobs.redo();
                 case D -> setDrawing(!drawing);
-                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5 -> drawingKey(event);
+                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
+                        event);
                 default -> header.key(event);
             }
             return;
@@ -282,9 +336,9 @@ public final class MainWindow {
         }
     }
 
-    /** Whether the page of questions stands in the place of the drawing; then no key operates what is not seen. */
+    /** Whether a page to be read or answered stands in the place of the drawing; then no key operates what is not seen. */
     private boolean isAsking() {
-        return root.getCenter() instanceof StartView;
+        return root.getCenter() instanceof StartView || root.getCenter() instanceof KeysView;
     }
 
     private boolean drawingKey(KeyEvent event) {

@@ -30,6 +30,14 @@ final class SystemFilePrompt implements FilePrompt {
     }
 
     @Override
+    public Optional<Path> toWrite(String what, String suggestedName) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(what);
+        chooser.setInitialFileName(suggestedName);
+        return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+    }
+
+    @Override
     public Optional<String> toName(String what, String present) {
         TextInputDialog dialog = new TextInputDialog(present);
         dialog.initOwner(owner);

@@ -40,6 +40,7 @@ class DeskTest {
             """;
 
     private MainWindow window;
+    private Optional<Path> written = Optional.empty();
     private JobModel jobs;
     private int strokes;
 
@@ -55,6 +56,11 @@ class DeskTest {
             @Override
             public Optional<Path> toSave(String suggestedName) {
                 return Optional.empty();
+            }
+
+            @Override
+            public Optional<Path> toWrite(String what, String suggestedName) {
+                return written.map(folder -> folder.resolve(suggestedName));
             }
 
             @Override

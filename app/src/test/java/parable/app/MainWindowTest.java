@@ -51,6 +51,7 @@ class MainWindowTest {
     private Path folder;
 
     private MainWindow window;
+    private Optional<Path> written = Optional.empty();
     private JobModel jobs;
     private Optional<Path> answer = Optional.empty();
 
@@ -67,6 +68,11 @@ class MainWindowTest {
             @Override
             public Optional<Path> toSave(String suggestedName) {
                 return answer;
+            }
+
+            @Override
+            public Optional<Path> toWrite(String what, String suggestedName) {
+                return written.map(folder -> folder.resolve(suggestedName));
             }
 
             @Override

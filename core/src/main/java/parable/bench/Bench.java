@@ -73,7 +73,7 @@ public final class Bench {
         bench.trace.cutAfter(time);
         bench.story.addAll(story.subList(0, history.at(time).storyLength()));
         if (time > 0) {
-            bench.tell("The circuit is changed; copper would be de-energised first.", OptionalInt.empty());
+            bench.tell(carryOver.words(), OptionalInt.empty());
         }
         bench.settle(List.of());
         return bench;

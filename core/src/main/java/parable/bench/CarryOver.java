@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import parable.circuit.Sheet;
 import parable.parts.Part;
 
 /**
@@ -122,5 +124,21 @@ final class CarryOver {
             int part = p;
             survivor(p).ifPresent(index -> fresh.takeOver(old, part, index));
         }
+    }
+
+    /** What the change is, for the story: which devices are called otherwise if it is nothing more than that. */
+    String words() {
+        Sheet called = from.network.assembly().sheet().retagged(renamed);
+        Sheet changed = to.network.assembly().sheet();
+        boolean onlyCalled =
+                called.power().equals(changed.power()) && called.control().equals(changed.control());
+        String names = renamed.entrySet().stream()
+                .filter(entry -> !entry.getKey().equals(entry.getValue()))
+                .map(entry -> entry.getKey() + " is now called " + entry.getValue())
+                .sorted()
+                .collect(Collectors.joining(", "));
+        return onlyCalled && !names.isEmpty()
+                ? names + "."
+                : "The circuit is changed; copper would be de-energised first.";
     }
 }

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Edits of the circuit's structure: in series, in parallel, taken away, exchanged. Wires are never drawn; they follow.
@@ -100,6 +101,32 @@ public final class Structure {
         return joined(replaced(sheet, at, items), gone, kept);
     }
 
+    /**
+     * Takes away everything that stands on a stretch of a rung and closes the gap; if nothing else stands on the rung, it goes too.
+     *
+     * @param last the position of the last item of the stretch on the rung, not before {@code from}
+     * @throws EditException if the stretch does not begin and end with something to be passed through
+     */
+    public static Sheet taken(Sheet sheet, Place from, int last) throws EditException {
+        passageAt(sheet, from);
+        passageAt(sheet, new Place(from.circuit(), from.rung(), last));
+        List<RungItem> items = rung(sheet, from).items();
+        boolean leavesSome = IntStream.range(0, items.size())
+                .anyMatch(i -> (i < from.item() || i > last) && items.get(i) instanceof RungItem.Passage);
+        if (!leavesSome) {
+            List<Rung> rungs = new ArrayList<>(sheet.rungs(from.circuit()));
+            rungs.remove(from.rung());
+            return sheet.withRungs(from.circuit(), rungs);
+        }
+        Sheet changed = sheet;
+        for (int item = last; item >= from.item(); item--) {
+            if (items.get(item) instanceof RungItem.Passage) {
+                changed = taken(changed, new Place(from.circuit(), from.rung(), item));
+            }
+        }
+        return changed;
+    }
+
     /** Whether of two points that become one this one gives its name: a rail, else one with branches, else the older. */
     private static boolean isKept(Sheet sheet, RungItem.Point point, RungItem.Point other) {
         if (point.rail() || other.rail()) {
@@ -145,6 +172,49 @@ public final class Structure {
         List<RungItem> items = new ArrayList<>(rung(sheet, at).items());
         items.set(at.item(), passage);
         return replaced(sheet, at, items);
+    }
+
+    /**
+     * Lets a device change places with the next one along its rung, or with the one before; the points between them stay.
+     *
+     * @param next whether it goes towards the return side
+     * @throws EditException if there is nothing to be passed through at the place, or no neighbour on that side
+     */
+    public static Sheet shifted(Sheet sheet, Place at, boolean next) throws EditException {
+        RungItem.Passage passage = passageAt(sheet, at);
+        int neighbour = neighbour(sheet, at, next);
+        List<RungItem> items = new ArrayList<>(rung(sheet, at).items());
+        items.set(at.item(), items.get(neighbour));
+        items.set(neighbour, passage);
+        return replaced(sheet, at, items);
+    }
+
+    /**
+     * The position on its rung of the device next to another.
+     *
+     * @throws EditException if there is none on that side
+     */
+    public static int neighbour(Sheet sheet, Place at, boolean next) throws EditException {
+        List<RungItem> items = rung(sheet, at).items();
+        for (int i = at.item() + (next ? 1 : -1); i >= 0 && i < items.size(); i += next ? 1 : -1) {
+            if (items.get(i) instanceof RungItem.Passage) {
+                return i;
+            }
+        }
+        throw new EditException(
+                items.get(at.item()).text(), "the " + (next ? "last" : "first") + " on its rung", "one beside it");
+    }
+
+    /**
+     * Moves a rung up or down among the others of its circuit; what it does stays the same.
+     *
+     * @param to its new position; before the first counts as the first, behind the last as the last
+     */
+    public static Sheet rungMoved(Sheet sheet, Circuit circuit, int from, int to) {
+        List<Rung> rungs = new ArrayList<>(sheet.rungs(circuit));
+        Rung rung = rungs.remove(from);
+        rungs.add(Math.max(0, Math.min(rungs.size(), to)), rung);
+        return sheet.withRungs(circuit, rungs);
     }
 
     /**

@@ -3,6 +3,7 @@ package parable.circuit;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -38,6 +39,42 @@ public final class WireNumbers {
             next++;
         }
         return renumbered;
+    }
+
+    /**
+     * Numbers that tell the rung: the second new wire of rung 3 is 302. A wire belongs to the first rung of the ladder it is on; the
+     * wires of the power circuit that are called by a number are counted from 1 on as long as they are free.
+     *
+     * @return for each wire that is called by a number its old and its new one, those included that stay the same
+     */
+    public static Map<String, String> byRung(Sheet sheet) {
+        Set<String> taken = new HashSet<>();
+        sheet.rails().forEach(rail -> taken.add(rail.number()));
+        Map<String, String> renumbered = new LinkedHashMap<>();
+        for (int rung = 0; rung < sheet.control().size(); rung++) {
+            number(sheet.control().get(rung), 100 * (rung + 1) + 1, taken, renumbered);
+        }
+        sheet.power().forEach(rung -> number(rung, 1, taken, renumbered));
+        return renumbered;
+    }
+
+    private static void number(Rung rung, int from, Set<String> taken, Map<String, String> renumbered) {
+        int next = from;
+        for (String number : plain(rung)) {
+            if (!renumbered.containsKey(number)) {
+                while (!taken.add(Integer.toString(next))) {
+                    next++;
+                }
+                renumbered.put(number, Integer.toString(next));
+            }
+        }
+    }
+
+    private static List<String> plain(Rung rung) {
+        return rung.points()
+                .filter(point -> !point.rail() && point.name().matches(PLAIN))
+                .map(RungItem.Point::name)
+                .toList();
     }
 
     /**

@@ -20,7 +20,7 @@ final class Ladder extends LaneDiagram {
     private static final double TOP = 84;
     private static final double ROW = 82;
     private static final double NOTE_LINE = 14;
-    private static final Pitch PITCH = new Pitch(40, 94, 14);
+    private static final Pitch PITCH = new Pitch(40, 84, 14);
 
     private final CrossReferences references;
     private final Map<String, Integer> uses;
@@ -48,7 +48,11 @@ final class Ladder extends LaneDiagram {
         ladder.draw();
         ladder.drawRungNumbers();
         ladder.drawRailNames();
-        return new Drawing(ladder.end() + 40, ladder.rows[ladder.rungs.size()] - 30, ladder.marks);
+        double room = ladder.drawRemarks();
+        return new Drawing(
+                Math.max(ladder.end() + 40, ladder.end() + 20 + room),
+                ladder.rows[ladder.rungs.size()] - 30,
+                ladder.marks);
     }
 
     private int notesUnder(Rung rung) {
@@ -151,6 +155,20 @@ final class Ladder extends LaneDiagram {
         for (int i = 0; i < rungs.size(); i++) {
             label(new Point(24, rows[i] + 4), Integer.toString(i + 1), TextRole.NOTE, Anchor.END);
         }
+    }
+
+    /** Writes the remark of each rung beside its end; returns how much room that takes. */
+    private double drawRemarks() {
+        double widest = 0;
+        for (int i = 0; i < rungs.size(); i++) {
+            List<String> lines = Remark.lines(rungs.get(i).remark());
+            for (int line = 0; line < lines.size(); line++) {
+                Point at = new Point(end() + 14, rows[i] + 4 + NOTE_LINE * line);
+                label(at, lines.get(line), TextRole.NOTE, Anchor.START);
+                widest = Math.max(widest, Remark.width(lines.get(line)));
+            }
+        }
+        return widest;
     }
 
     private void drawRailNames() {

@@ -300,7 +300,7 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     double drawEnd(int lane, Placed placed, double along) {
         RungItem.Point point = (RungItem.Point) placed.item();
-        double end = along + 30;
+        double end = along + 42;
         double across = across(lane);
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 5, end - 8), new Point(across, end))));
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));

@@ -46,6 +46,21 @@ class StructureTest {
     }
 
     @Test
+    void aDeviceChangesPlacesAlongItsRungAndARungAmongTheOthers() throws EditException {
+        Sheet shifted = Structure.shifted(pump, ladder(0, 5), false);
+        assertThat(rung(shifted, 0)).startsWith("L F2[95-96] @3 S0[11-12] @4 S4[11-12] @5");
+        assertThat(Structure.shifted(shifted, ladder(0, 3), true)).isEqualTo(pump);
+        assertThatExceptionOfType(EditException.class)
+                .isThrownBy(() -> Structure.shifted(pump, ladder(0, 1), false))
+                .withMessageContaining("F2[95-96]: found the first on its rung");
+
+        Sheet moved = Structure.rungMoved(pump, Circuit.CONTROL, 0, 2);
+        assertThat(rung(moved, 2)).isEqualTo(rung(pump, 0));
+        assertThat(rung(moved, 0)).isEqualTo(rung(pump, 1));
+        assertThat(Structure.rungMoved(moved, Circuit.CONTROL, 2, -5)).isEqualTo(pump);
+    }
+
+    @Test
     void takenAwayTheGapIsClosed() throws EditException {
         Sheet without = Structure.taken(pump, ladder(0, 9));
         assertThat(rung(without, 0)).startsWith("L F2[95-96] @3 S4[11-12] @4 S0[11-12] @5 S2[11-12] @6 K1[A1-A2] N");
@@ -54,6 +69,15 @@ class StructureTest {
                 .isEqualTo("@6 K1[13-14] @6 ; holds itself in");
         assertThat(Structure.taken(pump, ladder(1, 1)).control())
                 .hasSize(pump.control().size() - 1);
+    }
+
+    @Test
+    void aStretchIsTakenAwayWhole() throws EditException {
+        assertThat(rung(Structure.taken(pump, ladder(0, 3), 7), 0))
+                .startsWith("L F2[95-96] @6 S1[13-14] @7 K1[A1-A2] N");
+        assertThat(Structure.taken(pump, ladder(0, 1), 11).control())
+                .isEqualTo(pump.control().subList(1, pump.control().size()));
+        assertThat(Structure.taken(pump, ladder(0, 9), 9)).isEqualTo(Structure.taken(pump, ladder(0, 9)));
     }
 
     @Test

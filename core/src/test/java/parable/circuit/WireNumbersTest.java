@@ -24,6 +24,25 @@ class WireNumbersTest {
                 .allSatisfy((old, now) -> assertThat(now).isEqualTo(old));
     }
 
+    @ParameterizedTest
+    @MethodSource("parable.Examples#sheets")
+    void numberedByRungTheFirstDigitsTellWhereAWireIsMet(Sheet sheet) throws EditException {
+        Sheet numbered = WireNumbers.changed(sheet, WireNumbers.byRung(sheet));
+
+        assertThat(Nodes.of(numbered).all())
+                .extracting(Node::terminals)
+                .isEqualTo(Nodes.of(sheet).all().stream().map(Node::terminals).toList());
+        assertThat(WireNumbers.byRung(numbered))
+                .allSatisfy((old, now) -> assertThat(now).isEqualTo(old));
+        for (int rung = 0; rung < numbered.control().size(); rung++) {
+            int highest = 100 * (rung + 1) + 99;
+            assertThat(numbered.control().get(rung).points())
+                    .filteredOn(point -> !point.rail() && point.name().matches("\\d+"))
+                    .allSatisfy(
+                            point -> assertThat(Integer.parseInt(point.name())).isBetween(101, highest));
+        }
+    }
+
     @Test
     void theOldAndTheNewNumbersAreTold() throws EditException {
         Sheet pump = Examples.washPump();

@@ -82,6 +82,8 @@ class DressTest {
 
         assertThat(next.moment().condition("M")).isEqualTo(Condition.IN);
         assertThat(next.moment().condition("MTR1")).isEqualTo(Condition.FORWARD);
+        assertThat(next.story().get(next.story().size() - 1).text())
+                .contains("K1 is now called M", "S1 is now called PB2");
         next.act(new Action(Verb.OPEN, "CB1"));
         Bench again = Bench.of(Examples.fitted(dressed));
         Player inOldTags = new Player(

@@ -14,7 +14,7 @@ import parable.circuit.Structure;
 import parable.circuit.WireNumbers;
 
 /**
- * What the line understands besides rungs and devices: {@code rename K1 K5}, {@code wire 6 12}, {@code renumber} and
+ * What the line understands besides rungs and devices: {@code rename K1 K5}, {@code wire 6 12}, {@code renumber}, {@code renumber by rung} and
  * {@code find K1}.
  *
  * @param sheet the sheet as it will be; the same if the command only looks for something
@@ -41,14 +41,16 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
                     WireNumbers.changed(sheet, Map.of(words[1], words[2])),
                     "Wire " + words[1] + " becomes wire " + words[2] + ".",
                     Optional.empty()));
-            case "renumber 0" -> Optional.of(renumber(sheet));
+            case "renumber 0" -> Optional.of(renumber(sheet, WireNumbers.inOrder(sheet)));
+            case "renumber 2" -> words[1].equals("by") && words[2].equals("rung")
+                    ? Optional.of(renumber(sheet, WireNumbers.byRung(sheet)))
+                    : Optional.empty();
             case "find 1" -> Optional.of(find(sheet, words[1], from));
             default -> Optional.empty();
         };
     }
 
-    private static Command renumber(Sheet sheet) throws EditException {
-        Map<String, String> numbers = WireNumbers.inOrder(sheet);
+    private static Command renumber(Sheet sheet, Map<String, String> numbers) throws EditException {
         String told = numbers.entrySet().stream()
                 .filter(entry -> !entry.getKey().equals(entry.getValue()))
                 .map(entry -> entry.getKey() + " \u2192 " + entry.getValue())

@@ -1,9 +1,7 @@
 package parable.app.desk;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
@@ -20,13 +18,13 @@ import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
+import parable.drafting.Completion;
+import parable.drafting.Inversion;
 import parable.drafting.NewDevice;
+import parable.drafting.Shorthand;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
 import parable.parts.PartException;
-import parable.starters.MotorData;
-import parable.starters.Starter;
-import parable.starters.Wish;
 
 /** Changes one sheet of the open job, stroke by stroke. Every stroke is one edit that can be undone. */
 public final class DeskModel {
@@ -36,9 +34,10 @@ public final class DeskModel {
     private final JobModel jobs;
     private final String name;
     private final String voltage;
-    private final ObjectProperty<Optional<Place>> selection = new SimpleObjectProperty<>(Optional.empty());
+    private final Selection selection = new Selection(this::sheet);
     private final ObjectProperty<Stroke> stroke = new SimpleObjectProperty<>(Stroke.NEW_RUNG);
     private final StringProperty line = new SimpleStringProperty("");
+    private final StringProperty refusal = new SimpleStringProperty("");
 
     /**
      * The desk of a sheet.
@@ -58,8 +57,12 @@ public final class DeskModel {
     }
 
     /** What is selected on the drawing. */
-    public ObjectProperty<Optional<Place>> selectionProperty() {
+    public Selection selection() {
         return selection;
+    }
+
+    private Practice practice() {
+        return jobs.jobProperty().get().practice();
     }
 
     /** What is done with the next thing that is typed or chosen. */
@@ -92,13 +95,13 @@ public final class DeskModel {
             return new Preview(Optional.empty(), hint());
         }
         try {
-            Optional<Command> command = Command.read(line.get(), sheet(), selectedRung());
+            Optional<Command> command = Command.read(line.get(), sheet(), selection.place());
             if (command.isPresent()) {
                 Assembly.of(command.get().sheet());
                 return new Preview(
                         Optional.of(command.get().sheet()),
                         command.get().words(),
-                        command.get().goTo().or(this::selectedRung));
+                        command.get().goTo().or(selection::place));
             }
             Sheet changed = changed();
             Assembly.of(changed);
@@ -119,7 +122,7 @@ public final class DeskModel {
         if (sheet().power().isEmpty() && !changed.power().isEmpty()) {
             return "Puts supply, breaker, contactors, overload and motor on the sheet, and the rails of the ladder.";
         }
-        Place at = selectedRung().orElse(new Place(Circuit.CONTROL, 0, 0));
+        Place at = selection.place().orElse(new Place(Circuit.CONTROL, 0, 0));
         int rung = stroke.get() == Stroke.NEW_RUNG ? newRungAt() : at.rung();
         List<Rung> rungs = changed.rungs(at.circuit());
         int shown = stroke.get() == Stroke.AROUND || stroke.get() == Stroke.BRANCH ? rung + 1 : rung;
@@ -142,7 +145,7 @@ public final class DeskModel {
     }
 
     private Place placeAfterwards() {
-        Place at = selectedRung().orElse(new Place(Circuit.CONTROL, 0, 1));
+        Place at = selection.place().orElse(new Place(Circuit.CONTROL, 0, 1));
         return switch (stroke.get()) {
             case RUNG, EXCHANGE, AROUND -> at;
             case NEW_RUNG -> new Place(at.circuit(), newRungAt(), 1);
@@ -155,20 +158,21 @@ public final class DeskModel {
     private Sheet changed() throws EditException {
         Sheet sheet = sheet();
         if (line.get().strip().startsWith(POWER)) {
-            return withPower(sheet, line.get().strip().substring(POWER.length()));
+            return PowerCircuit.ofWord(line.get().strip().substring(POWER.length()))
+                    .on(sheet, practice());
         }
-        if (stroke.get() == Stroke.RUNG && selectedRung().isPresent()) {
-            Place at = selectedRung().get();
+        if (stroke.get() == Stroke.RUNG && selection.place().isPresent()) {
+            Place at = selection.place().get();
             Sheet without = new Edit.TakeRung(at.circuit(), at.rung()).on(sheet);
             TypedRung typed = TypedRung.read(line.get(), without, voltage);
             return new Edit.InsertRung(at.circuit(), at.rung(), typed.rung()).on(typed.sheet());
         }
         if (stroke.get().takesRung()) {
             TypedRung typed = TypedRung.read(line.get(), sheet, voltage);
-            Circuit circuit = selectedRung().map(Place::circuit).orElse(Circuit.CONTROL);
+            Circuit circuit = selection.place().map(Place::circuit).orElse(Circuit.CONTROL);
             return new Edit.InsertRung(circuit, newRungAt(), typed.rung()).on(typed.sheet());
         }
-        return withDevice(sheet, selectedRung().orElseThrow(() -> nothingSelected()));
+        return withDevice(sheet, selection.place().orElseThrow(() -> nothingSelected()));
     }
 
     private static EditException nothingSelected() {
@@ -187,9 +191,14 @@ public final class DeskModel {
         return switch (stroke.get()) {
             case BEFORE -> Structure.inSeries(typed.sheet(), at, false, passage);
             case AFTER -> Structure.inSeries(typed.sheet(), at, true, passage);
-            case AROUND -> Structure.around(typed.sheet(), at, at.item(), passage);
+            case AROUND -> around(typed.sheet(), passage);
             case EXCHANGE, RUNG, NEW_RUNG, BRANCH -> Structure.exchanged(typed.sheet(), at, passage);
         };
+    }
+
+    private Sheet around(Sheet sheet, RungItem.Passage passage) throws EditException {
+        Selection.Stretch stretch = selection.present().orElseThrow();
+        return Structure.around(sheet, stretch.first(), stretch.last(), passage);
     }
 
     private static String free(Sheet sheet) {
@@ -210,13 +219,10 @@ public final class DeskModel {
     }
 
     private int newRungAt() {
-        return selectedRung().map(at -> at.rung() + 1).orElse(sheet().control().size());
-    }
-
-    private Optional<Place> selectedRung() {
         return selection
-                .get()
-                .filter(at -> at.rung() < sheet().rungs(at.circuit()).size());
+                .place()
+                .map(at -> at.rung() + 1)
+                .orElse(sheet().control().size());
     }
 
     /** Chooses what the next word does; to change a rung begins with its words. */
@@ -224,7 +230,8 @@ public final class DeskModel {
         stroke.set(next);
         line.set(
                 next == Stroke.RUNG
-                        ? selectedRung()
+                        ? selection
+                                .place()
                                 .map(at -> sheet().rungs(at.circuit())
                                         .get(at.rung())
                                         .text())
@@ -232,24 +239,91 @@ public final class DeskModel {
                         : "");
     }
 
+    /** What can be said after the words that have been typed so far. */
+    List<Completion> completions() {
+        return Completion.of(sheet(), line.get());
+    }
+
+    /** Puts a whole word in the place of the one that has been begun. */
+    void complete(Completion completion) {
+        String typed = line.get();
+        int begun = Math.max(typed.lastIndexOf(' '), typed.lastIndexOf(';')) + 1;
+        line.set(typed.substring(0, begun) + completion.word() + " ");
+    }
+
     /** Takes what is selected away and closes the gap; nothing happens if nothing is selected. */
     public void take() {
-        selectedRung().ifPresent(at -> {
+        editSelected(at -> {
+            Selection.Stretch stretch = selection.present().orElseThrow();
+            Sheet changed = Structure.taken(sheet(), stretch.first(), stretch.last());
+            return new Edited(changed, stretch.first());
+        });
+    }
+
+    /** Exchanges the selected contact for one of its device that is closed at rest, or open if it was closed. */
+    public void invert() {
+        editSelected(at -> new Edited(Inversion.at(sheet(), at, voltage), at));
+    }
+
+    /** Moves the selected rung among the others of its circuit. */
+    public void moveRung(int sense) {
+        editSelected(at -> new Edited(
+                Structure.rungMoved(sheet(), at.circuit(), at.rung(), at.rung() + sense),
+                new Place(at.circuit(), at.rung() + sense, at.item())));
+    }
+
+    /** Lets the selected device change places with its neighbour. */
+    public void moveDevice(int sense) {
+        editSelected(at -> new Edited(
+                Structure.shifted(sheet(), at, sense > 0),
+                new Place(at.circuit(), at.rung(), Structure.neighbour(sheet(), at, sense > 0))));
+    }
+
+    /** Begins a new rung below the selected one with the words for one like it. */
+    public void copyRung() {
+        selection.place().ifPresent(at -> {
+            choose(Stroke.NEW_RUNG);
             try {
-                Sheet changed = Structure.taken(sheet(), at);
-                jobs.edit(changed);
-                select(at);
-            } catch (EditException nothingThere) {
-                selection.set(Optional.empty());
+                Rung rung = sheet().rungs(at.circuit()).get(at.rung());
+                line.set(Shorthand.of(rung, Assembly.of(sheet())));
+            } catch (PartException impossible) {
+                throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
             }
         });
+    }
+
+    /** A changed sheet, and what is selected on it. */
+    private record Edited(Sheet sheet, Place selected) {}
+
+    /** A change of what is selected. */
+    @FunctionalInterface
+    private interface Change {
+        Edited at(Place place) throws EditException;
+    }
+
+    /** Makes a change of what is selected; one that cannot be made is told and changes nothing. */
+    private void editSelected(Change change) {
+        selection.place().ifPresent(at -> {
+            try {
+                Edited edited = change.at(at);
+                refusal.set("");
+                jobs.edit(edited.sheet());
+                select(edited.selected());
+            } catch (EditException impossible) {
+                refusal.set(impossible.getMessage());
+            }
+        });
+    }
+
+    /** Why the last change of what is selected could not be made, empty if it could. */
+    public StringProperty refusalProperty() {
+        return refusal;
     }
 
     /** Puts a device of a kind on the sheet that no rung goes through yet. */
     void put(String kind) {
         try {
-            jobs.edit(NewDevice.on(
-                    sheet(), kind, voltage, jobs.jobProperty().get().practice()));
+            jobs.edit(NewDevice.on(sheet(), kind, voltage, practice()));
         } catch (EditException unknown) {
             throw new IllegalArgumentException(unknown.getMessage(), unknown);
         }
@@ -258,33 +332,12 @@ public final class DeskModel {
     /** Puts a power circuit and the supply of the ladder on a sheet that has none; nothing happens on another. */
     void drawPower(PowerCircuit circuit) {
         if (sheet().power().isEmpty()) {
-            jobs.edit(withPower(sheet(), circuit));
-        }
-    }
-
-    private Sheet withPower(Sheet sheet, String word) throws EditException {
-        if (!sheet.power().isEmpty()) {
-            throw new EditException(name, "a power circuit", "none before one is put on it");
-        }
-        for (PowerCircuit circuit : PowerCircuit.values()) {
-            if (circuit.word().equals(word.strip())) {
-                return withPower(sheet, circuit);
+            try {
+                jobs.edit(circuit.on(sheet(), practice()));
+            } catch (EditException impossible) {
+                throw new IllegalStateException("an empty power circuit can be drawn", impossible);
             }
         }
-        throw new EditException("power", "'" + word + "'", "direct, reversing, star-delta or brake");
-    }
-
-    private Sheet withPower(Sheet sheet, PowerCircuit circuit) {
-        Practice practice = jobs.jobProperty().get().practice();
-        MotorData motor = practice == Practice.IEC
-                ? MotorData.on400V("Motor", "machine", "2.2 kW", "4.9 A", "10 A")
-                : MotorData.on480V("Motor", "machine", "3 hp", "4.8 A", "15 A");
-        Sheet drawn = Starter.withoutLadder(Wish.of(name, practice, motor).with(circuit.choice()));
-        Sheet with = sheet;
-        for (Device device : drawn.devices()) {
-            with = new Edit.PutDevice(device).on(with);
-        }
-        return with.withRails(drawn.rails()).withRungs(Circuit.POWER, drawn.power());
     }
 
     /** Takes over what somebody has written of a device; returns why not if it says nothing sensible. */
@@ -313,70 +366,9 @@ public final class DeskModel {
                         rails.get(0).name() + " " + word + " " + rails.get(1).name());
     }
 
-    /** What is selected, in words. */
-    String selectedWords() {
-        return selectedRung()
-                .map(at -> "Rung " + (at.rung() + 1) + " of the " + at.circuit().words() + ": "
-                        + sheet().rungs(at.circuit())
-                                .get(at.rung())
-                                .items()
-                                .get(Math.min(
-                                        at.item(),
-                                        sheet().rungs(at.circuit())
-                                                        .get(at.rung())
-                                                        .items()
-                                                        .size()
-                                                - 1))
-                                .text())
-                .orElse("Nothing selected: click a symbol, or use the arrow keys");
-    }
-
     /** Selects a place, or what stands nearest to it on its rung. */
     public void select(Place at) {
-        List<Rung> rungs = sheet().rungs(at.circuit());
-        if (rungs.isEmpty()) {
-            selection.set(Optional.empty());
-            return;
-        }
-        int rung = Math.max(0, Math.min(at.rung(), rungs.size() - 1));
-        List<Integer> places = passages(rungs.get(rung));
-        selection.set(places.stream()
-                .min((one, other) -> Integer.compare(Math.abs(one - at.item()), Math.abs(other - at.item())))
-                .map(item -> new Place(at.circuit(), rung, item)));
-    }
-
-    private static List<Integer> passages(Rung rung) {
-        return IntStream.range(0, rung.items().size())
-                .filter(i -> rung.items().get(i) instanceof RungItem.Passage)
-                .boxed()
-                .toList();
-    }
-
-    /** Goes to the next device along the rung, or to the one before. */
-    public void along(int sense) {
-        Place at = selection.get().orElse(new Place(Circuit.CONTROL, 0, -1));
-        List<Rung> rungs = sheet().rungs(at.circuit());
-        if (at.rung() >= rungs.size()) {
-            return;
-        }
-        List<Integer> places = new ArrayList<>(passages(rungs.get(at.rung())));
-        places.removeIf(item -> sense > 0 ? item <= at.item() : item >= at.item());
-        if (!places.isEmpty()) {
-            select(new Place(at.circuit(), at.rung(), sense > 0 ? places.get(0) : places.get(places.size() - 1)));
-        }
-    }
-
-    /** Goes to the next rung, or to the one before; above the ladder is the power circuit. */
-    public void across(int sense) {
-        Place at = selection.get().orElse(new Place(Circuit.CONTROL, -sense, 1));
-        int rung = at.rung() + sense;
-        if (rung < 0 && at.circuit() == Circuit.CONTROL) {
-            select(new Place(Circuit.POWER, sheet().power().size() - 1, at.item()));
-        } else if (rung >= sheet().rungs(at.circuit()).size() && at.circuit() == Circuit.POWER) {
-            select(new Place(Circuit.CONTROL, 0, at.item()));
-        } else {
-            select(new Place(at.circuit(), rung, at.item()));
-        }
+        selection.select(at);
     }
 
     /** Takes the last edit of the job back. */

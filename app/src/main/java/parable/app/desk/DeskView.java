@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
@@ -25,25 +24,25 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.JobModel;
-import parable.circuit.Device;
-import parable.parts.Assembly;
+import parable.drafting.Completion;
 import parable.parts.Catalogue;
 import parable.parts.Family;
-import parable.parts.Part;
-import parable.parts.PartException;
 import parable.parts.PartKind;
 
 /** The desk beside the drawing: what to do with what is selected, the line to type in, and the devices to choose from. */
 public final class DeskView extends VBox {
 
+    private static final int MOST_COMPLETIONS = 6;
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
 
     private final DeskModel desk;
     private final Label selected = new Label();
     private final Label preview = new Label();
     private final TextField line = new TextField();
+    private final FlowPane completions = new FlowPane(4, 4);
+    private List<Completion> offered = List.of();
     private final FlowPane power = new FlowPane(4, 4);
-    private final VBox devices = new VBox(2);
+    private final DeviceList devices;
     private final List<ToggleButton> strokes = new ArrayList<>();
 
     /** The desk of a sheet of these jobs. */
@@ -58,6 +57,9 @@ public final class DeskView extends VBox {
         actions.getChildren()
                 .addAll(
                         action("take", "Take away", "Delete", desk::take),
+                        action("invert", "Open \u2194 closed", "Ctrl+6", desk::invert),
+                        action("copy-rung", "Rung like this", "Ctrl+7", this::copyRung),
+                        action("next-of-device", "Its next place", "Ctrl+J", desk.selection()::nextOfDevice),
                         action("undo", "Undo", "Ctrl+Z", desk::undo),
                         action("redo", "Redo", "Ctrl+Y", desk::redo));
         line.setId("line");
@@ -69,16 +71,26 @@ public final class DeskView extends VBox {
                 event.consume();
             }
         });
+        line.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.TAB && !event.isShiftDown() && !offered.isEmpty()) {
+                complete(offered.get(0));
+                event.consume();
+            }
+        });
+        completions.setId("completions");
+        completions.setPrefWrapLength(340);
+        desk.refusalProperty().addListener((any, before, words) -> showPreview());
         preview.setId("preview");
         preview.setWrapText(true);
         preview.getStyleClass().add("preview");
+        devices = new DeviceList(desk, this::choose, preview::setText);
         ScrollPane list = new ScrollPane(devices);
         list.setFitToWidth(true);
         list.getStyleClass().add("device-list");
         VBox.setVgrow(list, Priority.ALWAYS);
         HBox heading = new HBox(8, heading("Devices"), newDevice());
         heading.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(selected, actions, line, preview, power, heading, list);
+        getChildren().addAll(selected, actions, line, completions, preview, power, heading, list);
         selected.setId("selected");
         selected.getStyleClass().add("plate-name");
         power.setId("power-circuits");
@@ -86,17 +98,17 @@ public final class DeskView extends VBox {
         for (PowerCircuit circuit : PowerCircuit.values()) {
             power.getChildren().add(powerButton(circuit));
         }
-        desk.selectionProperty().addListener((any, before, place) -> show());
+        desk.selection().stretchProperty().addListener((any, before, place) -> show());
         desk.strokeProperty().addListener((any, before, stroke) -> show());
         desk.lineProperty().addListener((any, before, text) -> showPreview());
         jobs.jobProperty().addListener((any, before, job) -> {
             if (job.sheet(desk.name()).isPresent()) {
                 show();
-                listDevices();
+                devices.show();
             }
         });
         show();
-        listDevices();
+        devices.show();
     }
 
     private static Label heading(String words) {
@@ -167,7 +179,7 @@ public final class DeskView extends VBox {
     }
 
     private void show() {
-        selected.setText(desk.selectedWords());
+        selected.setText(desk.selection().words());
         strokes.forEach(button ->
                 button.setSelected(button.getUserData() == desk.strokeProperty().get()));
         power.setVisible(desk.sheet().power().isEmpty());
@@ -176,74 +188,43 @@ public final class DeskView extends VBox {
 
     private void showPreview() {
         DeskModel.Preview now = desk.preview();
-        preview.setText(now.words());
+        String refusal = desk.refusalProperty().get();
+        boolean refused = !refusal.isEmpty() && line.getText().isBlank();
+        preview.setText(refused ? refusal : now.words());
         preview.pseudoClassStateChanged(
-                REFUSED, now.sheet().isEmpty() && !line.getText().isBlank());
+                REFUSED, refused || now.sheet().isEmpty() && !line.getText().isBlank());
+        showCompletions();
     }
 
-    private void listDevices() {
-        devices.getChildren().clear();
-        try {
-            Assembly assembly = Assembly.of(desk.sheet());
-            assembly.parts().forEach(part -> devices.getChildren().add(row(part)));
-        } catch (PartException impossible) {
-            devices.getChildren().add(new Label(impossible.getMessage()));
+    private void showCompletions() {
+        offered = desk.completions().stream().limit(MOST_COMPLETIONS).toList();
+        completions.getChildren().clear();
+        for (Completion completion : offered) {
+            boolean first = completions.getChildren().isEmpty();
+            Button button = new Button(completion.word() + (first ? "  Tab" : ""));
+            button.setId("complete-" + completions.getChildren().size());
+            button.getStyleClass().add("latch");
+            button.setFocusTraversable(false);
+            button.setTooltip(new Tooltip(completion.words()));
+            button.setAccessibleText(completion.word() + ": " + completion.words());
+            button.setOnAction(event -> complete(completion));
+            completions.getChildren().add(button);
         }
-    }
-
-    private Node row(Part part) {
-        Label tag = new Label(part.tag());
-        tag.getStyleClass().add("tag");
-        tag.setMinWidth(44);
-        Device device = part.device();
-        HBox row = new HBox(4, tag, description(device, part.family()));
-        row.setAlignment(Pos.CENTER_LEFT);
-        boolean contacts = part.contacts().stream().anyMatch(contact -> !contact.pole())
-                || part.family() == Family.PUSH_BUTTON
-                || part.family() == Family.CONTACTOR
-                || part.family() == Family.MACHINE_SWITCH;
-        if (contacts) {
-            row.getChildren().addAll(chip(part.tag(), "open", "no"), chip("/" + part.tag(), "closed", "nc"));
+        if (!offered.isEmpty()) {
+            completions.getChildren().add(new Label(offered.get(0).words()));
         }
-        boolean load = !part.loads().isEmpty() && part.family() != Family.MOTOR;
-        if (load) {
-            row.getChildren().add(chip("(" + part.tag() + ")", part.contacts().isEmpty() ? "load" : "coil", "coil"));
-        }
-        return row;
+        completions.setVisible(!offered.isEmpty());
+        completions.setManaged(!offered.isEmpty());
     }
 
-    /**
-     * What a device is for and how it is set, to be written over: {@code Stop; blocks=11-12; colour=red; place=door}. Leaving it
-     * or Enter takes it; what says nothing sensible is refused with the reason and stays to be mended.
-     */
-    private TextField description(Device device, Family family) {
-        TextField field = new TextField(DeviceLine.of(device));
-        field.setId("device-" + device.tag());
-        field.setPromptText(family.words());
-        field.getStyleClass().add("description");
-        field.setAccessibleText("What " + device.tag() + " is for and how it is set");
-        HBox.setHgrow(field, Priority.ALWAYS);
-        Runnable take = () -> {
-            if (!field.getText().equals(DeviceLine.of(device))) {
-                preview.setText(desk.describe(device, field.getText()).orElse(""));
-            }
-        };
-        field.setOnAction(event -> take.run());
-        field.focusedProperty().addListener((any, had, has) -> {
-            if (had) {
-                take.run();
-            }
-        });
-        return field;
+    private void complete(Completion completion) {
+        desk.complete(completion);
+        type();
     }
 
-    private Button chip(String word, String words, String id) {
-        Button chip = new Button(words);
-        chip.setId("chip-" + id + "-" + word.replaceAll("[/()]", ""));
-        chip.getStyleClass().add("latch");
-        chip.setAccessibleText("Choose " + word);
-        chip.setOnAction(event -> choose(word));
-        return chip;
+    private void copyRung() {
+        desk.copyRung();
+        type();
     }
 
     /** A device that is chosen by mouse does at once what its word and Enter would do. */
@@ -273,17 +254,50 @@ public final class DeskView extends VBox {
                 return true;
             }
         }
+        boolean moves = event.isShortcutDown();
         switch (event.getCode()) {
-            case LEFT -> desk.along(-1);
-            case RIGHT -> desk.along(1);
-            case UP -> desk.across(-1);
-            case DOWN -> desk.across(1);
+            case LEFT -> along(-1, moves, event.isShiftDown());
+            case RIGHT -> along(1, moves, event.isShiftDown());
+            case UP -> across(-1, moves);
+            case DOWN -> across(1, moves);
+            case DIGIT6 -> {
+                return onShortcut(event, desk::invert);
+            }
+            case DIGIT7 -> {
+                return onShortcut(event, this::copyRung);
+            }
+            case J -> {
+                return onShortcut(event, desk.selection()::nextOfDevice);
+            }
             case DELETE -> desk.take();
             default -> {
                 return false;
             }
         }
         return true;
+    }
+
+    private static boolean onShortcut(KeyEvent event, Runnable action) {
+        if (event.isShortcutDown()) {
+            action.run();
+        }
+        return event.isShortcutDown();
+    }
+
+    private void along(int sense, boolean moves, boolean reaches) {
+        if (moves) {
+            desk.moveDevice(sense);
+        } else {
+            desk.selection().along(sense, reaches);
+        }
+    }
+
+    private void across(int sense, boolean moves) {
+        if (moves) {
+            desk.moveRung(sense);
+        } else {
+            desk.selection().across(sense);
+        }
     }
 
     /** Whether the cursor is in its line. */

@@ -39,6 +39,15 @@ public final class Door extends VBox {
 
     /** The door of a running sheet; the handles are shared with the drawing, by tag. */
     public Door(RunModel run, Map<String, Handle> handles) {
+        this(run, handles, Optional.empty());
+    }
+
+    /**
+     * The door of a running sheet.
+     *
+     * @param placing mounts devices elsewhere; empty if they stay where they are
+     */
+    public Door(RunModel run, Map<String, Handle> handles, Optional<Placing> placing) {
         setId("door");
         getStyleClass().add("door");
         Map<String, Plate> plates = new LinkedHashMap<>();
@@ -47,8 +56,19 @@ public final class Door extends VBox {
                 add(part, handles, plates.computeIfAbsent(part.device().place(), this::addPlate));
             }
         }
+        placing.ifPresent(this::letMove);
         run.shownProperty().addListener((any, before, moment) -> show(moment));
         show(run.shownProperty().get());
+    }
+
+    private void letMove(Placing placing) {
+        operators.forEach(operator ->
+                Mounted.let(operator, operator.names(), operator.handle().part().tag(), this::plates, placing));
+        lamps.forEach(lamp -> Mounted.let(lamp, lamp.names(), lamp.tag(), this::plates, placing));
+    }
+
+    private Iterable<Plate> plates() {
+        return getChildren().stream().map(Plate.class::cast).toList();
     }
 
     private static boolean isOnADoor(Part part) {

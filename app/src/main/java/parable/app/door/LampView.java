@@ -1,6 +1,7 @@
 package parable.app.door;
 
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -20,6 +21,7 @@ final class LampView extends HBox {
     private final Circle lens = new Circle(RADIUS);
     private final Group rays = new Group();
     private final Label word = new Label();
+    private final VBox words = new VBox();
 
     LampView(Part part) {
         this.part = part;
@@ -44,7 +46,17 @@ final class LampView extends HBox {
         legend.getStyleClass().add("legend");
         Label tag = new Label(part.tag());
         tag.getStyleClass().add("tag");
-        getChildren().addAll(new Group(room, bezel, lens, rays), new VBox(legend, tag, word));
+        words.getChildren().addAll(legend, tag, word);
+        getChildren().addAll(new Group(room, bezel, lens, rays), words);
+    }
+
+    /** What is written beside it. */
+    Node names() {
+        return words;
+    }
+
+    String tag() {
+        return part.tag();
     }
 
     void show(Moment moment) {

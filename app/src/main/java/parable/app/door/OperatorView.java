@@ -3,6 +3,7 @@ package parable.app.door;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -29,6 +30,7 @@ final class OperatorView extends HBox {
     private final Circle shadow;
     private final Line pointer = new Line(0, 4, 0, -RADIUS + 3);
     private final Label word = new Label();
+    private final VBox words = new VBox(2);
     private final ToggleButton latch = new ToggleButton("hold");
 
     OperatorView(Handle handle, KeyCode key) {
@@ -66,7 +68,7 @@ final class OperatorView extends HBox {
         HBox names = new HBox(6, tagLabel, keyLabel);
         names.setAlignment(Pos.CENTER_LEFT);
         word.getStyleClass().add("condition");
-        VBox words = new VBox(2, legend, names);
+        words.getChildren().addAll(legend, names);
         if (handle.springsBack()) {
             words.getChildren().add(latch(key));
         }
@@ -82,6 +84,11 @@ final class OperatorView extends HBox {
         latch.setOnAction(event -> handle.toggleLatch());
         handle.latchedProperty().addListener((any, before, latched) -> latch.setSelected(latched));
         return latch;
+    }
+
+    /** What is written beside it. */
+    Node names() {
+        return words;
     }
 
     Handle handle() {

@@ -12,13 +12,21 @@ final class Plate extends VBox {
     private final FlowPane lamps = row();
     private final FlowPane operators = row();
 
+    private final String place;
+
     Plate(String place) {
+        this.place = place;
         String words = place.isEmpty() ? "place not said" : place;
         Label name = new Label(words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1));
         name.getStyleClass().add("plate-name");
         VBox metal = new VBox(2, lamps, operators);
         metal.getStyleClass().add("plate");
         getChildren().addAll(name, metal);
+    }
+
+    /** The place, as the devices name it. */
+    String place() {
+        return place;
     }
 
     private static FlowPane row() {

@@ -11,6 +11,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
+import parable.app.look.Ink;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Moment;
@@ -23,7 +24,7 @@ import parable.draw.Subject;
 import parable.network.NodeState;
 
 /** Paints a drawing as it is at one instant. */
-final class Painter {
+public final class Painter {
 
     private static final double THIN = 1.5;
     private static final double HEAVY = 3.2;
@@ -37,14 +38,14 @@ final class Painter {
      *
      * @param concerns whether a fault of a device concerns what a symbol of it stands for
      */
-    Painter(GraphicsContext canvas, Ink ink, BiPredicate<Fault, Subject> concerns) {
+    public Painter(GraphicsContext canvas, Ink ink, BiPredicate<Fault, Subject> concerns) {
         this.canvas = canvas;
         this.ink = ink;
         this.concerns = concerns;
     }
 
     /** Paints everything; the canvas must be scaled and moved already. */
-    void paint(Drawing drawing, Moment moment) {
+    public void paint(Drawing drawing, Moment moment) {
         canvas.setLineCap(StrokeLineCap.ROUND);
         canvas.setLineJoin(StrokeLineJoin.ROUND);
         canvas.setTextBaseline(VPos.BASELINE);

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Orientation;
@@ -26,6 +27,8 @@ import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
 import parable.app.desk.DeskModel;
+import parable.app.desk.Selection;
+import parable.app.look.Look;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
@@ -33,6 +36,7 @@ import parable.app.run.RunModel;
 import parable.bench.Fault;
 import parable.bench.Meter;
 import parable.bench.Moment;
+import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
@@ -67,19 +71,23 @@ public final class SheetView extends Region {
     private final List<HotSpot> hotSpots = new ArrayList<>();
     private final MeterModel meter;
     private final Practice practice;
+    private final Look look;
     private final ChangeListener<Object> changed = (any, before, now) -> paint();
     private final WeakChangeListener<Object> repaint = new WeakChangeListener<>(changed);
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final WeakChangeListener<Object> draftAnew = new WeakChangeListener<>(typed);
+    private final ChangeListener<Object> zoomed = (any, before, now) -> requestLayout();
+    private final WeakChangeListener<Object> layOutAnew = new WeakChangeListener<>(zoomed);
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
     private double scale = 1;
 
     /** The view of a running sheet; the handles are shared with the door, by tag. */
-    public SheetView(RunModel run, Practice practice, Map<String, Handle> handles, MeterModel meter) {
+    public SheetView(RunModel run, Practice practice, Look look, Map<String, Handle> handles, MeterModel meter) {
         this.run = run;
         this.meter = meter;
         this.practice = practice;
+        this.look = look;
         this.drawing = SheetDrawing.of(run.assembly(), practice);
         setId("sheet");
         getStyleClass().add("sheet");
@@ -100,7 +108,12 @@ public final class SheetView extends Region {
         meter.inHandProperty()
                 .addListener((any, before, probe) -> setCursor(probe == null ? Cursor.DEFAULT : Cursor.CROSSHAIR));
         addEventFilter(MouseEvent.MOUSE_PRESSED, this::putProbeDown);
+        look.zoomProperty().addListener(layOutAnew);
         addEventHandler(ScrollEvent.SCROLL, event -> {
+            if (event.isShortcutDown()) {
+                look.enlarge((int) Math.signum(event.getDeltaY()));
+                return;
+            }
             scroll(down, -event.getDeltaY());
             scroll(across, -event.getDeltaX());
         });
@@ -109,14 +122,20 @@ public final class SheetView extends Region {
     /** Lets clicks select what they hit instead of operating it; operating is left to the keys and the door. */
     public void selectFor(DeskModel desk) {
         this.desk = Optional.of(desk);
-        overlay.setMouseTransparent(true);
-        desk.selectionProperty().addListener(repaint);
+        overlay.setVisible(false);
+        desk.selection().stretchProperty().addListener(repaint);
         desk.lineProperty().addListener(draftAnew);
         desk.strokeProperty().addListener(draftAnew);
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             double x = (event.getX() + across.getValue()) / scale;
             double y = (event.getY() + down.getValue()) / scale;
-            drawing.placeAt(x, y).ifPresent(desk::select);
+            drawing.placeAt(x, y).ifPresent(place -> {
+                if (event.isShiftDown()) {
+                    desk.selection().reachTo(place);
+                } else {
+                    desk.select(place);
+                }
+            });
             requestFocus();
         });
     }
@@ -148,16 +167,26 @@ public final class SheetView extends Region {
     }
 
     private void paintSelection(GraphicsContext graphics) {
-        desk.flatMap(model -> model.selectionProperty().get())
-                .filter(place -> draft.isEmpty())
-                .flatMap(drawing::boxOf)
+        desk.flatMap(model -> model.selection().stretchProperty().get())
+                .filter(stretch -> draft.isEmpty())
+                .flatMap(this::around)
                 .ifPresent(box -> {
-                    graphics.setStroke(Ink.DAYLIGHT.symbol());
+                    graphics.setStroke(look.ink().symbol());
                     graphics.setLineWidth(2.4);
                     graphics.setLineDashes(9, 4);
                     graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);
                     graphics.setLineDashes();
                 });
+    }
+
+    /** The box around all that is selected, empty if it is not drawn. */
+    private Optional<Box> around(Selection.Stretch stretch) {
+        Place at = stretch.first();
+        List<Box> boxes = IntStream.rangeClosed(at.item(), stretch.last())
+                .mapToObj(item -> drawing.boxOf(new Place(at.circuit(), at.rung(), item)))
+                .flatMap(Optional::stream)
+                .toList();
+        return boxes.isEmpty() ? Optional.empty() : Optional.of(around(boxes));
     }
 
     /** Puts the probe that is in hand on the wire that was clicked; a click on nothing leaves it in hand. */
@@ -199,6 +228,9 @@ public final class SheetView extends Region {
                 graphics.strokeLine(at.x(), at.y(), at.x() + 12, at.y() - 14);
                 graphics.setFill(probe.colour());
                 graphics.fillOval(at.x() + 6, at.y() - 28, 18, 18);
+                graphics.setStroke(look.ink().symbol());
+                graphics.setLineWidth(1.2);
+                graphics.strokeOval(at.x() + 6, at.y() - 28, 18, 18);
                 graphics.setFill(Color.WHITE);
                 graphics.fillText(probe.letter(), at.x() + 15, at.y() - 15);
             });
@@ -294,7 +326,7 @@ public final class SheetView extends Region {
     protected void layoutChildren() {
         double width = getWidth();
         double height = getHeight();
-        scale = fittingScale(width - BAR, height - BAR);
+        scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR);
         canvas.setWidth(width);
         canvas.setHeight(height);
         place(down, shownDrawing().height() * scale - height, height);
@@ -329,11 +361,11 @@ public final class SheetView extends Region {
     private void paint() {
         GraphicsContext graphics = canvas.getGraphicsContext2D();
         graphics.save();
-        graphics.setFill(Ink.DAYLIGHT.paper());
+        graphics.setFill(look.ink().paper());
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
-        new Painter(graphics, Ink.DAYLIGHT, this::concerns).paint(shownDrawing(), shownMoment());
+        new Painter(graphics, look.ink(), this::concerns).paint(shownDrawing(), shownMoment());
         paintProbes(graphics);
         paintSelection(graphics);
         graphics.restore();

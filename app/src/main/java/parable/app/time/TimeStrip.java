@@ -10,6 +10,7 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import parable.app.Typeface;
+import parable.app.look.Ink;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
 import parable.bench.Sample;
@@ -27,22 +28,18 @@ public final class TimeStrip extends ScrollPane {
     private static final double MOTOR_ROW = 46;
     private static final double RULER = 18;
     private static final double[] RULER_STEPS = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 60};
-    private static final Color INK = Color.web("#1c2126");
-    private static final Color QUIET = Color.web("#4b545d");
-    private static final Color LINE = Color.web("#d5d9dc");
-    private static final Color BAR = Color.web("#3d4852");
-    private static final Color SPEED = Color.web("#14507d");
-    private static final Color CURRENT = Color.web("#b84a00");
 
     private final RunModel run;
+    private final Ink ink;
     private final Canvas canvas = new Canvas();
     private final List<Part> devices;
     private final List<Part> motors;
     private double span = 10e6;
 
     /** The strip of a running sheet. */
-    public TimeStrip(RunModel run) {
+    public TimeStrip(RunModel run, Ink ink) {
         this.run = run;
+        this.ink = ink;
         setId("time-strip");
         getStyleClass().add("time-strip");
         setContent(canvas);
@@ -108,7 +105,7 @@ public final class TimeStrip extends ScrollPane {
             y += ROW;
         }
         double shown = x(run.shownTimeProperty().get());
-        graphics.setStroke(INK);
+        graphics.setStroke(ink.symbol());
         graphics.setLineWidth(2);
         graphics.strokeLine(shown, 0, shown, canvas.getHeight());
     }
@@ -118,9 +115,9 @@ public final class TimeStrip extends ScrollPane {
         for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
             step = RULER_STEPS[i];
         }
-        graphics.setStroke(LINE);
+        graphics.setStroke(ink.grid());
         graphics.setLineWidth(1);
-        graphics.setFill(QUIET);
+        graphics.setFill(ink.quiet());
         for (long i = (long) Math.ceil(start() / 1e6 / step); i * step * 1e6 <= start() + span; i++) {
             double at = x(i * step * 1e6);
             graphics.strokeLine(at, 0, at, canvas.getHeight());
@@ -129,9 +126,9 @@ public final class TimeStrip extends ScrollPane {
     }
 
     private void paintDevice(GraphicsContext graphics, Part device, double y) {
-        graphics.setFill(INK);
+        graphics.setFill(ink.symbol());
         graphics.fillText(device.tag(), 8, y + 11);
-        graphics.setFill(BAR);
+        graphics.setFill(ink.quiet());
         List<Long> instants = run.instants();
         double end = run.nowProperty().get();
         for (int i = firstVisible(instants); i < instants.size() && instants.get(i) <= start() + span; i++) {
@@ -159,18 +156,18 @@ public final class TimeStrip extends ScrollPane {
         List<Sample> samples = run.trace(motor.tag());
         double most = Math.max(
                 1, samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0));
-        graphics.setFill(INK);
+        graphics.setFill(ink.symbol());
         graphics.fillText(motor.tag(), 8, y + 13);
-        graphics.setFill(SPEED);
+        graphics.setFill(ink.back());
         graphics.fillText("speed", 8, y + 26);
-        graphics.setFill(CURRENT);
+        graphics.setFill(ink.live());
         graphics.fillText(Math.round(most) + " A", 8, y + 39);
         double foot = y + MOTOR_ROW - 4;
         double height = MOTOR_ROW - 10;
         graphics.setLineDashes();
-        paintCurve(graphics, samples, SPEED, 2.2, foot, height, Sample::speed);
+        paintCurve(graphics, samples, ink.back(), 2.2, foot, height, Sample::speed);
         graphics.setLineDashes(4, 3);
-        paintCurve(graphics, samples, CURRENT, 1.8, foot, height, sample -> sample.lineAmperes() / most);
+        paintCurve(graphics, samples, ink.live(), 1.8, foot, height, sample -> sample.lineAmperes() / most);
         graphics.setLineDashes();
     }
 

@@ -33,6 +33,7 @@ class DeskMonkeyTest {
             "@3 @4",
             "N /K1 L",
             "renumber",
+            "renumber by rung",
             "find K1",
             "find 5",
             "rename K1 K5",
@@ -58,14 +59,16 @@ class DeskMonkeyTest {
         DeskModel desk = new DeskModel(jobs, name, "230 V AC");
         RunModel run = new RunModel(Assembly.of(desk.sheet()));
         List<Job> seen = new ArrayList<>();
+        Job kept = first;
         for (int i = 0; i < actions; i++) {
             act(random, desk, run);
             if (!run.assembly().sheet().equals(desk.sheet())) {
                 run = run.on(Assembly.of(desk.sheet()));
                 seen.add(jobs.jobProperty().get());
             }
-            if (i % 10 == 0) {
-                Job now = jobs.jobProperty().get();
+            Job now = jobs.jobProperty().get();
+            if (now != kept) {
+                kept = now;
                 assertThat(JobFile.read(JobFile.text(now)))
                         .as("seed %s, action %s", seed, i)
                         .isEqualTo(now);
@@ -79,14 +82,21 @@ class DeskMonkeyTest {
     }
 
     private static void act(Random random, DeskModel desk, RunModel run) {
-        switch (random.nextInt(10)) {
+        switch (random.nextInt(14)) {
             case 0 -> desk.undo();
             case 1 -> desk.redo();
             case 2 -> desk.take();
-            case 3 -> desk.along(random.nextBoolean() ? 1 : -1);
-            case 4 -> desk.across(random.nextBoolean() ? 1 : -1);
+            case 3 -> desk.selection().along(random.nextBoolean() ? 1 : -1, random.nextBoolean());
+            case 4 -> desk.selection().across(random.nextBoolean() ? 1 : -1);
             case 5 -> desk.select(new Place(Circuit.values()[random.nextInt(2)], random.nextInt(9), random.nextInt(9)));
-            case 6 -> {
+            case 6 -> desk.invert();
+            case 7 -> desk.moveRung(random.nextBoolean() ? 1 : -1);
+            case 8 -> desk.moveDevice(random.nextBoolean() ? 1 : -1);
+            case 9 -> {
+                desk.copyRung();
+                desk.commit();
+            }
+            case 10 -> {
                 run.act(new Action(random.nextBoolean() ? Verb.PRESS : Verb.RELEASE, "S1"));
                 run.tick(0.05);
             }

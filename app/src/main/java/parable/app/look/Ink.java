@@ -1,4 +1,4 @@
-package parable.app.sheet;
+package parable.app.look;
 
 import javafx.scene.paint.Color;
 import parable.network.NodeState;
@@ -14,25 +14,43 @@ import parable.network.NodeState;
  * @param live wires with voltage
  * @param back wires joined to the return
  * @param shorted wires on the way of a short circuit
+ * @param grid lines that only help the eye
  */
-record Ink(Color paper, Color symbol, Color quiet, Color dead, Color live, Color back, Color shorted) {
+public record Ink(
+        Color paper, Color symbol, Color quiet, Color dead, Color live, Color back, Color shorted, Color grid) {
 
     /** Dark on light, for a bright workshop. */
-    static final Ink DAYLIGHT = new Ink(
+    public static final Ink DAYLIGHT = new Ink(
             Color.web("#fcfbf7"),
             Color.web("#1c2126"),
             Color.web("#4b545d"),
             Color.web("#6d7680"),
             Color.web("#b84a00"),
             Color.web("#14507d"),
-            Color.web("#a3005c"));
+            Color.web("#a3005c"),
+            Color.web("#d5d9dc"));
+
+    /** Light on dark, for a dim room. */
+    public static final Ink NIGHT = new Ink(
+            Color.web("#14181b"),
+            Color.web("#eef1f2"),
+            Color.web("#b4bec6"),
+            Color.web("#8d979f"),
+            Color.web("#ff9248"),
+            Color.web("#74bdf5"),
+            Color.web("#ff6db8"),
+            Color.web("#333b41"));
+
+    /** Black on white, for paper. */
+    public static final Ink PRINT = new Ink(
+            Color.WHITE, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK);
 
     private static final double[] UNBROKEN = {};
     private static final double[] LONG_DASHES = {9, 5};
     private static final double[] DASH_DOT = {12, 4, 2, 4};
 
     /** The colour of a wire. */
-    Color of(NodeState state) {
+    public Color of(NodeState state) {
         return switch (state) {
             case DEAD -> dead;
             case LIVE, LIVE_THROUGH_LOAD -> live;
@@ -42,7 +60,7 @@ record Ink(Color paper, Color symbol, Color quiet, Color dead, Color live, Color
     }
 
     /** The width of a wire in drawing units. */
-    static double widthOf(NodeState state) {
+    public static double widthOf(NodeState state) {
         return switch (state) {
             case DEAD -> 1.1;
             case RETURN -> 2.2;
@@ -53,7 +71,7 @@ record Ink(Color paper, Color symbol, Color quiet, Color dead, Color live, Color
     }
 
     /** The dashes of a wire, none if it is drawn unbroken. */
-    static double[] dashesOf(NodeState state) {
+    public static double[] dashesOf(NodeState state) {
         return switch (state) {
             case DEAD, LIVE, RETURN -> UNBROKEN;
             case LIVE_THROUGH_LOAD -> LONG_DASHES;

@@ -1,0 +1,104 @@
+package parable.app;
+
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import parable.app.look.Look;
+import parable.app.look.Theme;
+import parable.circuit.Practice;
+import parable.drafting.Dress;
+
+/** How one looks at the job: size, colours, and the dress of its symbols and tags. */
+final class ViewMenu extends MenuButton {
+
+    private final JobModel jobs;
+    private final Look look;
+    private final CheckMenuItem night = new CheckMenuItem("Dark colours");
+    private final Runnable showKeys;
+
+    /**
+     * The menu.
+     *
+     * @param showKeys shows the page with all keys
+     */
+    ViewMenu(JobModel jobs, Look look, Runnable showKeys) {
+        super("View");
+        this.jobs = jobs;
+        this.look = look;
+        this.showKeys = showKeys;
+        setId("view-menu");
+        night.setId("view-night");
+        night.setAccelerator(shortcut(KeyCode.T));
+        night.setOnAction(event -> look.themeProperty().set(night.isSelected() ? Theme.NIGHT : Theme.DAY));
+        look.themeProperty().addListener((any, before, theme) -> night.setSelected(theme == Theme.NIGHT));
+        getItems()
+                .addAll(
+                        item("view-larger", "Larger", KeyCode.PLUS, () -> look.enlarge(1)),
+                        item("view-smaller", "Smaller", KeyCode.MINUS, () -> look.enlarge(-1)),
+                        item("view-fit", "Fit into the window", KeyCode.DIGIT0, look::fit),
+                        night,
+                        new SeparatorMenuItem());
+        ToggleGroup dress = new ToggleGroup();
+        for (Practice practice : Practice.values()) {
+            RadioMenuItem item = new RadioMenuItem("Symbols and tags: " + practice.words());
+            item.setId("dress-"
+                    + practice.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            item.setToggleGroup(dress);
+            item.setOnAction(event -> dress(practice));
+            getItems().add(item);
+            showingProperty().addListener((any, before, showing) -> item.setSelected(worn() == practice));
+        }
+        MenuItem keys = new MenuItem("All keys  F1");
+        keys.setId("view-keys");
+        keys.setOnAction(event -> showKeys.run());
+        getItems().addAll(new SeparatorMenuItem(), keys);
+    }
+
+    private Practice worn() {
+        return jobs.jobProperty().get().practice();
+    }
+
+    private void dress(Practice practice) {
+        jobs.edit(Dress.of(jobs.jobProperty().get(), practice));
+    }
+
+    /** Shown beside the item; pressed, the key comes by {@link #key}, which knows more than one way to type a plus. */
+    private static KeyCombination shortcut(KeyCode code) {
+        return new KeyCodeCombination(code, KeyCombination.SHORTCUT_DOWN);
+    }
+
+    private static MenuItem item(String id, String words, KeyCode code, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setId(id);
+        item.setAccelerator(shortcut(code));
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    /** Takes a key; returns whether it was one of this menu. */
+    boolean key(KeyEvent event) {
+        if (event.getCode() == KeyCode.F1) {
+            showKeys.run();
+            return true;
+        }
+        if (!event.isShortcutDown()) {
+            return false;
+        }
+        switch (event.getCode()) {
+            case EQUALS, ADD -> look.enlarge(1);
+            case SUBTRACT -> look.enlarge(-1);
+            case NUMPAD0 -> look.fit();
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,117 @@
+package parable.app.keys;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.desk.Stroke;
+
+/** All keys on one page. */
+public final class KeysView extends BorderPane {
+
+    private static final double WORDS = 225;
+
+    private record Key(String key, String words) {}
+
+    private static final List<Key> ANYWHERE = List.of(
+            new Key("Ctrl+D", "From drawing to trying and back"),
+            new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
+            new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
+            new Key("Ctrl+O", "Open a job"),
+            new Key("Ctrl+E  Ctrl+P", "All sheets as PDF, print this sheet"),
+            new Key("Ctrl+Plus  Ctrl+Minus", "Larger, smaller; also Ctrl and the mouse wheel"),
+            new Key("Ctrl+0", "Fit into the window"),
+            new Key("Ctrl+T", "Dark or light colours"),
+            new Key("Tab  Shift+Tab", "To the next thing, to the one before"),
+            new Key("F1", "This page"));
+    private static final List<Key> TRYING = List.of(
+            new Key("1 \u2026 9, 0", "Press and hold the operator with that key"),
+            new Key("Shift+1 \u2026", "Hold it down and let go by the same key"),
+            new Key("Space or Enter", "Operate the framed device that has the focus"),
+            new Key("S", "The stop button of an overload relay that has the focus"),
+            new Key("P", "Let time run, or stand still"),
+            new Key("B  N", "Back to the change before, on to the next"));
+    private static final List<Key> TYPING = List.of(
+            new Key("S1  /S1  (K1)", "Open contact, contact closed at rest, coil or lamp"),
+            new Key("@5  @", "Wire 5, a new wire"),
+            new Key("K3:timer", "A device of a kind that its tag does not tell"),
+            new Key("K1[13-14]", "That contact and no other"),
+            new Key("L \u2026 N ; words", "A rung from rail to rail, with a remark"),
+            new Key("power reversing", "Also direct, star-delta, brake: a power circuit"),
+            new Key("find K1", "The next place of a tag, a wire or a word"),
+            new Key("rename K1 K5", "Another tag, wherever it stands"),
+            new Key("wire 6 12", "Another number for a wire"),
+            new Key("renumber", "Wires in order; renumber by rung: 302 is on rung 3"));
+
+    /**
+     * The page.
+     *
+     * @param done called when it has been read
+     */
+    public KeysView(Runnable done) {
+        setId("keys");
+        getStyleClass().add("keys");
+        Label heading = new Label("All keys");
+        heading.getStyleClass().add("start-heading");
+        Button back = new Button("Back to the sheet  Esc");
+        back.setId("keys-done");
+        back.setCancelButton(true);
+        back.setDefaultButton(true);
+        back.setOnAction(event -> done.run());
+        HBox top = new HBox(24, heading, back);
+        setTop(top);
+        HBox groups = new HBox(
+                30,
+                new VBox(18, group("Anywhere", ANYWHERE), group("Trying", TRYING)),
+                group("Drawing", drawing()),
+                group("In the line of the desk", TYPING));
+        groups.setPadding(new Insets(6, 0, 0, 0));
+        ScrollPane scrolled = new ScrollPane(groups);
+        scrolled.setFitToWidth(true);
+        setCenter(scrolled);
+    }
+
+    private static List<Key> drawing() {
+        List<Key> keys = new ArrayList<>();
+        keys.add(new Key("Arrows", "Select the device beside, the rung above or below"));
+        keys.add(new Key("Shift+Left  Shift+Right", "Select a stretch of the rung"));
+        for (Stroke stroke : Stroke.values()) {
+            keys.add(new Key(stroke.key(), stroke.words()));
+        }
+        keys.add(new Key("Ctrl+6", "Exchange an open contact for a closed one, and back"));
+        keys.add(new Key("Ctrl+7", "A new rung like the selected one, to be changed"));
+        keys.add(new Key("Ctrl+Up  Ctrl+Down", "Move the rung"));
+        keys.add(new Key("Ctrl+Left  Ctrl+Right", "Move the device along its rung"));
+        keys.add(new Key("Delete", "Take what is selected away"));
+        keys.add(new Key("Ctrl+J", "To the coil or the next contact of the device"));
+        keys.add(new Key("Enter, in the line", "Do what the line says"));
+        keys.add(new Key("Tab, in the line", "Take the first of the words offered"));
+        keys.add(new Key("Esc", "Leave the line"));
+        return keys;
+    }
+
+    private static VBox group(String title, List<Key> keys) {
+        Label heading = new Label(title);
+        heading.getStyleClass().add("plate-name");
+        GridPane grid = new GridPane();
+        grid.setHgap(12);
+        grid.setVgap(4);
+        for (Key key : keys) {
+            Label cap = new Label(key.key());
+            cap.getStyleClass().add("key");
+            Label words = new Label(key.words());
+            words.setWrapText(true);
+            words.setPrefWidth(WORDS);
+            cap.setMinWidth(Region.USE_PREF_SIZE);
+            grid.addRow(grid.getRowCount(), cap, words);
+        }
+        return new VBox(6, heading, grid);
+    }
+}

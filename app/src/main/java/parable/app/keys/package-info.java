@@ -1,0 +1,2 @@
+/** The page with all keys. */
+package parable.app.keys;

@@ -1,0 +1,106 @@
+package parable.app.paper;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
+import javafx.scene.input.KeyCombination;
+import parable.app.FilePrompt;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.files.PdfFile;
+import parable.files.SvgFile;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+
+/** Drawings as files, and on the printer. */
+public final class PaperMenu extends MenuButton {
+
+    private final Supplier<Job> job;
+    private final Supplier<String> shown;
+    private final FilePrompt prompt;
+    private final Consumer<String> tell;
+
+    /**
+     * The menu.
+     *
+     * @param shown the name of the sheet that is shown
+     * @param tell takes what became of it
+     */
+    public PaperMenu(Supplier<Job> job, Supplier<String> shown, FilePrompt prompt, Consumer<String> tell) {
+        super("Paper");
+        this.job = job;
+        this.shown = shown;
+        this.prompt = prompt;
+        this.tell = tell;
+        setId("paper-menu");
+        MenuItem print = item("paper-print", "Print this sheet\u2026", this::print);
+        print.setAccelerator(new KeyCodeCombination(KeyCode.P, KeyCombination.SHORTCUT_DOWN));
+        MenuItem all = item(
+                "paper-pdf",
+                "All sheets as PDF\u2026",
+                () -> pdf(job.get().sheets(), job.get().name()));
+        all.setAccelerator(new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN));
+        getItems()
+                .addAll(
+                        all,
+                        item("paper-sheet-pdf", "This sheet as PDF\u2026", () -> pdf(List.of(sheet()), sheet().name())),
+                        item("paper-svg", "This sheet as SVG\u2026", this::svg),
+                        print);
+    }
+
+    private static MenuItem item(String id, String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setId(id);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    private Sheet sheet() {
+        return job.get().sheet(shown.get()).orElseThrow();
+    }
+
+    private Assembly assembly() {
+        try {
+            return Assembly.of(sheet());
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    private void pdf(List<Sheet> sheets, String name) {
+        write(name, ".pdf", () -> PdfFile.of(job.get(), sheets));
+    }
+
+    private void svg() {
+        String title = job.get().name() + ", " + sheet().name();
+        write(sheet().name(), ".svg", () -> SvgFile.text(assembly(), job.get().practice(), title)
+                .getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void write(String name, String ending, Supplier<byte[]> bytes) {
+        String suggested = name.toLowerCase(Locale.ROOT).replace(' ', '-') + ending;
+        prompt.toWrite("Write the drawing to", suggested).ifPresent(to -> write(to, bytes.get()));
+    }
+
+    private void write(Path to, byte[] bytes) {
+        try {
+            Files.write(to, bytes);
+            tell.accept("Written to " + to.getFileName() + ".");
+        } catch (IOException unwritable) {
+            tell.accept("Cannot write to " + to + ": " + unwritable.getMessage() + ".");
+        }
+    }
+
+    private void print() {
+        tell.accept(Printout.of(assembly(), job.get().practice(), getScene().getWindow()));
+    }
+}
