@@ -29,7 +29,7 @@ import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
 import parable.app.paper.PaperMenu;
-import parable.app.run.Handle;
+import parable.app.run.Handles;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
@@ -64,6 +64,8 @@ public final class MainWindow {
     private final Map<String, MeterModel> meters = new LinkedHashMap<>();
     private final Map<String, DeskView> desks = new LinkedHashMap<>();
     private final Map<String, DeskModel> deskModels = new LinkedHashMap<>();
+    private final Map<String, Handles> handlesBySheet = new LinkedHashMap<>();
+    private final Map<String, VBox> desksBeside = new LinkedHashMap<>();
     private RunModel run;
     private String shown = "";
     private boolean drawing;
@@ -145,6 +147,8 @@ public final class MainWindow {
         runs.clear();
         desks.clear();
         deskModels.clear();
+        handlesBySheet.clear();
+        desksBeside.clear();
         meters.clear();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
@@ -173,15 +177,44 @@ public final class MainWindow {
     public void showSheet(String name) {
         shown = name;
         run = runs.computeIfAbsent(name, this::start);
-        Map<String, Handle> handles = new LinkedHashMap<>();
-        run.assembly().parts().stream()
-                .filter(Handle::fits)
-                .forEach(part -> handles.put(part.tag(), new Handle(run, part)));
+        Handles handles = handlesBySheet.computeIfAbsent(name, any -> new Handles());
+        handles.follow(run);
         MeterModel meter = meters.containsKey(name) ? meters.get(name).on(run) : new MeterModel(run);
         meters.put(name, meter);
-        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), look, handles, meter);
+        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), look, handles.byTag(), meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        door = new Door(run, handles, drawing ? Optional.of(mounting) : Optional.empty());
+        if (drawing && root.getRight() == desksBeside.get(name)) {
+            door.follow(run, handles.byTag());
+        } else {
+            root.setRight(beside(name, handles, meter));
+        }
+        if (drawing) {
+            sheet.selectFor(deskModels.get(name));
+        } else {
+            sheet.operate();
+        }
+        TimeStrip strip = new TimeStrip(run, look.ink());
+        strip.setMinHeight(STRIP);
+        strip.setPrefHeight(STRIP);
+        root.setCenter(new VBox(
+                sheet,
+                new Legend(
+                        look.ink(),
+                        drawing ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
+                strip,
+                new TimeBar(run)));
+        header.showSheet(name, run);
+        if (drawing) {
+            sheet.setFocusTraversable(true);
+            sheet.requestFocus();
+        } else {
+            sheet.requestFirstFocus();
+        }
+    }
+
+    /** What stands beside the drawing; while drawing it stays as it is from edit to edit. */
+    private VBox beside(String name, Handles handles, MeterModel meter) {
+        door = new Door(run, handles.byTag(), drawing ? Optional.of(mounting) : Optional.empty());
         ScrollPane doorPane = new ScrollPane(door);
         doorPane.setFitToWidth(true);
         doorPane.setMinHeight(drawing ? 90 : 120);
@@ -195,32 +228,15 @@ public final class MainWindow {
         beside.setMinWidth(BESIDE);
         if (drawing) {
             DeskView desk = desks.computeIfAbsent(name, this::desk);
-            sheet.selectFor(deskModels.get(name));
             VBox.setVgrow(desk, Priority.ALWAYS);
             beside.getChildren().add(desk);
+            desksBeside.put(name, beside);
         } else {
             StoryView story = new StoryView(run);
             VBox.setVgrow(story, Priority.ALWAYS);
             beside.getChildren().addAll(new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
         }
-        TimeStrip strip = new TimeStrip(run, look.ink());
-        strip.setMinHeight(STRIP);
-        strip.setPrefHeight(STRIP);
-        root.setCenter(new VBox(
-                sheet,
-                new Legend(
-                        look.ink(),
-                        drawing ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
-                strip,
-                new TimeBar(run)));
-        root.setRight(beside);
-        header.showSheet(name, run);
-        if (drawing) {
-            sheet.setFocusTraversable(true);
-            sheet.requestFocus();
-        } else {
-            sheet.requestFirstFocus();
-        }
+        return beside;
     }
 
     /** The two things one does with a sheet, in the order one does them. */

@@ -36,7 +36,8 @@ final class ViewMenu extends MenuButton {
         setId("view-menu");
         night.setId("view-night");
         night.setAccelerator(shortcut(KeyCode.T));
-        night.setOnAction(event -> look.themeProperty().set(night.isSelected() ? Theme.NIGHT : Theme.DAY));
+        night.setOnAction(
+                event -> look.themeProperty().set(look.themeProperty().get() == Theme.DAY ? Theme.NIGHT : Theme.DAY));
         look.themeProperty().addListener((any, before, theme) -> night.setSelected(theme == Theme.NIGHT));
         getItems()
                 .addAll(

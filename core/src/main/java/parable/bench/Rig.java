@@ -26,6 +26,7 @@ final class Rig {
     final Network network;
     final List<Part> parts;
     final List<ContactGroup> groups = new ArrayList<>();
+    private final List<List<Integer>> groupsByPart = new ArrayList<>();
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
@@ -37,12 +38,15 @@ final class Rig {
         faults = new Faults(network);
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
+            List<Integer> ofPart = new ArrayList<>();
             for (ContactGroup group : ContactGroup.of(p, parts.get(p))) {
                 if (group.closedIn() == ContactGroup.ARRIVAL) {
                     arrivalGroup[p] = groups.size();
                 }
+                ofPart.add(groups.size());
                 groups.add(group);
             }
+            groupsByPart.add(List.copyOf(ofPart));
         }
     }
 
@@ -139,13 +143,7 @@ final class Rig {
 
     /** The positions of a device's contact groups, in order. */
     List<Integer> groupsOf(int part) {
-        List<Integer> of = new ArrayList<>();
-        for (int g = 0; g < groups.size(); g++) {
-            if (groups.get(g).part() == part) {
-                of.add(g);
-            }
-        }
-        return of;
+        return groupsByPart.get(part);
     }
 
     /** Whether every contact of a device is where it is at rest. */

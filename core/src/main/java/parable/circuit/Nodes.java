@@ -57,6 +57,7 @@ public final class Nodes {
     /** Joins what the rungs write side by side; keys are terminals and points. */
     private static final class Joining {
         private final Map<Object, Object> parents = new LinkedHashMap<>();
+        private int nextNumber = 1;
 
         void add(Object key) {
             parents.putIfAbsent(key, key);
@@ -119,7 +120,7 @@ public final class Nodes {
             return new Nodes(nodes, index);
         }
 
-        private static Node node(List<Object> keys, List<Rail> rails, Set<String> taken) {
+        private Node node(List<Object> keys, List<Rail> rails, Set<String> taken) {
             List<String> names = new ArrayList<>();
             List<Terminal> terminals = new ArrayList<>();
             Optional<String> number = Optional.empty();
@@ -142,12 +143,11 @@ public final class Nodes {
                     .orElse(point.name());
         }
 
-        private static String lowestFree(Set<String> taken) {
-            int number = 1;
-            while (!taken.add(Integer.toString(number))) {
-                number++;
+        private String lowestFree(Set<String> taken) {
+            while (!taken.add(Integer.toString(nextNumber))) {
+                nextNumber++;
             }
-            return Integer.toString(number);
+            return Integer.toString(nextNumber);
         }
     }
 }

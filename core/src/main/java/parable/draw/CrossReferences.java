@@ -1,6 +1,7 @@
 package parable.draw;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,22 +17,54 @@ import parable.parts.Part;
 /** Where the contacts of a device are, told at its coil; and where its coil is, told at its contacts. */
 final class CrossReferences {
 
+    /** A contact of a device, by its position among the device's contacts. */
+    private record ContactOf(String tag, int contact) {}
+
     private final Assembly assembly;
+    private final Map<ContactOf, String> places = new HashMap<>();
+    private final Map<String, Integer> coils = new HashMap<>();
 
     CrossReferences(Assembly assembly) {
         this.assembly = assembly;
+        List<Rung> ladder = assembly.sheet().control();
+        for (int r = 0; r < ladder.size(); r++) {
+            note(ladder.get(r), "rung " + (r + 1));
+            noteCoils(ladder.get(r), r + 1);
+        }
+        assembly.sheet().power().forEach(rung -> note(rung, "power"));
+    }
+
+    private void note(Rung rung, String place) {
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Passage passage) {
+                assembly.part(passage.tag())
+                        .flatMap(part -> part.contactBetween(passage.from(), passage.to()))
+                        .ifPresent(contact -> places.putIfAbsent(new ContactOf(passage.tag(), contact), place));
+            }
+        }
+    }
+
+    private void noteCoils(Rung rung, int number) {
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Passage passage) {
+                Part part = assembly.part(passage.tag()).orElseThrow();
+                part.loadBetween(passage.from(), passage.to())
+                        .filter(load -> part.loads().get(load).role() == LoadRole.COIL)
+                        .ifPresent(load -> coils.putIfAbsent(passage.tag(), number));
+            }
+        }
     }
 
     /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it. */
     List<String> underCoil(Part part) {
-        Map<String, String> places = new LinkedHashMap<>();
+        Map<String, String> told = new LinkedHashMap<>();
         for (int c = 0; c < part.contacts().size(); c++) {
             Contact contact = part.contacts().get(c);
             String name = contact.pole() ? "poles" : contact.marking();
-            places.merge(name, place(part, c), (one, other) -> one.equals("free") ? other : one);
+            told.merge(name, place(part, c), (one, other) -> one.equals("free") ? other : one);
         }
         List<String> lines = new ArrayList<>();
-        places.forEach((name, place) -> lines.add(name + ": " + place));
+        told.forEach((name, place) -> lines.add(name + ": " + place));
         for (Part bar : assembly.parts()) {
             if (bar.drive() instanceof Drive.Interlocking between) {
                 partner(part.tag(), between).ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
@@ -49,36 +82,11 @@ final class CrossReferences {
     }
 
     private String place(Part part, int contact) {
-        List<Rung> ladder = assembly.sheet().control();
-        for (int r = 0; r < ladder.size(); r++) {
-            if (uses(ladder.get(r), part, contact)) {
-                return "rung " + (r + 1);
-            }
-        }
-        return assembly.sheet().power().stream().anyMatch(rung -> uses(rung, part, contact)) ? "power" : "free";
-    }
-
-    private static boolean uses(Rung rung, Part part, int contact) {
-        return rung.items().stream()
-                .anyMatch(item -> item instanceof RungItem.Passage passage
-                        && passage.tag().equals(part.tag())
-                        && part.contactBetween(passage.from(), passage.to()).equals(Optional.of(contact)));
+        return places.getOrDefault(new ContactOf(part.tag(), contact), "free");
     }
 
     /** The number of the rung that a part's coil is on, 1 for the first; empty if it has none. */
     Optional<Integer> rungOfCoil(Part part) {
-        List<Rung> ladder = assembly.sheet().control();
-        for (int r = 0; r < ladder.size(); r++) {
-            boolean here = ladder.get(r).items().stream()
-                    .anyMatch(item -> item instanceof RungItem.Passage passage
-                            && passage.tag().equals(part.tag())
-                            && part.loadBetween(passage.from(), passage.to())
-                                    .filter(load -> part.loads().get(load).role() == LoadRole.COIL)
-                                    .isPresent());
-            if (here) {
-                return Optional.of(r + 1);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(coils.get(part.tag()));
     }
 }

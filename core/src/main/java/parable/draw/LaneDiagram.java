@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SortedSet;
@@ -45,6 +46,7 @@ abstract class LaneDiagram {
     final List<Rung> rungs;
     final List<Mark> marks = new ArrayList<>();
     private final Pitch pitch;
+    private final Map<String, Integer> nodeByName;
     private final List<List<Placed>> lanes = new ArrayList<>();
     private final Set<String> numbered = new HashSet<>();
     private LaneLayout layout;
@@ -57,6 +59,7 @@ abstract class LaneDiagram {
         this.symbols = symbols;
         this.rungs = rungs;
         this.pitch = pitch;
+        this.nodeByName = nodeByName(assembly.nodes().all());
     }
 
     /** Where a lane lies. */
@@ -155,13 +158,17 @@ abstract class LaneDiagram {
     }
 
     private int node(RungItem.Point point) {
-        List<Node> nodes = assembly.nodes().all();
+        return Optional.ofNullable(nodeByName.get(point.name()))
+                .orElseThrow(() -> new IllegalStateException("the sheet has no point " + point.text()));
+    }
+
+    private static Map<String, Integer> nodeByName(List<Node> nodes) {
+        Map<String, Integer> byName = new HashMap<>();
         for (int n = 0; n < nodes.size(); n++) {
-            if (nodes.get(n).names().contains(point.name())) {
-                return n;
-            }
+            int index = n;
+            nodes.get(n).names().forEach(name -> byName.putIfAbsent(name, index));
         }
-        throw new IllegalStateException("the sheet has no point " + point.text());
+        return byName;
     }
 
     /** Called once it is known what stands in line with what, before anything is drawn. */

@@ -98,21 +98,31 @@ final class LaneLayout {
         columns.forEach((node, column) ->
                 byColumn.computeIfAbsent(column, any -> new ArrayList<>()).add(node));
         byColumn.forEach((column, nodes) -> {
+            List<List<int[]>> taken = new ArrayList<>();
             for (int node : nodes) {
+                int[] reach = {lanesOf.get(node).first(), lanesOf.get(node).last()};
                 int track = 0;
-                while (touches(node, nodes, track)) {
+                while (track < taken.size() && touches(reach, taken.get(track))) {
                     track++;
                 }
+                if (track == taken.size()) {
+                    taken.add(new ArrayList<>());
+                }
+                taken.get(track).add(reach);
                 tracks.put(node, track);
-                tracksAt[column] = Math.max(tracksAt[column], track + 1);
             }
+            tracksAt[column] = Math.max(tracksAt[column], taken.size());
         });
     }
 
-    private boolean touches(int node, List<Integer> sameColumn, int track) {
-        return sameColumn.stream()
-                .filter(other -> other != node && Integer.valueOf(track).equals(tracks.get(other)))
-                .anyMatch(other -> firstLane(other) <= lastLane(node) && firstLane(node) <= lastLane(other));
+    /** Whether a reach of lanes has one in common with any of others. */
+    private static boolean touches(int[] reach, List<int[]> others) {
+        for (int[] other : others) {
+            if (other[0] <= reach[1] && reach[0] <= other[1]) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The first lane that a node is on. */

@@ -10,6 +10,9 @@ public sealed interface Mark {
     /** This mark moved by so much. */
     Mark moved(double dx, double dy);
 
+    /** Whether any of it may be seen between two heights; it may say so of a mark that just misses them. */
+    boolean reaches(double top, double bottom);
+
     /**
      * A piece of a wire.
      *
@@ -40,6 +43,12 @@ public sealed interface Mark {
         }
 
         @Override
+        public boolean reaches(double top, double bottom) {
+            return points.stream().anyMatch(point -> point.y() >= top)
+                    && points.stream().anyMatch(point -> point.y() <= bottom);
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new Wire(
                     number, points.stream().map(point -> point.plus(dx, dy)).toList());
@@ -49,6 +58,11 @@ public sealed interface Mark {
     /** Where a terminal is, for pointing at; nothing is drawn there. */
     record TerminalSpot(Terminal terminal, Point at) implements Mark {
         @Override
+        public boolean reaches(double top, double bottom) {
+            return at.y() >= top && at.y() <= bottom;
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new TerminalSpot(terminal, at.plus(dx, dy));
         }
@@ -57,6 +71,11 @@ public sealed interface Mark {
     /** Where something on a rung is, for pointing at; nothing is drawn there. */
     record ItemSpot(Place place, Box box) implements Mark {
         @Override
+        public boolean reaches(double top, double bottom) {
+            return box.y() + box.height() >= top && box.y() <= bottom;
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new ItemSpot(place, box.moved(dx, dy));
         }
@@ -64,6 +83,11 @@ public sealed interface Mark {
 
     /** The dot where wires of one node meet; crossing wires without it are not joined. */
     record Junction(String number, Point at) implements Mark {
+        @Override
+        public boolean reaches(double top, double bottom) {
+            return at.y() >= top && at.y() <= bottom;
+        }
+
         @Override
         public Mark moved(double dx, double dy) {
             return new Junction(number, at.plus(dx, dy));
@@ -89,6 +113,11 @@ public sealed interface Mark {
         }
 
         @Override
+        public boolean reaches(double top, double bottom) {
+            return box.y() + box.height() >= top && box.y() <= bottom;
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new Symbol(
                     subject, wire, box.moved(dx, dy), moved(always, dx, dy), moved(off, dx, dy), moved(on, dx, dy));
@@ -107,6 +136,11 @@ public sealed interface Mark {
     /** A dashed line that links the poles of one device. */
     record Link(String tag, Point from, Point to) implements Mark {
         @Override
+        public boolean reaches(double top, double bottom) {
+            return Math.max(from.y(), to.y()) >= top && Math.min(from.y(), to.y()) <= bottom;
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new Link(tag, from.plus(dx, dy), to.plus(dx, dy));
         }
@@ -120,6 +154,11 @@ public sealed interface Mark {
      */
     record Label(Point at, String text, TextRole role, Anchor anchor) implements Mark {
         @Override
+        public boolean reaches(double top, double bottom) {
+            return at.y() >= top && at.y() - role.size() <= bottom;
+        }
+
+        @Override
         public Mark moved(double dx, double dy) {
             return new Label(at.plus(dx, dy), text, role, anchor);
         }
@@ -131,6 +170,11 @@ public sealed interface Mark {
      * @param at its anchor on the base line
      */
     record Condition(Point at, String tag, Anchor anchor) implements Mark {
+        @Override
+        public boolean reaches(double top, double bottom) {
+            return at.y() >= top && at.y() - TextRole.NOTE.size() <= bottom;
+        }
+
         @Override
         public Mark moved(double dx, double dy) {
             return new Condition(at.plus(dx, dy), tag, anchor);

@@ -4,7 +4,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.circuit.Device;
 
@@ -76,18 +75,22 @@ public record Part(
 
     /** The position in {@link #contacts()} of the contact between these two terminals, either way round. */
     public Optional<Integer> contactBetween(String one, String other) {
-        return IntStream.range(0, contacts.size())
-                .filter(i -> sides(contacts.get(i).from(), contacts.get(i).to(), one, other))
-                .boxed()
-                .findFirst();
+        for (int i = 0; i < contacts.size(); i++) {
+            if (sides(contacts.get(i).from(), contacts.get(i).to(), one, other)) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
     }
 
     /** The position in {@link #loads()} of the load between these two terminals, either way round. */
     public Optional<Integer> loadBetween(String one, String other) {
-        return IntStream.range(0, loads.size())
-                .filter(i -> sides(loads.get(i).from(), loads.get(i).to(), one, other))
-                .boxed()
-                .findFirst();
+        for (int i = 0; i < loads.size(); i++) {
+            if (sides(loads.get(i).from(), loads.get(i).to(), one, other)) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Every pair of terminals that a rung can pass through, as it is marked. */

@@ -1,14 +1,17 @@
 package parable.app.desk;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import parable.circuit.Device;
 import parable.parts.Assembly;
 import parable.parts.Family;
@@ -16,7 +19,7 @@ import parable.parts.Part;
 import parable.parts.PartException;
 
 /** The devices of a sheet: what each is for and how it is set, and its contacts and coil to be put on the drawing. */
-final class DeviceList extends VBox {
+final class DeviceList extends ListView<Part> {
 
     private final DeskModel desk;
     private final Consumer<String> choose;
@@ -29,20 +32,46 @@ final class DeviceList extends VBox {
      * @param tell takes what is wrong with what was written of a device, empty if nothing is
      */
     DeviceList(DeskModel desk, Consumer<String> choose, Consumer<String> tell) {
-        super(2);
         this.desk = desk;
         this.choose = choose;
         this.tell = tell;
+        setId("devices");
+        getStyleClass().add("device-list");
+        setFocusTraversable(false);
+        setCellFactory(list -> new Row());
     }
 
-    /** Lists the devices of the sheet as it is now. */
+    /** Lists the devices of the sheet as it is now; rows that stay the same are left alone. */
     void show() {
-        getChildren().clear();
         try {
-            Assembly assembly = Assembly.of(desk.sheet());
-            assembly.parts().forEach(part -> getChildren().add(row(part)));
+            List<Part> parts = Assembly.of(desk.sheet()).parts();
+            if (parts.size() != getItems().size()) {
+                getItems().setAll(parts);
+                return;
+            }
+            for (int i = 0; i < parts.size(); i++) {
+                if (!parts.get(i).device().equals(getItems().get(i).device())) {
+                    getItems().set(i, parts.get(i));
+                }
+            }
         } catch (PartException impossible) {
-            getChildren().add(new Label(impossible.getMessage()));
+            tell.accept(impossible.getMessage());
+        }
+    }
+
+    /** A row; only those that can be seen have one. */
+    private final class Row extends ListCell<Part> {
+
+        private Optional<Device> shown = Optional.empty();
+
+        @Override
+        protected void updateItem(Part part, boolean empty) {
+            super.updateItem(part, empty);
+            Optional<Device> wanted = empty || part == null ? Optional.empty() : Optional.of(part.device());
+            if (!wanted.equals(shown)) {
+                shown = wanted;
+                setGraphic(wanted.isPresent() ? row(part) : null);
+            }
         }
     }
 

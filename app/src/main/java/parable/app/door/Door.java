@@ -1,10 +1,12 @@
 package parable.app.door;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.css.PseudoClass;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -12,6 +14,7 @@ import javafx.scene.layout.VBox;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
+import parable.circuit.Device;
 import parable.parts.Family;
 import parable.parts.Part;
 
@@ -33,75 +36,100 @@ public final class Door extends VBox {
             KeyCode.DIGIT9,
             KeyCode.DIGIT0);
 
-    private final Map<KeyCode, OperatorView> operatorsByKey = new LinkedHashMap<>();
-    private final List<OperatorView> operators = new ArrayList<>();
-    private final List<LampView> lamps = new ArrayList<>();
+    /** What is mounted on the door: the same until the device itself is changed. */
+    private record Mount(Device device, KeyCode key) {}
 
-    /** The door of a running sheet; the handles are shared with the drawing, by tag. */
-    public Door(RunModel run, Map<String, Handle> handles) {
-        this(run, handles, Optional.empty());
-    }
+    private final Optional<Placing> placing;
+    private final Map<KeyCode, OperatorView> operatorsByKey = new LinkedHashMap<>();
+    private final Map<Mount, OperatorView> operators = new LinkedHashMap<>();
+    private final Map<Device, LampView> lamps = new LinkedHashMap<>();
+    private final Map<String, Plate> plates = new LinkedHashMap<>();
+    private RunModel run;
 
     /**
-     * The door of a running sheet.
+     * The door of a running sheet; the handles are shared with the drawing, by tag.
      *
      * @param placing mounts devices elsewhere; empty if they stay where they are
      */
     public Door(RunModel run, Map<String, Handle> handles, Optional<Placing> placing) {
+        this.placing = placing;
         setId("door");
         getStyleClass().add("door");
-        Map<String, Plate> plates = new LinkedHashMap<>();
-        for (Part part : run.assembly().parts()) {
-            if (isOnADoor(part)) {
-                add(part, handles, plates.computeIfAbsent(part.device().place(), this::addPlate));
+        follow(run, handles);
+    }
+
+    /** Shows a run that has taken the place of the one before; what is mounted as it was stays as it is. */
+    public void follow(RunModel next, Map<String, Handle> handles) {
+        run = next;
+        Set<Mount> gone = new HashSet<>(operators.keySet());
+        Set<Device> goneLamps = new HashSet<>(lamps.keySet());
+        Map<String, List<LampView>> lampsByPlace = new LinkedHashMap<>();
+        Map<String, List<OperatorView>> operatorsByPlace = new LinkedHashMap<>();
+        operatorsByKey.clear();
+        int number = 0;
+        for (Part part : next.assembly().parts()) {
+            if (part.family() == Family.PILOT_LAMP) {
+                goneLamps.remove(part.device());
+                lampsByPlace
+                        .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
+                        .add(lamps.computeIfAbsent(part.device(), any -> lamp(part)));
+                operatorsByPlace.computeIfAbsent(part.device().place(), any -> new ArrayList<>());
+            } else if (isOperator(part)) {
+                KeyCode key = number < KEYS.size() ? KEYS.get(number) : KeyCode.UNDEFINED;
+                number++;
+                Mount mount = new Mount(part.device(), key);
+                gone.remove(mount);
+                OperatorView operator = operators.computeIfAbsent(mount, any -> operator(handles.get(part.tag()), key));
+                operatorsByKey.put(key, operator);
+                operatorsByPlace
+                        .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
+                        .add(operator);
             }
         }
-        placing.ifPresent(this::letMove);
-        run.shownProperty().addListener((any, before, moment) -> show(moment));
-        show(run.shownProperty().get());
+        operators.keySet().removeAll(gone);
+        lamps.keySet().removeAll(goneLamps);
+        mount(lampsByPlace, operatorsByPlace);
+        next.shownProperty().addListener((any, before, moment) -> {
+            if (run == next) {
+                show(moment);
+            }
+        });
+        show(next.shownProperty().get());
     }
 
-    private void letMove(Placing placing) {
-        operators.forEach(operator ->
-                Mounted.let(operator, operator.names(), operator.handle().part().tag(), this::plates, placing));
-        lamps.forEach(lamp -> Mounted.let(lamp, lamp.names(), lamp.tag(), this::plates, placing));
-    }
-
-    private Iterable<Plate> plates() {
-        return getChildren().stream().map(Plate.class::cast).toList();
-    }
-
-    private static boolean isOnADoor(Part part) {
+    private static boolean isOperator(Part part) {
         return part.family() == Family.PUSH_BUTTON
                 || part.family() == Family.SELECTOR
                 || part.family() == Family.DRUM_SWITCH
-                || part.family() == Family.EMERGENCY_STOP
-                || part.family() == Family.PILOT_LAMP;
+                || part.family() == Family.EMERGENCY_STOP;
     }
 
-    private Plate addPlate(String place) {
-        Plate plate = new Plate(place);
-        getChildren().add(plate);
-        return plate;
+    private LampView lamp(Part part) {
+        LampView lamp = new LampView(part);
+        placing.ifPresent(moving -> Mounted.let(lamp, lamp.names(), lamp.tag(), plates::values, moving));
+        return lamp;
     }
 
-    private void add(Part part, Map<String, Handle> handles, Plate plate) {
-        if (part.family() == Family.PILOT_LAMP) {
-            LampView lamp = new LampView(part);
-            lamps.add(lamp);
-            plate.addLamp(lamp);
-            return;
+    private OperatorView operator(Handle handle, KeyCode key) {
+        OperatorView operator = new OperatorView(handle, key);
+        String tag = handle.part().tag();
+        placing.ifPresent(moving -> Mounted.let(operator, operator.names(), tag, plates::values, moving));
+        return operator;
+    }
+
+    private void mount(Map<String, List<LampView>> lampsByPlace, Map<String, List<OperatorView>> operatorsByPlace) {
+        plates.keySet().retainAll(operatorsByPlace.keySet());
+        operatorsByPlace.forEach((place, mounted) ->
+                plates.computeIfAbsent(place, Plate::new).mount(lampsByPlace.getOrDefault(place, List.of()), mounted));
+        List<Plate> wanted = operatorsByPlace.keySet().stream().map(plates::get).toList();
+        if (!getChildren().equals(wanted)) {
+            getChildren().setAll(wanted);
         }
-        KeyCode key = operators.size() < KEYS.size() ? KEYS.get(operators.size()) : KeyCode.UNDEFINED;
-        OperatorView operator = new OperatorView(handles.get(part.tag()), key);
-        operators.add(operator);
-        operatorsByKey.put(key, operator);
-        plate.addOperator(operator);
     }
 
     private void show(Moment moment) {
-        operators.forEach(operator -> operator.show(moment));
-        lamps.forEach(lamp -> lamp.show(moment));
+        operators.values().forEach(operator -> operator.show(moment));
+        lamps.values().forEach(lamp -> lamp.show(moment));
     }
 
     /** Takes a key that belongs to an operator: alone it presses and holds, with Shift it latches. */
@@ -123,6 +151,6 @@ public final class Door extends VBox {
 
     /** All hands let go, as when the window is left. */
     public void letGo() {
-        operators.forEach(operator -> operator.handle().letGoAll());
+        operators.values().forEach(operator -> operator.handle().letGoAll());
     }
 }

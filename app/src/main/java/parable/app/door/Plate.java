@@ -1,7 +1,9 @@
 package parable.app.door;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.beans.binding.Bindings;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -35,11 +37,20 @@ final class Plate extends VBox {
         return row;
     }
 
-    void addLamp(LampView lamp) {
-        lamps.getChildren().add(lamp);
+    /** Mounts these lamps and operators, in this order, and nothing else; what is mounted already stays where it is. */
+    void mount(List<LampView> wantedLamps, List<OperatorView> wantedOperators) {
+        mount(lamps, wantedLamps);
+        mount(operators, wantedOperators);
     }
 
-    void addOperator(OperatorView operator) {
-        operators.getChildren().add(operator);
+    private static void mount(FlowPane row, List<? extends Node> wanted) {
+        List<Node> mounted = row.getChildren();
+        mounted.removeIf(node -> !wanted.contains(node));
+        for (int i = 0; i < wanted.size(); i++) {
+            if (i >= mounted.size() || mounted.get(i) != wanted.get(i)) {
+                mounted.remove(wanted.get(i));
+                mounted.add(i, wanted.get(i));
+            }
+        }
     }
 }

@@ -2,6 +2,7 @@ package parable.app.keys;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -65,6 +66,7 @@ public final class KeysView extends BorderPane {
         back.setCancelButton(true);
         back.setDefaultButton(true);
         back.setOnAction(event -> done.run());
+        sceneProperty().addListener((any, before, scene) -> Platform.runLater(back::requestFocus));
         HBox top = new HBox(24, heading, back);
         setTop(top);
         HBox groups = new HBox(

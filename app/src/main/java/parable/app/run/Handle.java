@@ -19,8 +19,8 @@ public final class Handle {
     /** A finger is not quicker than this on the bench, in microseconds, however slow time runs there. */
     private static final long SHORTEST_TOUCH = 100_000;
 
-    private final RunModel run;
-    private final Part part;
+    private RunModel run;
+    private Part part;
     private final Set<Object> hands = new HashSet<>();
     private long pressedAt;
     private int sense = 1;
@@ -28,9 +28,18 @@ public final class Handle {
 
     /** A grip on a part that can be moved by hand. */
     public Handle(RunModel run, Part part) {
-        this.run = run;
-        this.part = part;
-        run.timelineProperty().addListener((any, before, after) -> takeOver());
+        follow(run, part);
+    }
+
+    /** Grips the same device of a run that has taken the place of the one before. */
+    public void follow(RunModel next, Part same) {
+        run = next;
+        part = same;
+        next.timelineProperty().addListener((any, before, after) -> {
+            if (run == next) {
+                takeOver();
+            }
+        });
         takeOver();
     }
 

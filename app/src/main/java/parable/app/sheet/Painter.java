@@ -26,6 +26,7 @@ import parable.network.NodeState;
 /** Paints a drawing as it is at one instant. */
 public final class Painter {
 
+    private static final double MARGIN = 30;
     private static final double THIN = 1.5;
     private static final double HEAVY = 3.2;
 
@@ -46,17 +47,30 @@ public final class Painter {
 
     /** Paints everything; the canvas must be scaled and moved already. */
     public void paint(Drawing drawing, Moment moment) {
+        paint(drawing.marks(), moment);
+    }
+
+    /** Paints what may be seen between two heights of the drawing. */
+    public void paint(Drawing drawing, Moment moment, double top, double bottom) {
+        paint(
+                drawing.marks().stream()
+                        .filter(mark -> mark.reaches(top - MARGIN, bottom + MARGIN))
+                        .toList(),
+                moment);
+    }
+
+    private void paint(List<Mark> marks, Moment moment) {
         canvas.setLineCap(StrokeLineCap.ROUND);
         canvas.setLineJoin(StrokeLineJoin.ROUND);
         canvas.setTextBaseline(VPos.BASELINE);
-        for (Mark mark : drawing.marks()) {
+        for (Mark mark : marks) {
             if (mark instanceof Mark.Wire wire) {
                 paintWire(wire, stateOf(wire.number(), moment));
             } else if (mark instanceof Mark.Junction junction) {
                 paintJunction(junction, stateOf(junction.number(), moment));
             }
         }
-        for (Mark mark : drawing.marks()) {
+        for (Mark mark : marks) {
             if (mark instanceof Mark.Symbol symbol) {
                 paintSymbol(symbol, moment);
             } else if (mark instanceof Mark.Link link) {

@@ -11,6 +11,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -38,6 +39,7 @@ import parable.bench.Meter;
 import parable.bench.Moment;
 import parable.circuit.Place;
 import parable.circuit.Practice;
+import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.draw.Box;
@@ -70,6 +72,7 @@ public final class SheetView extends Region {
     private final Map<Probe, Point> probePoints = new EnumMap<>(Probe.class);
     private final List<HotSpot> hotSpots = new ArrayList<>();
     private final MeterModel meter;
+    private final Map<String, Handle> handles;
     private final Practice practice;
     private final Look look;
     private final ChangeListener<Object> changed = (any, before, now) -> paint();
@@ -78,6 +81,8 @@ public final class SheetView extends Region {
     private final WeakChangeListener<Object> draftAnew = new WeakChangeListener<>(typed);
     private final ChangeListener<Object> zoomed = (any, before, now) -> requestLayout();
     private final WeakChangeListener<Object> layOutAnew = new WeakChangeListener<>(zoomed);
+    private final ChangeListener<Object> selected = (any, before, now) -> say();
+    private final WeakChangeListener<Object> sayAnew = new WeakChangeListener<>(selected);
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
     private double scale = 1;
@@ -98,7 +103,7 @@ public final class SheetView extends Region {
         setClip(clip);
         overlay.setPickOnBounds(false);
         getChildren().addAll(canvas, overlay, down, across);
-        addHotSpots(handles);
+        this.handles = handles;
         run.shownProperty().addListener((any, before, moment) -> paint());
         down.valueProperty().addListener((any, before, value) -> requestLayout());
         across.valueProperty().addListener((any, before, value) -> requestLayout());
@@ -122,8 +127,9 @@ public final class SheetView extends Region {
     /** Lets clicks select what they hit instead of operating it; operating is left to the keys and the door. */
     public void selectFor(DeskModel desk) {
         this.desk = Optional.of(desk);
-        overlay.setVisible(false);
         desk.selection().stretchProperty().addListener(repaint);
+        desk.selection().stretchProperty().addListener(sayAnew);
+        say();
         desk.lineProperty().addListener(draftAnew);
         desk.strokeProperty().addListener(draftAnew);
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
@@ -138,6 +144,32 @@ public final class SheetView extends Region {
             });
             requestFocus();
         });
+    }
+
+    /** Says to those who cannot see the drawing what is selected and how it is at this instant. */
+    private void say() {
+        setAccessibleRole(AccessibleRole.TEXT);
+        setAccessibleText(desk.map(model -> model.selection().words()).orElse("")
+                + desk.flatMap(model -> model.selection().stretchProperty().get())
+                        .filter(stretch -> stretch.first().item() == stretch.last())
+                        .flatMap(stretch -> stateAt(stretch.at()))
+                        .map(state -> ", now " + state)
+                        .orElse(""));
+    }
+
+    private Optional<String> stateAt(Place place) {
+        Sheet sheet = run.assembly().sheet();
+        if (place.rung() >= sheet.rungs(place.circuit()).size()
+                || !(sheet.rungs(place.circuit()).get(place.rung()).items().get(place.item())
+                        instanceof RungItem.Passage passage)) {
+            return Optional.empty();
+        }
+        Part part = run.assembly().part(passage.tag()).orElseThrow();
+        Moment moment = run.shownProperty().get();
+        return part.contactBetween(passage.from(), passage.to())
+                .map(contact -> moment.closed(part.tag(), contact) ? "closed" : "open")
+                .or(() -> part.loadBetween(passage.from(), passage.to())
+                        .map(load -> moment.energised(part.tag(), load) ? "energised" : "not energised"));
     }
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
@@ -237,6 +269,12 @@ public final class SheetView extends Region {
         }
     }
 
+    /** Lets clicks and keys operate the devices where they are drawn. */
+    public void operate() {
+        addHotSpots();
+        requestLayout();
+    }
+
     /** Puts the keyboard on the first device that can be operated. */
     public void requestFirstFocus() {
         hotSpots.stream().findFirst().ifPresent(spot -> spot.requestFocus());
@@ -258,7 +296,7 @@ public final class SheetView extends Region {
         }
     }
 
-    private void addHotSpots(Map<String, Handle> handles) {
+    private void addHotSpots() {
         Map<List<Object>, List<Box>> boxes = new LinkedHashMap<>();
         drawing.symbols()
                 .filter(symbol -> handles.containsKey(symbol.subject().tag()))
@@ -365,7 +403,8 @@ public final class SheetView extends Region {
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
-        new Painter(graphics, look.ink(), this::concerns).paint(shownDrawing(), shownMoment());
+        new Painter(graphics, look.ink(), this::concerns)
+                .paint(shownDrawing(), shownMoment(), down.getValue() / scale, (down.getValue() + getHeight()) / scale);
         paintProbes(graphics);
         paintSelection(graphics);
         graphics.restore();

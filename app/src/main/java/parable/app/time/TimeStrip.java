@@ -53,6 +53,7 @@ public final class TimeStrip extends ScrollPane {
             canvas.setWidth(bounds.getWidth());
             paint();
         });
+        vvalueProperty().addListener((any, before, value) -> paint());
         run.shownTimeProperty().addListener((any, before, time) -> paint());
         run.nowProperty().addListener((any, before, time) -> paint());
         canvas.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> lookAt(event.getX()));
@@ -100,8 +101,12 @@ public final class TimeStrip extends ScrollPane {
             paintMotor(graphics, motor, y);
             y += MOTOR_ROW;
         }
+        double seen = getVvalue()
+                * Math.max(0, canvas.getHeight() - getViewportBounds().getHeight());
         for (Part device : devices) {
-            paintDevice(graphics, device, y);
+            if (y + ROW >= seen && y <= seen + getViewportBounds().getHeight()) {
+                paintDevice(graphics, device, y);
+            }
             y += ROW;
         }
         double shown = x(run.shownTimeProperty().get());

@@ -1,0 +1,199 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.input.ContextMenuEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.PickResult;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.app.look.Theme;
+import parable.app.sheet.SheetView;
+import parable.bench.Action;
+import parable.bench.Condition;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+import parable.parts.Verb;
+import parable.starters.Library;
+
+/** Size, colours, dress, paper, keys, and what is offered while one types and draws, in the real window. */
+@ExtendWith(ApplicationExtension.class)
+class LookTest {
+
+    @TempDir
+    private static Path folder;
+
+    private MainWindow window;
+    private JobModel jobs;
+
+    @Start
+    private void start(Stage stage) {
+        jobs = new JobModel(Library.jobs().get(0), Optional.empty());
+        window = new MainWindow(jobs, new FilePrompt() {
+            @Override
+            public Optional<Path> toOpen() {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<Path> toSave(String suggestedName) {
+                return Optional.empty();
+            }
+
+            @Override
+            public Optional<Path> toWrite(String what, String suggestedName) {
+                return Optional.of(folder.resolve(suggestedName));
+            }
+
+            @Override
+            public Optional<String> toName(String what, String present) {
+                return Optional.of("loading bay");
+            }
+        });
+        stage.setScene(window.scene());
+        stage.show();
+        stage.requestFocus();
+    }
+
+    private Sheet sheet() {
+        return jobs.jobProperty().get().sheets().get(0);
+    }
+
+    private void choose(FxRobot robot, String menu, String id) {
+        MenuItem chosen = ((MenuButton) window.part(menu))
+                .getItems().stream()
+                        .filter(item -> id.equals(item.getId()))
+                        .findFirst()
+                        .orElseThrow();
+        robot.interact(chosen::fire);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void key(FxRobot robot, KeyCode... keys) {
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private double shownWidth() {
+        SheetView view = (SheetView) window.part("sheet");
+        return view.onScreen(100, 0).getX() - view.onScreen(0, 0).getX();
+    }
+
+    @Test
+    void aRunGoesOnInTheOtherDressAndUndoGivesTheFirstBack(FxRobot robot) {
+        robot.interact(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
+        robot.interact(() -> window.run().act(new Action(Verb.PRESS, "S1")));
+        robot.interact(() -> window.run().tick(0.5));
+        choose(robot, "view-menu", "dress-north-american");
+
+        assertThat(jobs.jobProperty().get().practice()).isEqualTo(Practice.NORTH_AMERICAN);
+        assertThat(window.run().shownProperty().get().condition("M")).isEqualTo(Condition.IN);
+        assertThat(robot.lookup("#door-PB2").tryQuery()).isPresent();
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(jobs.jobProperty().get()).isEqualTo(Library.jobs().get(0));
+        assertThat(window.run().shownProperty().get().condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    @Test
+    void drawingsGrowShrinkAndFitAndColoursChange(FxRobot robot) {
+        double fitted = shownWidth();
+        key(robot, KeyCode.CONTROL, KeyCode.EQUALS);
+        key(robot, KeyCode.CONTROL, KeyCode.EQUALS);
+        assertThat(shownWidth()).isGreaterThan(1.3 * fitted);
+        choose(robot, "view-menu", "view-fit");
+        assertThat(shownWidth()).isEqualTo(fitted);
+        choose(robot, "view-menu", "view-night");
+        assertThat(window.look().themeProperty().get()).isEqualTo(Theme.NIGHT);
+        assertThat(window.scene().getStylesheets()).anyMatch(sheet -> sheet.endsWith("parable-night.css"));
+        choose(robot, "view-menu", "view-night");
+        assertThat(window.scene().getStylesheets()).noneMatch(sheet -> sheet.endsWith("parable-night.css"));
+    }
+
+    @Test
+    void allKeysStandOnAPageThatEscapeLeaves(FxRobot robot) {
+        key(robot, KeyCode.F1);
+        assertThat(robot.lookup("#keys").tryQuery()).isPresent();
+        key(robot, KeyCode.ESCAPE);
+        assertThat(robot.lookup("#keys").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#sheet").tryQuery()).isPresent();
+    }
+
+    @Test
+    void drawingsAreWrittenAsFiles(FxRobot robot) throws Exception {
+        choose(robot, "paper-menu", "paper-pdf");
+        choose(robot, "paper-menu", "paper-sheet-pdf");
+        choose(robot, "paper-menu", "paper-svg");
+
+        assertThat(robot.lookup("#notice").<Label>query().getText()).isEqualTo("Written to wash-pump.svg.");
+        assertThat(Files.readString(folder.resolve("wash-pump.svg"))).contains("<svg", "K1");
+        assertThat(Files.size(folder.resolve("wash-pump.pdf"))).isGreaterThan(1_000);
+        assertThat(Files.size(folder.resolve("tern-hollow-press-house.pdf")))
+                .isGreaterThan(Files.size(folder.resolve("wash-pump.pdf")));
+    }
+
+    @Test
+    void theFirstWordOfferedIsTakenByTab(FxRobot robot) {
+        key(robot, KeyCode.CONTROL, KeyCode.D);
+        key(robot, KeyCode.INSERT);
+        robot.write("@7 /K", 0);
+        key(robot, KeyCode.TAB);
+        robot.write("(P9) N", 0);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#line").<TextField>query().getText()).isEqualTo("@7 /K1 (P9) N");
+        key(robot, KeyCode.ENTER);
+        assertThat(sheet().control().get(sheet().control().size() - 1).text()).startsWith("@7 K1[");
+    }
+
+    @Test
+    void aStretchIsWrappedMovedInvertedAndTakenAway(FxRobot robot) {
+        String first = sheet().control().get(0).text();
+        key(robot, KeyCode.CONTROL, KeyCode.D);
+        key(robot, KeyCode.DOWN);
+        assertThat(window.part("sheet").getAccessibleText()).isEqualTo("Rung 1 of the ladder: F2[95-96], now closed");
+        key(robot, KeyCode.SHIFT, KeyCode.RIGHT);
+        key(robot, KeyCode.CONTROL, KeyCode.DIGIT3);
+        robot.write("S9", 0);
+        key(robot, KeyCode.ENTER);
+        assertThat(sheet().control().get(1).text()).isEqualTo("L S9[13-14] @4");
+        key(robot, KeyCode.ESCAPE);
+        key(robot, KeyCode.DOWN);
+        key(robot, KeyCode.CONTROL, KeyCode.DIGIT6);
+        assertThat(sheet().control().get(1).text()).isEqualTo("L S9[21-22] @4");
+        key(robot, KeyCode.CONTROL, KeyCode.UP);
+        assertThat(sheet().control().get(0).text()).isEqualTo("L S9[21-22] @4");
+        key(robot, KeyCode.DELETE);
+        assertThat(sheet().control().get(0).text()).isEqualTo(first);
+        key(robot, KeyCode.CONTROL, KeyCode.J);
+        assertThat(robot.lookup("#selected").<Label>query().getText()).isNotEmpty();
+    }
+
+    @Test
+    void anOperatorIsMountedElsewhere(FxRobot robot) {
+        key(robot, KeyCode.CONTROL, KeyCode.D);
+        Node device = window.part("door-S1");
+        robot.interact(() -> Event.fireEvent(
+                device,
+                new ContextMenuEvent(
+                        ContextMenuEvent.CONTEXT_MENU_REQUESTED, 5, 5, 900, 200, false, new PickResult(device, 5, 5))));
+        robot.clickOn("Mount in another place\u2026");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().device("S1").orElseThrow().place()).isEqualTo("loading bay");
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(sheet().device("S1").orElseThrow().place()).isEqualTo("door");
+    }
+}
