@@ -14,6 +14,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
@@ -104,6 +105,20 @@ final class ShotsCommand implements Runnable {
                     ((ToggleButton) window.part("stroke-new-rung")).fire();
                     ((TextField) window.part("line")).setText("@7 /K1 (P4) N ; standing still");
                 }),
+                new Shot("north-american-dress", window -> {
+                    ((TextField) window.part("line")).clear();
+                    window.showSheet("Press platen");
+                    window.run().restart();
+                    start(window);
+                    window.setDrawing(false);
+                    choose(window, "view-menu", "dress-north-american");
+                }),
+                new Shot("dark", window -> choose(window, "view-menu", "view-night")),
+                new Shot("keys", window -> {
+                    choose(window, "view-menu", "view-night");
+                    jobs.undo();
+                    choose(window, "view-menu", "view-keys");
+                }),
                 new Shot("questions", window -> {
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
@@ -115,6 +130,11 @@ final class ShotsCommand implements Runnable {
                     window.run().act(new Action(Verb.TURN, "S1", "reverse"));
                     wait(window.run(), 1);
                 }));
+    }
+
+    private static void choose(MainWindow window, String menu, String id) {
+        ((MenuButton) window.part(menu))
+                .getItems().stream().filter(item -> id.equals(item.getId())).forEach(MenuItem::fire);
     }
 
     private static void start(MainWindow window) {

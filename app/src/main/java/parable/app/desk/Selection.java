@@ -180,7 +180,7 @@ public final class Selection {
     }
 
     /** What is selected, in words. */
-    String words() {
+    public String words() {
         return present()
                 .map(selected -> {
                     Place at = selected.first();
