@@ -3,33 +3,35 @@ package parable.app;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
-import javafx.util.Duration;
 import parable.circuit.Job;
 import parable.files.Journal;
 
-/** Keeps unsaved work in the journal, once a second while there is any, on a thread of its own. */
+/** Keeps unsaved work in the journal, within a second of each edit, on a thread of its own. */
 final class Autosave {
 
     /** The property that says where the journal lies; without it in the user's home folder. */
     private static final String FOLDER = "parable.journal";
 
-    private static final Duration EVERY = Duration.seconds(1);
+    /** So long after an edit it is written, together with those that follow it meanwhile. */
+    private static final long GATHERING_MILLIS = 300;
 
     private final JobModel jobs;
     private final MainWindow window;
     private final Journal journal;
-    private final ExecutorService writer = Executors.newSingleThreadExecutor(task -> {
+    private final ScheduledExecutorService writer = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "journal");
         thread.setDaemon(true);
         return thread;
     });
-    private Optional<Job> kept = Optional.empty();
+    private final AtomicReference<Optional<Wanted>> wanted = new AtomicReference<>(Optional.empty());
+    private final AtomicBoolean scheduled = new AtomicBoolean();
+    private boolean keeps;
 
     Autosave(JobModel jobs, MainWindow window) {
         this.jobs = jobs;
@@ -45,9 +47,9 @@ final class Autosave {
     /** Begins to keep what is not saved, and offers what an earlier window left behind. */
     void begin() {
         offer();
-        Timeline clock = new Timeline(new KeyFrame(EVERY, event -> keep()));
-        clock.setCycleCount(Animation.INDEFINITE);
-        clock.play();
+        jobs.jobProperty().addListener((any, before, job) -> keep());
+        jobs.unsavedProperty().addListener((any, before, unsaved) -> keep());
+        keep();
     }
 
     private void offer() {
@@ -67,29 +69,34 @@ final class Autosave {
         }
     }
 
+    /** What is to be kept. */
+    private record Wanted(Job job, Optional<Path> file) {}
+
+    /** Takes note of the present state; the thread that writes does the rest, however busy the window is. */
     private void keep() {
-        Job now = jobs.jobProperty().get();
-        if (!jobs.unsavedProperty().get()) {
-            if (kept.isPresent()) {
-                kept = Optional.empty();
-                writer.submit(this::clear);
+        if (jobs.unsavedProperty().get()) {
+            keeps = true;
+            wanted.set(Optional.of(new Wanted(jobs.jobProperty().get(), jobs.file())));
+            if (scheduled.compareAndSet(false, true)) {
+                writer.schedule(this::write, GATHERING_MILLIS, TimeUnit.MILLISECONDS);
             }
-        } else if (kept.filter(job -> job == now).isEmpty()) {
-            kept = Optional.of(now);
-            Optional<Path> file = jobs.file();
-            writer.submit(() -> write(now, file));
+        } else if (keeps) {
+            keeps = false;
+            wanted.set(Optional.empty());
+            writer.execute(this::clear);
         }
     }
 
-    private void write(Job job, Optional<Path> file) {
-        try {
-            journal.keep(job, file);
-        } catch (IOException unwritable) {
-            Platform.runLater(() -> {
-                kept = Optional.empty();
-                window.tell("Unsaved work cannot be kept: " + unwritable.getMessage() + ". Please save.");
-            });
-        }
+    private void write() {
+        scheduled.set(false);
+        wanted.get().ifPresent(present -> {
+            try {
+                journal.keep(present.job(), present.file());
+            } catch (IOException unwritable) {
+                Platform.runLater(() ->
+                        window.tell("Unsaved work cannot be kept: " + unwritable.getMessage() + ". Please save."));
+            }
+        });
     }
 
     private void clear() {

@@ -3,9 +3,11 @@ package parable.app;
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.animation.AnimationTimer;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
@@ -22,6 +24,8 @@ import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
+import parable.app.findings.FindingsModel;
+import parable.app.findings.FindingsView;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Theme;
@@ -68,7 +72,9 @@ public final class MainWindow {
     private final Map<String, VBox> desksBeside = new LinkedHashMap<>();
     private RunModel run;
     private String shown = "";
-    private boolean drawing;
+    private Step step = Step.TRY;
+    private final FindingsModel findings = new FindingsModel();
+    private Optional<Sheet> checked = Optional.empty();
     private int opened;
     private Door door;
 
@@ -183,12 +189,12 @@ public final class MainWindow {
         meters.put(name, meter);
         SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), look, handles.byTag(), meter);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        if (drawing && root.getRight() == desksBeside.get(name)) {
+        if (drawing() && root.getRight() == desksBeside.get(name)) {
             door.follow(run, handles.byTag());
         } else {
             root.setRight(beside(name, handles, meter));
         }
-        if (drawing) {
+        if (drawing()) {
             sheet.selectFor(deskModels.get(name));
         } else {
             sheet.operate();
@@ -200,11 +206,12 @@ public final class MainWindow {
                 sheet,
                 new Legend(
                         look.ink(),
-                        drawing ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
+                        drawing() ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
                 strip,
                 new TimeBar(run)));
         header.showSheet(name, run);
-        if (drawing) {
+        check();
+        if (drawing()) {
             sheet.setFocusTraversable(true);
             sheet.requestFocus();
         } else {
@@ -212,13 +219,22 @@ public final class MainWindow {
         }
     }
 
+    /** Lets the rules look at the sheet, if they have not already. */
+    private void check() {
+        Sheet sheet = run.assembly().sheet();
+        if (checked.filter(sheet::equals).isEmpty()) {
+            checked = Optional.of(sheet);
+            findings.check(run.assembly());
+        }
+    }
+
     /** What stands beside the drawing; while drawing it stays as it is from edit to edit. */
     private VBox beside(String name, Handles handles, MeterModel meter) {
-        door = new Door(run, handles.byTag(), drawing ? Optional.of(mounting) : Optional.empty());
+        door = new Door(run, handles.byTag(), drawing() ? Optional.of(mounting) : Optional.empty());
         ScrollPane doorPane = new ScrollPane(door);
         doorPane.setFitToWidth(true);
-        doorPane.setMinHeight(drawing ? 90 : 120);
-        if (drawing) {
+        doorPane.setMinHeight(step == Step.TRY ? 120 : 90);
+        if (step != Step.TRY) {
             doorPane.setMaxHeight(DOOR_WHILE_DRAWING);
         }
         doorPane.getStyleClass().add("door-pane");
@@ -226,11 +242,15 @@ public final class MainWindow {
         beside.getStyleClass().add("beside");
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);
-        if (drawing) {
+        if (drawing()) {
             DeskView desk = desks.computeIfAbsent(name, this::desk);
             VBox.setVgrow(desk, Priority.ALWAYS);
             beside.getChildren().add(desk);
             desksBeside.put(name, beside);
+        } else if (step == Step.CHECK) {
+            FindingsView view = new FindingsView(findings, this::goTo);
+            VBox.setVgrow(view, Priority.ALWAYS);
+            beside.getChildren().add(view);
         } else {
             StoryView story = new StoryView(run);
             VBox.setVgrow(story, Priority.ALWAYS);
@@ -239,24 +259,32 @@ public final class MainWindow {
         return beside;
     }
 
-    /** The two things one does with a sheet, in the order one does them. */
+    /** The steps of the work, the one that is shown selected. */
     private HBox steps() {
-        ToggleButton draw = new ToggleButton("Draw  Ctrl+D");
-        draw.setId("step-draw");
-        draw.setSelected(drawing);
-        draw.setOnAction(event -> setDrawing(true));
-        ToggleButton tryIt = new ToggleButton("Try  Ctrl+D");
-        tryIt.setId("step-try");
-        tryIt.setSelected(!drawing);
-        tryIt.setOnAction(event -> setDrawing(false));
+        HBox steps = new HBox();
+        for (Step one : Step.values()) {
+            ToggleButton button = new ToggleButton(one.words());
+            button.setId("step-" + one.name().toLowerCase(Locale.ROOT));
+            button.setSelected(one == step);
+            button.setOnAction(event -> setStep(one));
+            if (one == Step.CHECK) {
+                button.textProperty().bind(Bindings.createStringBinding(this::checkWords, findings.findingsProperty()));
+            }
+            steps.getChildren().add(button);
+        }
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox steps = new HBox(draw, tryIt, gap);
-        if (!drawing) {
+        steps.getChildren().add(gap);
+        if (step == Step.TRY) {
             steps.getChildren().add(header.recipes());
         }
         steps.getStyleClass().add("steps");
         return steps;
+    }
+
+    private String checkWords() {
+        int found = findings.findingsProperty().get().size();
+        return Step.CHECK.words() + (found == 0 ? "" : "  (" + found + ")");
     }
 
     /** Opens the page of questions in the place of the drawing. */
@@ -292,8 +320,23 @@ public final class MainWindow {
 
     /** Goes to the drawing desk, or from it to the bench. */
     public void setDrawing(boolean draws) {
-        drawing = draws;
+        setStep(draws ? Step.DRAW : Step.TRY);
+    }
+
+    /** Goes to another step. */
+    private void setStep(Step next) {
+        step = next;
         showSheet(shown);
+    }
+
+    private boolean drawing() {
+        return step == Step.DRAW;
+    }
+
+    /** Shows a device on the drawing where it can be changed. */
+    private void goTo(String tag) {
+        setStep(Step.DRAW);
+        deskModels.get(shown).selection().selectDevice(tag);
     }
 
     private DeskView desk(String name) {
@@ -330,7 +373,8 @@ public final class MainWindow {
             switch (event.getCode()) {
                 case Z -> jobs.undo();
                 case Y -> jobs.redo();
-                case D -> setDrawing(!drawing);
+                case K -> setStep(Step.CHECK);
+                case D -> setDrawing(!drawing());
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
                         event);
                 default -> header.key(event);
@@ -358,7 +402,7 @@ public final class MainWindow {
     }
 
     private boolean drawingKey(KeyEvent event) {
-        if (!drawing) {
+        if (!drawing()) {
             return false;
         }
         if (event.getCode() == KeyCode.ESCAPE) {

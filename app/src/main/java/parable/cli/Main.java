@@ -12,6 +12,7 @@ import picocli.CommandLine.Command;
             DemoCommand.class,
             OpenCommand.class,
             SimulateCommand.class,
+            CheckCommand.class,
             LibraryCommand.class,
             ExportCommand.class,
             ShotsCommand.class

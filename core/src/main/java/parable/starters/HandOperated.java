@@ -9,6 +9,9 @@ import parable.circuit.Duty;
  */
 final class HandOperated {
 
+    /** What a motor of 0.75 kW takes from one phase of 230 V. */
+    private static final String SINGLE_PHASE_AMPERES = "5.5 A";
+
     private static final String DRUM = "S1";
     private static final List<String> REASONS = List.of(
             "Drum switch: the hand switches the motor itself; there are no contactors, no seal-in and no wiring of a ladder.",
@@ -50,7 +53,8 @@ final class HandOperated {
     /** One phase, the ends of the start winding exchanged; from standstill only. */
     static Starter singlePhase(String name, MotorData motor) {
         Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
-        feed(draft, motor);
+        supply(draft);
+        draft.device("motor-protective-breaker", "Q1", "Motor breaker", "panel", "setting", SINGLE_PHASE_AMPERES);
         drum(draft, motor, "");
         draft.device(
                 "single-phase-motor",
@@ -65,7 +69,8 @@ final class HandOperated {
                 motor.load(),
                 "run-up",
                 motor.runUp());
-        draft.power("G1[L] @L Q1[1-2] @1L S1[1-2] @U M1[U1-U2] @1N Q1[4-3] @N G1[N]");
+        draft.power(
+                "G1[L] @L Q1[1-2] @2L Q1[5-6] @1L S1[1-2] @U M1[U1-U2] @1N Q1[4-3] @N G1[N] ; through all three poles");
         draft.power("@U S1[3-4] @Z1 M1[Z1-Z2] @Z2 S1[6-5] @1N");
         draft.power("@U S1[3-6] @Z2");
         draft.power("@1N S1[5-4] @Z1");
@@ -102,9 +107,13 @@ final class HandOperated {
         return new Starter(draft.sheet(), REASONS);
     }
 
-    private static void feed(Draft draft, MotorData motor) {
+    private static void supply(Draft draft) {
         draft.device(
                 "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
+    }
+
+    private static void feed(Draft draft, MotorData motor) {
+        supply(draft);
         draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
     }
 

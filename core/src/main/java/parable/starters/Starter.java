@@ -60,9 +60,16 @@ public record Starter(Sheet sheet, List<String> reasons) {
         Drawing(Wish wish) {
             this.wish = wish;
             tags = new Tags(wish.practice());
-            draft = Draft.named(wish.name(), wish.has(Starting.START_STOP) ? Duty.MAINTAINED : Duty.AUTOMATIC_RESTART);
+            draft = Draft.named(wish.name(), duty(wish));
             control = new ControlPlan(wish, tags, draft);
             ladder = new Ladder(wish, tags, draft, control);
+        }
+
+        /** A travel that turns round at its ends starts by itself when power finds it standing on an end switch. */
+        private static Duty duty(Wish wish) {
+            return wish.has(Starting.START_STOP) && !wish.has(EndSwitches.TURN_ROUND)
+                    ? Duty.MAINTAINED
+                    : Duty.AUTOMATIC_RESTART;
         }
 
         Sheet sheet() {

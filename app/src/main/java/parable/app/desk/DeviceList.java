@@ -43,6 +43,10 @@ final class DeviceList extends ListView<Part> {
 
     /** Lists the devices of the sheet as it is now; rows that stay the same are left alone. */
     void show() {
+        List<Device> devices = desk.sheet().devices();
+        if (devices.equals(getItems().stream().map(Part::device).toList())) {
+            return;
+        }
         try {
             List<Part> parts = Assembly.of(desk.sheet()).parts();
             if (parts.size() != getItems().size()) {

@@ -159,6 +159,11 @@ public final class Selection {
         select(places.get((now + 1) % places.size()));
     }
 
+    /** Goes to the first place where a device is drawn; what is selected stays if it is drawn nowhere. */
+    public void selectDevice(String tag) {
+        placesOf(tag).stream().findFirst().ifPresent(this::select);
+    }
+
     private String tagAt(Place place) {
         RungItem item = rungs(place.circuit()).get(place.rung()).items().get(place.item());
         return item instanceof RungItem.Passage passage ? passage.tag() : "";

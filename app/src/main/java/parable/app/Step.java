@@ -1,0 +1,19 @@
+package parable.app;
+
+/** What one does with a sheet, in the order one does it. */
+enum Step {
+    DRAW("Draw  Ctrl+D"),
+    TRY("Try  Ctrl+D"),
+    CHECK("Check  Ctrl+K");
+
+    private final String words;
+
+    Step(String words) {
+        this.words = words;
+    }
+
+    /** What stands on its button. */
+    String words() {
+        return words;
+    }
+}

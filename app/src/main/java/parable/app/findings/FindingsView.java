@@ -1,0 +1,98 @@
+package parable.app.findings;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import parable.app.ActionButton;
+import parable.check.Finding;
+
+/** The findings, the worst first, each with its reason and the devices it is about. */
+public final class FindingsView extends VBox {
+
+    private final FindingsModel model;
+    private final Consumer<String> goTo;
+    private final Label heading = new Label();
+    private final VBox list = new VBox(8);
+    private final ChangeListener<Object> changed = (any, before, now) -> show();
+    private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
+
+    /**
+     * The view.
+     *
+     * @param goTo shows a device on the drawing, by its tag
+     */
+    public FindingsView(FindingsModel model, Consumer<String> goTo) {
+        this.model = model;
+        this.goTo = goTo;
+        setId("findings");
+        getStyleClass().add("findings");
+        heading.setId("findings-heading");
+        heading.getStyleClass().add("plate-name");
+        heading.setWrapText(true);
+        ScrollPane scrolled = new ScrollPane(list);
+        scrolled.setFitToWidth(true);
+        VBox.setVgrow(scrolled, Priority.ALWAYS);
+        Label limits = new Label(
+                "The rules read the drawing and try the starter by hand at nominal times. What they do not find"
+                        + " is not proved. They advise; local code and licensed practice decide.");
+        limits.setWrapText(true);
+        limits.setMinHeight(USE_PREF_SIZE);
+        limits.getStyleClass().add("limits");
+        getChildren().addAll(heading, scrolled, limits);
+        model.findingsProperty().addListener(showAnew);
+        model.checkingProperty().addListener(showAnew);
+        show();
+    }
+
+    private void show() {
+        List<Finding> findings = model.findingsProperty().get();
+        heading.setText(
+                model.checkingProperty().get()
+                        ? "Checking\u2026"
+                        : findings.isEmpty() ? "The rules find nothing." : count(findings));
+        list.getChildren().setAll(findings.stream().map(this::entry).toList());
+    }
+
+    private static String count(List<Finding> findings) {
+        return findings.size() == 1 ? "The rules find one thing." : "The rules find " + findings.size() + " things.";
+    }
+
+    private VBox entry(Finding finding) {
+        String severity = finding.severity().word();
+        Label word = new Label(severity.substring(0, 1).toUpperCase(Locale.ROOT) + severity.substring(1));
+        word.getStyleClass().add("severity");
+        word.pseudoClassStateChanged(PseudoClass.getPseudoClass(severity), true);
+        Label text = wrapped(finding.text(), "finding-text");
+        Label reason = wrapped(finding.reason(), "finding-reason");
+        FlowPane where = new FlowPane(4, 4);
+        for (String tag : finding.where()) {
+            ActionButton button = new ActionButton(
+                    "finding-" + finding.code() + "-" + tag,
+                    tag,
+                    "Shows " + tag + " on the drawing",
+                    () -> goTo.accept(tag));
+            button.getStyleClass().add("latch");
+            where.getChildren().add(button);
+        }
+        VBox entry = new VBox(2, word, text, reason, where);
+        entry.getStyleClass().add("finding");
+        entry.setAccessibleText(severity + ": " + finding.text() + " " + finding.reason());
+        return entry;
+    }
+
+    private static Label wrapped(String words, String style) {
+        Label label = new Label(words);
+        label.setWrapText(true);
+        label.setMinHeight(USE_PREF_SIZE);
+        label.getStyleClass().add(style);
+        return label;
+    }
+}

@@ -1,0 +1,77 @@
+package parable.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import parable.check.Check;
+import parable.check.Finding;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.files.FindingsText;
+import parable.files.SheetFindings;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Tells what the rules find. */
+@Command(
+        name = "check",
+        description = "Tell what the rules find; exit code 0 only if nothing is a danger or an error.",
+        mixinStandardHelpOptions = true)
+final class CheckCommand implements Callable<Integer> {
+
+    @Parameters(paramLabel = "FILE", description = "the job file")
+    private Path file;
+
+    @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; all of them, unless said")
+    private String sheet = "";
+
+    @Option(names = "--json", description = "print the findings as JSON")
+    private boolean json;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() {
+        Job job = Jobs.open(file);
+        List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
+        List<SheetFindings> found = sheets.stream()
+                .map(one -> new SheetFindings(one.name(), findings(one)))
+                .toList();
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            out.println(FindingsText.json(found));
+        } else {
+            found.forEach(one -> print(one, out));
+        }
+        out.flush();
+        boolean wrong = found.stream().flatMap(one -> one.findings().stream()).anyMatch(finding -> finding.severity()
+                .isWrong());
+        return wrong ? 1 : 0;
+    }
+
+    private static List<Finding> findings(Sheet sheet) {
+        try {
+            return Check.of(Assembly.of(sheet));
+        } catch (PartException impossible) {
+            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    private static void print(SheetFindings found, PrintWriter out) {
+        out.println(found.sheet() + ": "
+                + (found.findings().isEmpty()
+                        ? "nothing found"
+                        : found.findings().size() + " found"));
+        for (Finding finding : found.findings()) {
+            out.println("  " + finding.severity().word() + "  " + finding.text() + "  [" + finding.code() + "]");
+            out.println("      " + finding.reason());
+        }
+    }
+}

@@ -1,0 +1,42 @@
+package parable.check;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import parable.circuit.Terminal;
+import parable.network.Potential;
+
+/**
+ * One start, tried by hand.
+ *
+ * @param turned the positions of the selectors
+ * @param start what was pressed or actuated, empty if the motors ran without
+ * @param held the motors that were driven while it was held
+ * @param after the motors that were driven once it was let go and all had settled
+ * @param stops what became of each way to stop
+ * @param afterPowerReturned the motors that were driven once the supply had failed and returned
+ * @param tripped what had tripped by the time all had settled
+ * @param shortedBy what was done when something was first shorted, empty if nothing was
+ * @param voltages the highest voltage that each load had, by its first terminal
+ */
+record Rehearsal(
+        Map<String, String> turned,
+        Optional<String> start,
+        Set<String> held,
+        Set<String> after,
+        List<Stop> stops,
+        Set<String> afterPowerReturned,
+        Set<String> tripped,
+        Optional<String> shortedBy,
+        Map<Terminal, Potential> voltages) {
+
+    /**
+     * One way to stop, tried while the motors ran.
+     *
+     * @param tag what was pressed, hit or tripped
+     * @param stillDriven the motors that were driven all the same
+     * @param afterwards the motors that were driven once it was let go or reset
+     */
+    record Stop(String tag, Set<String> stillDriven, Set<String> afterwards) {}
+}

@@ -1,0 +1,258 @@
+package parable.check;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.circuit.Terminal;
+import parable.network.Potential;
+import parable.parts.Assembly;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/** Tries a starter by hand on the bench: every start in every arrangement of the selectors, and while it runs every stop. */
+final class Rehearsing {
+
+    /** Long enough for a pre-start warning that begins when power comes. */
+    private static final long READY = 60_000_000;
+
+    private static final long MOMENT = 1_000;
+    private static final long FINGER = 300_000;
+    private static final long SETTLED = 30_000_000;
+    private static final long STOPPED = 8_000_000;
+    private static final int MOST_ARRANGEMENTS = 12;
+
+    private static final Set<Condition> DRIVEN =
+            Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
+
+    private final Assembly assembly;
+    private Optional<String> shortedBy = Optional.empty();
+    private Map<Terminal, Potential> voltages = new HashMap<>();
+
+    Rehearsing(Assembly assembly) {
+        this.assembly = assembly;
+    }
+
+    /** All tries, arrangement by arrangement, in the order of the devices. */
+    List<Rehearsal> all() {
+        List<Rehearsal> all = new ArrayList<>();
+        for (Map<String, String> arrangement : arrangements()) {
+            shortedBy = Optional.empty();
+            voltages = new HashMap<>();
+            Bench bench = ready(arrangement);
+            Set<String> byItself = driven(bench.moment());
+            if (!byItself.isEmpty() || !hasStarts()) {
+                all.add(tried(bench, arrangement, Optional.empty(), byItself));
+            }
+            if (byItself.isEmpty()) {
+                for (Part part : assembly.parts()) {
+                    start(part).ifPresent(press -> {
+                        shortedBy = Optional.empty();
+                        backTo(bench, READY);
+                        all.add(started(bench, arrangement, press));
+                    });
+                }
+            }
+        }
+        return all;
+    }
+
+    private boolean hasStarts() {
+        return assembly.parts().stream().anyMatch(part -> start(part).isPresent());
+    }
+
+    private List<Map<String, String>> arrangements() {
+        List<Map<String, String>> arrangements = new ArrayList<>(List.of(Map.of()));
+        for (Part part : assembly.parts()) {
+            if (part.drive() instanceof Drive.ByTurning turning) {
+                List<Map<String, String>> further = new ArrayList<>();
+                for (Map<String, String> arrangement : arrangements) {
+                    for (String position : turning.positions()) {
+                        Map<String, String> one = new LinkedHashMap<>(arrangement);
+                        one.put(part.tag(), position);
+                        further.add(one);
+                    }
+                }
+                arrangements = further;
+            }
+        }
+        return arrangements.subList(0, Math.min(MOST_ARRANGEMENTS, arrangements.size()));
+    }
+
+    /** Everything switched on and the selectors turned, after the longest warning. */
+    private Bench ready(Map<String, String> arrangement) {
+        Bench bench = Bench.of(assembly);
+        for (Part part : assembly.parts()) {
+            if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
+                act(bench, new Action(Verb.CLOSE, part.tag()));
+            }
+        }
+        bench.runUntil(FINGER);
+        arrangement.forEach((tag, position) -> turn(bench, tag, position));
+        run(bench, READY, "the breaker was closed");
+        return bench;
+    }
+
+    /** Turns a knob step by step, as a hand must. */
+    private void turn(Bench bench, String tag, String wanted) {
+        Drive.ByTurning turning =
+                (Drive.ByTurning) assembly.part(tag).orElseThrow().drive();
+        List<String> arranged = turning.arranged();
+        int now = arranged.indexOf(bench.moment().position(tag).orElseThrow());
+        int target = arranged.indexOf(wanted);
+        while (now != target) {
+            now += now < target ? 1 : -1;
+            act(bench, new Action(Verb.TURN, tag, arranged.get(now)));
+        }
+    }
+
+    /** What could start a motor: a button, or a machine switch that is actuated. */
+    private static Optional<Action> start(Part part) {
+        boolean opens = part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
+        if (part.family() == Family.PUSH_BUTTON && opens) {
+            return Optional.of(new Action(Verb.PRESS, part.tag()));
+        }
+        return part.family() == Family.MACHINE_SWITCH
+                        && opens
+                        && part.drive().verbs().containsKey(Verb.ACTUATE)
+                ? Optional.of(new Action(Verb.ACTUATE, part.tag()))
+                : Optional.empty();
+    }
+
+    private Rehearsal started(Bench bench, Map<String, String> arrangement, Action press) {
+        String told = press.tag() + " was " + press.verb().done();
+        act(bench, press);
+        run(bench, bench.now() + FINGER, told);
+        Set<String> held = driven(bench.moment());
+        if (press.verb() == Verb.PRESS) {
+            act(bench, new Action(Verb.RELEASE, press.tag()));
+        }
+        run(bench, bench.now() + SETTLED, told);
+        return tried(bench, arrangement, Optional.of(press.tag()), held);
+    }
+
+    private Rehearsal tried(Bench bench, Map<String, String> arrangement, Optional<String> start, Set<String> held) {
+        Set<String> after = driven(bench.moment());
+        Set<String> tripped = in(bench.moment(), Set.of(Condition.TRIPPED));
+        long running = bench.now();
+        List<Rehearsal.Stop> stops = new ArrayList<>();
+        Set<String> returned = Set.of();
+        if (!after.isEmpty()) {
+            for (Part part : assembly.parts()) {
+                stop(part).ifPresent(stop -> {
+                    backTo(bench, running);
+                    stops.add(stopped(bench, stop));
+                });
+            }
+            backTo(bench, running);
+            returned = powerReturned(bench);
+        }
+        return new Rehearsal(
+                arrangement, start, held, after, stops, returned, tripped, shortedBy, Map.copyOf(voltages));
+    }
+
+    /** What should stop every motor: an E-stop, an overload release, a button that only opens. */
+    private static Optional<Action> stop(Part part) {
+        boolean onlyOpens = part.contacts().stream().allMatch(contact -> contact.isNormallyClosed());
+        return switch (part.family()) {
+            case EMERGENCY_STOP -> Optional.of(new Action(Verb.HIT, part.tag()));
+            case OVERLOAD_RELAY -> Optional.of(new Action(Verb.TRIP, part.tag()));
+            case PUSH_BUTTON -> onlyOpens ? Optional.of(new Action(Verb.PRESS, part.tag())) : Optional.empty();
+            default -> Optional.empty();
+        };
+    }
+
+    private Rehearsal.Stop stopped(Bench bench, Action stop) {
+        String told = stop.tag() + " was " + stop.verb().done();
+        act(bench, stop);
+        run(bench, bench.now() + STOPPED, told);
+        Set<String> still = driven(bench.moment());
+        act(bench, new Action(stop.verb() == Verb.PRESS ? Verb.RELEASE : Verb.RESET, stop.tag()));
+        run(bench, bench.now() + STOPPED, told);
+        return new Rehearsal.Stop(stop.tag(), still, driven(bench.moment()));
+    }
+
+    private Set<String> powerReturned(Bench bench) {
+        act(bench, Verb.LOSE);
+        run(bench, bench.now() + STOPPED, "the supply failed");
+        act(bench, Verb.RESTORE);
+        run(bench, bench.now() + SETTLED, "the supply returned");
+        return driven(bench.moment());
+    }
+
+    private void act(Bench bench, Verb verb) {
+        for (Part part : assembly.parts()) {
+            if (part.drive().verbs().containsKey(verb)) {
+                act(bench, new Action(verb, part.tag()));
+            }
+        }
+    }
+
+    /** Goes back to a time and on by a moment, so that what is done next does not belong to that time itself. */
+    private static void backTo(Bench bench, long time) {
+        bench.rewindTo(time);
+        bench.runUntil(time + MOMENT);
+    }
+
+    /** What a device cannot do at that moment, as resetting a breaker that has not tripped, is left out. */
+    private static void act(Bench bench, Action action) {
+        try {
+            bench.act(action);
+        } catch (ActionRefusedException impossible) {
+            // The try goes on without it.
+        }
+    }
+
+    private void run(Bench bench, long until, String told) {
+        long from = bench.now();
+        bench.runUntil(until);
+        for (long instant : bench.instants()) {
+            if (instant >= from) {
+                look(bench.momentAt(instant), told);
+            }
+        }
+        look(bench.moment(), told);
+    }
+
+    private void look(Moment moment, String told) {
+        if (shortedBy.isEmpty() && moment.shorted()) {
+            shortedBy = Optional.of(told);
+        }
+        for (Part part : assembly.parts()) {
+            for (Load load : part.loads()) {
+                Terminal terminal = new Terminal(part.tag(), load.from());
+                moment.voltage(terminal, new Terminal(part.tag(), load.to()))
+                        .filter(voltage -> !moment.shorted())
+                        .ifPresent(voltage -> voltages.merge(
+                                terminal, voltage, (one, other) -> one.rms() >= other.rms() ? one : other));
+            }
+        }
+    }
+
+    private Set<String> driven(Moment moment) {
+        return in(moment, DRIVEN);
+    }
+
+    /** The devices that are in one of these conditions. */
+    private Set<String> in(Moment moment, Set<Condition> conditions) {
+        Set<String> found = new LinkedHashSet<>();
+        for (Part part : assembly.parts()) {
+            if (conditions.contains(moment.condition(part.tag()))) {
+                found.add(part.tag());
+            }
+        }
+        return found;
+    }
+}

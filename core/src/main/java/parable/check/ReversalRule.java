@@ -1,0 +1,63 @@
+package parable.check;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import parable.network.Potential;
+import parable.network.Solution;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/** {@code same-direction}: two contactors that each drive a motor alone, and turn it the same way round. */
+final class ReversalRule implements Rule {
+
+    private static final double SURE = 0.1;
+
+    /** Below this product of two voltages in V² there is no rotating field to speak of. */
+    private static final double LEAST = 100;
+
+    @Override
+    public List<Finding> findings(Study study) {
+        List<Finding> findings = new ArrayList<>();
+        List<Part> contactors = study.parts(Family.CONTACTOR).toList();
+        for (Part motor : study.parts(Family.MOTOR).toList()) {
+            boolean threePhase = motor.terminals().containsAll(List.of("U1", "V1", "W1"));
+            for (int i = 0; threePhase && i < contactors.size(); i++) {
+                for (int j = i + 1; j < contactors.size(); j++) {
+                    double one = turn(study, motor, contactors.get(i));
+                    double other = turn(study, motor, contactors.get(j));
+                    if (one * other > SURE) {
+                        findings.add(finding(motor, contactors.get(i), contactors.get(j)));
+                    }
+                }
+            }
+        }
+        return findings;
+    }
+
+    private static Finding finding(Part motor, Part one, Part other) {
+        return new Finding(
+                "same-direction",
+                Severity.ERROR,
+                List.of(one.tag(), other.tag(), motor.tag()),
+                one.tag() + " and " + other.tag() + " turn " + motor.tag() + " the same way round.",
+                "To reverse, exactly two lines are exchanged, once: on top or at the bottom of one contactor. Exchanged at both"
+                        + " it cancels.");
+    }
+
+    /** The order of the phases at a motor with one contactor in: 1 forward, -1 reverse, 0 for anything but three phases. */
+    private static double turn(Study study, Part motor, Part contactor) {
+        BitSet closed = study.closed(
+                (part, contact) -> Study.isFeed(part, contact) || contact.pole() && part.equals(contactor));
+        Solution solution = study.solution(closed);
+        Potential first = at(study, solution, motor, "V1").minus(at(study, solution, motor, "U1"));
+        Potential second = at(study, solution, motor, "W1").minus(at(study, solution, motor, "U1"));
+        double cross = first.real() * second.imaginary() - first.imaginary() * second.real();
+        double size = first.alternating() * second.alternating();
+        return size < LEAST || !solution.shorts().isEmpty() || !study.drives(solution) ? 0 : cross / size;
+    }
+
+    private static Potential at(Study study, Solution solution, Part motor, String marking) {
+        return solution.potential(study.node(motor, marking));
+    }
+}

@@ -1,0 +1,161 @@
+package parable.check;
+
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import parable.circuit.Terminal;
+import parable.network.Network;
+import parable.network.Solution;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.LoadRole;
+import parable.parts.Part;
+
+/** A sheet as the rules look at it: how it is joined with these contacts closed, and how it behaves when it is tried. */
+final class Study {
+
+    /** The share of its rated voltage on which a winding is at work. */
+    private static final double WORKS = 0.3;
+
+    private static final BitSet NO_SOURCES = new BitSet();
+
+    private final Assembly assembly;
+    private final Network network;
+    private final BitSet allSources = new BitSet();
+    private Optional<List<Rehearsal>> rehearsals = Optional.empty();
+
+    Study(Assembly assembly) {
+        this.assembly = assembly;
+        this.network = Network.of(assembly);
+        allSources.set(0, network.sourceCount());
+    }
+
+    Assembly assembly() {
+        return assembly;
+    }
+
+    Stream<Part> parts(Family... families) {
+        return assembly.parts().stream().filter(part -> List.of(families).contains(part.family()));
+    }
+
+    /** The parts that an armature moves. */
+    Stream<Part> relays() {
+        return assembly.parts().stream()
+                .filter(part -> part.drive() instanceof Drive.ByCoil || part.drive() instanceof Drive.ByTimer);
+    }
+
+    /** The coil of a part that an armature moves. */
+    static Load coil(Part relay) {
+        return relay.loads().stream()
+                .filter(load -> load.role() == LoadRole.COIL)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(relay.tag() + " has no coil"));
+    }
+
+    /** Whether a terminal has a wire. */
+    boolean isWired(Part part, String marking) {
+        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+    }
+
+    /** How the starter behaves when it is tried in the usual ways; tried once, when first asked for. */
+    List<Rehearsal> rehearsals() {
+        if (rehearsals.isEmpty()) {
+            rehearsals = Optional.of(new Rehearsing(assembly).all());
+        }
+        return rehearsals.get();
+    }
+
+    /** The contacts that are closed if each is closed for which this holds. */
+    BitSet closed(BiPredicate<Part, Contact> isClosed) {
+        BitSet closed = new BitSet(network.contactCount());
+        for (int p = 0; p < assembly.parts().size(); p++) {
+            Part part = assembly.parts().get(p);
+            for (int c = 0; c < part.contacts().size(); c++) {
+                closed.set(
+                        network.contact(p, c),
+                        isClosed.test(part, part.contacts().get(c)));
+            }
+        }
+        return closed;
+    }
+
+    /** Whether a contact belongs to what is switched on once and then left: breaker, isolator, fuse, heater. */
+    static boolean isFeed(Part part, Contact contact) {
+        return contact.isThroughPath()
+                || contact.pole()
+                        && (part.family() == Family.BREAKER
+                                || part.family() == Family.ISOLATOR
+                                || part.family() == Family.FUSE);
+    }
+
+    /** Everything on, supplies there, with these contacts closed. */
+    Solution solution(BitSet closed) {
+        return network.solve(closed, allSources);
+    }
+
+    /** What is joined through these contacts and nothing else. */
+    Solution joints(BitSet closed) {
+        return network.solve(closed, NO_SOURCES);
+    }
+
+    Network network() {
+        return network;
+    }
+
+    /** Whether a motor gets enough voltage on a winding to be at work. */
+    boolean drives(Solution solution) {
+        List<Part> parts = assembly.parts();
+        for (int p = 0; p < parts.size(); p++) {
+            for (int l = 0; l < parts.get(p).loads().size(); l++) {
+                Load load = parts.get(p).loads().get(l);
+                boolean works = load.role() == LoadRole.WINDING
+                        && solution.loadVoltage(network.load(p, l)).rms()
+                                > WORKS * load.rated().volts();
+                if (works) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    int node(Part part, String marking) {
+        return network.node(new Terminal(part.tag(), marking)).orElseThrow();
+    }
+
+    /** The terminals of sources from outside that a node is joined to. */
+    Set<Integer> outsideReached(Solution joints, int node) {
+        return sides(true).filter(side -> joints.joined(node, side)).boxed().collect(Collectors.toSet());
+    }
+
+    /** Whether a node is joined to a terminal of any source, live or reference. */
+    boolean reachesSource(Solution joints, int node) {
+        return sides(false).anyMatch(side -> joints.joined(node, side));
+    }
+
+    private IntStream sides(boolean onlyFromOutside) {
+        return assembly.parts().stream()
+                .flatMap(part -> part.sources().stream()
+                        .filter(source -> !onlyFromOutside || source.following().isEmpty())
+                        .flatMap(source -> Stream.of(source.live(), source.reference())
+                                .map(marking -> network.node(new Terminal(part.tag(), marking)))))
+                .flatMap(Optional::stream)
+                .mapToInt(Integer::intValue);
+    }
+
+    /** Whether a load could be fed through these contacts: both its ends are joined to sources, and not to the same point only. */
+    boolean isFed(BitSet closed, Part part, Load load) {
+        Solution joints = joints(closed);
+        int from = node(part, load.from());
+        int to = node(part, load.to());
+        return reachesSource(joints, from) && reachesSource(joints, to);
+    }
+}
