@@ -16,7 +16,17 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
 
     private static final List<String> ORDER = List.of(
-            "circuit", "parts", "drafting", "network", "bench", "scenario", "check", "starters", "draw", "files");
+            "circuit",
+            "parts",
+            "drafting",
+            "network",
+            "bench",
+            "scenario",
+            "check",
+            "proof",
+            "starters",
+            "draw",
+            "files");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -179,7 +179,7 @@ final class Rehearsing {
         act(bench, stop);
         run(bench, bench.now() + STOPPED, told);
         Set<String> still = driven(bench.moment());
-        act(bench, new Action(stop.verb() == Verb.PRESS ? Verb.RELEASE : Verb.RESET, stop.tag()));
+        act(bench, new Action(stop.verb() == Verb.TRIP ? Verb.RESET : Verb.RELEASE, stop.tag()));
         run(bench, bench.now() + STOPPED, told);
         return new Rehearsal.Stop(stop.tag(), still, driven(bench.moment()));
     }

@@ -1,0 +1,18 @@
+package parable.proof;
+
+import java.util.List;
+
+/**
+ * A claim that follows from the circuit, and what became of it.
+ *
+ * @param id which claim, as {@code docs/proof.md} lists it, with the devices it is about
+ * @param text the claim in one sentence
+ * @param story what breaks it, step by step; empty if nothing does
+ */
+public record Claim(String id, String text, Verdict verdict, List<String> story) {
+
+    /** Not modified: the list is copied. */
+    public Claim {
+        story = List.copyOf(story);
+    }
+}

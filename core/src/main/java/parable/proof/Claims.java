@@ -1,0 +1,144 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/** The claims that a circuit raises, and their verdicts. */
+final class Claims {
+
+    private static final Set<Condition> DRIVEN =
+            Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
+
+    private final Machine machine;
+    private final Explorer explorer;
+    private final Replay replay;
+    private final List<Claim> claims = new ArrayList<>();
+
+    Claims(Machine machine, Explorer explorer, Replay replay) {
+        this.machine = machine;
+        this.explorer = explorer;
+        this.replay = replay;
+    }
+
+    List<Claim> all() {
+        noShort();
+        List<Part> parts = machine.parts();
+        for (int p = 0; p < parts.size(); p++) {
+            if (isStop(parts.get(p))) {
+                stops(p);
+            }
+        }
+        for (int p = 0; p < parts.size(); p++) {
+            boolean starts = parts.get(p).family() == Family.PUSH_BUTTON
+                    && parts.get(p).contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
+            if (starts) {
+                certain(p);
+            }
+        }
+        return claims;
+    }
+
+    /** What a start leads to from rest must not hang on which of two contacts is the quicker. */
+    private void certain(int part) {
+        String tag = machine.parts().get(part).tag();
+        Set<List<String>> held = new LinkedHashSet<>();
+        Set<List<String>> after = new LinkedHashSet<>();
+        long rest = machine.initial();
+        for (long ready : explorer.ends(rest)) {
+            long pressed = machine.with(ready, machine.toggle(ready, part));
+            for (long holding : explorer.ends(pressed)) {
+                held.add(machine.driven(machine.solution(holding)));
+                explorer.ends(machine.with(holding, machine.toggle(holding, part)))
+                        .forEach(end -> after.add(machine.driven(machine.solution(end))));
+            }
+        }
+        boolean starts = held.stream().anyMatch(motors -> !motors.isEmpty());
+        if (starts) {
+            claims.add(new Claim(
+                    "certain:" + tag,
+                    "What " + tag
+                            + " starts from rest, and what runs on when it is let go, does not depend on which contact is"
+                            + " the quicker.",
+                    after.size() > 1 ? Verdict.UNFINISHED : Verdict.HOLDS_AT_ANY_SPEED,
+                    after.size() > 1
+                            ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
+                            : List.of()));
+        }
+    }
+
+    private static String ends(Set<List<String>> ends) {
+        return ends.stream()
+                .map(motors -> motors.isEmpty() ? "everything stops" : String.join(" and ", motors) + " runs on")
+                .collect(Collectors.joining(", or "));
+    }
+
+    private void noShort() {
+        add(
+                "no-short",
+                "No two points of different potential are ever joined without a load.",
+                explorer.firstShort(),
+                Moment::shorted,
+                false);
+    }
+
+    /** What every motor must stop for: an E-stop, an overload release, a button whose contacts all open. */
+    private static boolean isStop(Part part) {
+        return part.family() == Family.EMERGENCY_STOP
+                || part.family() == Family.OVERLOAD_RELAY
+                || part.family() == Family.PUSH_BUTTON
+                        && part.contacts().stream().allMatch(contact -> contact.isNormallyClosed());
+    }
+
+    private void stops(int part) {
+        String tag = machine.parts().get(part).tag();
+        String done = machine.parts().get(part).family() == Family.OVERLOAD_RELAY ? "tripped" : "held";
+        Optional<Integer> broken = first(index -> explorer.isSettled(index)
+                && explorer.isDriven(index)
+                && machine.value(explorer.states().key(index), part) == 1);
+        add(
+                "stops:" + tag,
+                "While " + tag + " is " + done + " every motor comes to have no current, whatever else is held.",
+                broken,
+                moment -> moment.actuated(tag) && isDriven(moment),
+                true);
+    }
+
+    private boolean isDriven(Moment moment) {
+        return machine.parts().stream()
+                .filter(part -> part.family() == Family.MOTOR)
+                .anyMatch(part -> DRIVEN.contains(moment.condition(part.tag())));
+    }
+
+    private Optional<Integer> first(Predicate<Integer> kind) {
+        for (int i = 0; i < explorer.states().size(); i++) {
+            if (kind.test(i)) {
+                return Optional.of(i);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void add(String id, String text, Optional<Integer> broken, Predicate<Moment> onBench, boolean inTheEnd) {
+        if (broken.isEmpty()) {
+            Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
+            claims.add(new Claim(id, text, verdict, List.of()));
+            return;
+        }
+        List<Machine.Move> way = explorer.wayTo(broken.get());
+        Optional<List<String>> played =
+                replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
+        claims.add(new Claim(
+                id, text, played.isPresent() ? Verdict.FAILS : Verdict.UNFINISHED, played.orElseGet(() -> way.stream()
+                        .map(machine::words)
+                        .toList())));
+    }
+}

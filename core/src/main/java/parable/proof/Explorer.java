@@ -1,0 +1,121 @@
+package parable.proof;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+import parable.network.Solution;
+
+/**
+ * Goes breadth first through every state that can be reached when every change may take any time, so that the way to a state is a
+ * shortest one. A state with a short circuit leads nowhere: the breaker opens.
+ */
+final class Explorer {
+
+    private static final int LOOK_UP = 0xfff;
+
+    private final Machine machine;
+    private final BooleanSupplier cancelled;
+    private final States states = new States();
+    private final BitSet settled = new BitSet();
+    private final BitSet driven = new BitSet();
+    private Optional<Integer> firstShort = Optional.empty();
+    private boolean complete;
+
+    Explorer(Machine machine, BooleanSupplier cancelled) {
+        this.machine = machine;
+        this.cancelled = cancelled;
+    }
+
+    void explore() {
+        states.add(machine.initial(), -1);
+        for (int i = 0; i < states.size(); i++) {
+            if (states.size() > Proof.MOST_STATES || (i & LOOK_UP) == LOOK_UP && cancelled.getAsBoolean()) {
+                return;
+            }
+            visit(i);
+        }
+        complete = true;
+    }
+
+    private void visit(int index) {
+        long state = states.key(index);
+        Solution solution = machine.solution(state);
+        if (!solution.shorts().isEmpty()) {
+            firstShort = firstShort.or(() -> Optional.of(index));
+            return;
+        }
+        driven.set(index, !machine.driven(solution).isEmpty());
+        List<Machine.Move> own = machine.ownMoves(state, solution);
+        settled.set(index, own.isEmpty());
+        own.forEach(move -> states.add(machine.with(state, move), index));
+        machine.handMoves(state).forEach(move -> states.add(machine.with(state, move), index));
+    }
+
+    States states() {
+        return states;
+    }
+
+    boolean isComplete() {
+        return complete;
+    }
+
+    /** Whether nothing moves any more in a state unless a hand moves it. */
+    boolean isSettled(int index) {
+        return settled.get(index);
+    }
+
+    /** Whether any motor is driven in a state. */
+    boolean isDriven(int index) {
+        return driven.get(index);
+    }
+
+    /** The first state with a short circuit, empty if there is none. */
+    Optional<Integer> firstShort() {
+        return firstShort;
+    }
+
+    /** The moves that lead to a state from the beginning. */
+    List<Machine.Move> wayTo(int index) {
+        Deque<Machine.Move> way = new ArrayDeque<>();
+        for (int at = index; states.parent(at) >= 0; at = states.parent(at)) {
+            way.addFirst(between(states.key(states.parent(at)), states.key(at)));
+        }
+        return new ArrayList<>(way);
+    }
+
+    private Machine.Move between(long from, long to) {
+        Solution solution = machine.solution(from);
+        List<Machine.Move> moves = new ArrayList<>(machine.ownMoves(from, solution));
+        moves.addAll(machine.handMoves(from));
+        return moves.stream()
+                .filter(move -> machine.with(from, move) == to)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("a state was found from one that does not lead to it"));
+    }
+
+    /** The settled states that the circuit may come to by itself from a state; where something is shorted it ends. */
+    List<Long> ends(long from) {
+        List<Long> ends = new ArrayList<>();
+        Set<Long> seen = new TreeSet<>(List.of(from));
+        Deque<Long> waiting = new ArrayDeque<>(seen);
+        while (!waiting.isEmpty()) {
+            long state = waiting.poll();
+            Solution solution = machine.solution(state);
+            List<Machine.Move> own = solution.shorts().isEmpty() ? machine.ownMoves(state, solution) : List.of();
+            if (own.isEmpty() && solution.shorts().isEmpty()) {
+                ends.add(state);
+            }
+            own.stream()
+                    .map(move -> machine.with(state, move))
+                    .filter(seen::add)
+                    .forEach(waiting::add);
+        }
+        return ends;
+    }
+}

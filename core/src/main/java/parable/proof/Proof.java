@@ -1,0 +1,43 @@
+package parable.proof;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import parable.parts.Assembly;
+
+/**
+ * All claims on a sheet.
+ *
+ * @param claims in the order in which the circuit raises them
+ * @param states how many states were gone through
+ * @param complete whether that was all of them
+ */
+public record Proof(List<Claim> claims, int states, boolean complete) {
+
+    /** The most states that are gone through. */
+    public static final int MOST_STATES = 10_000_000;
+
+    /** Not modified: the list is copied. */
+    public Proof {
+        claims = List.copyOf(claims);
+    }
+
+    /**
+     * Goes through every reachable state of an assembled sheet at any speed.
+     *
+     * @param cancelled asked now and then; once it says so, what is not decided is unfinished
+     */
+    public static Proof of(Assembly assembly, BooleanSupplier cancelled) {
+        Machine machine = new Machine(assembly);
+        Explorer explorer = new Explorer(machine, cancelled);
+        explorer.explore();
+        Replay replay = new Replay(assembly);
+        List<Claim> claims = new Claims(machine, explorer, replay).all();
+        return new Proof(claims, explorer.states().size(), explorer.isComplete());
+    }
+
+    /** The claim of this id, empty if the circuit does not raise it. */
+    public Optional<Claim> claim(String id) {
+        return claims.stream().filter(claim -> claim.id().equals(id)).findFirst();
+    }
+}

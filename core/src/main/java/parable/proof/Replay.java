@@ -1,0 +1,102 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Predicate;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Moment;
+import parable.parts.Assembly;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/** Plays what hands do in a story on the bench, at nominal times: one after the other, and all that follow each other at once. */
+final class Replay {
+
+    private static final long APART = 8_000_000;
+    private static final long READY = 60_000_000;
+
+    private final Assembly assembly;
+
+    Replay(Assembly assembly) {
+        this.assembly = assembly;
+    }
+
+    /**
+     * Looks for an instant on the bench.
+     *
+     * @param hands what hands do, in order
+     * @param inTheEnd whether only the end counts, when all has settled
+     * @return the story up to the first instant of the kind, empty if neither way of playing comes to one
+     */
+    Optional<List<String>> find(List<Machine.Move> hands, Predicate<Moment> kind, boolean inTheEnd) {
+        return play(hands, APART, kind, inTheEnd).or(() -> play(hands, 0, kind, inTheEnd));
+    }
+
+    private Optional<List<String>> play(
+            List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
+        Bench bench = Bench.of(assembly);
+        for (Part part : assembly.parts()) {
+            if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
+                act(bench, new Action(Verb.CLOSE, part.tag()));
+            }
+        }
+        bench.runUntil(READY);
+        for (Machine.Move move : hands) {
+            bench.runUntil(bench.now() + apart);
+            action(move, bench.moment()).forEach(action -> act(bench, action));
+        }
+        bench.runUntil(bench.now() + APART);
+        if (inTheEnd) {
+            return kind.test(bench.moment()) ? Optional.of(story(bench, bench.now())) : Optional.empty();
+        }
+        return bench.instants().stream()
+                .filter(instant -> kind.test(bench.momentAt(instant)))
+                .findFirst()
+                .map(instant -> story(bench, instant));
+    }
+
+    private static List<String> story(Bench bench, long until) {
+        return bench.story().stream()
+                .filter(line -> line.time() <= until)
+                .map(line -> String.format(Locale.ROOT, "%.1f ms: %s", line.time() / 1000.0, line.text()))
+                .toList();
+    }
+
+    private List<Action> action(Machine.Move move, Moment moment) {
+        if (move.part() < 0) {
+            List<Action> all = new ArrayList<>();
+            for (Part part : assembly.parts()) {
+                if (part.drive().verbs().containsKey(Verb.LOSE)) {
+                    boolean there = moment.actuated(part.tag())
+                            || moment.condition(part.tag()).isActive();
+                    all.add(new Action(there ? Verb.LOSE : Verb.RESTORE, part.tag()));
+                }
+            }
+            return all;
+        }
+        Part part = assembly.parts().get(move.part());
+        if (part.drive() instanceof Drive.ByTurning turning) {
+            return List.of(new Action(Verb.TURN, part.tag(), turning.positions().get(move.value())));
+        }
+        return part.drive().verbs().entrySet().stream()
+                .filter(verb ->
+                        verb.getValue() == (part.family() == Family.PUSH_BUTTON ? move.value() & 1 : move.value()))
+                .map(verb -> new Action(verb.getKey(), part.tag()))
+                .limit(1)
+                .toList();
+    }
+
+    private static void act(Bench bench, Action action) {
+        try {
+            bench.act(action);
+        } catch (ActionRefusedException impossible) {
+            // The bench refuses what cannot be done by hand there; the story goes on without it.
+        }
+    }
+}
