@@ -26,6 +26,7 @@ import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
+import parable.app.findings.ProofModel;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Theme;
@@ -74,6 +75,7 @@ public final class MainWindow {
     private String shown = "";
     private Step step = Step.TRY;
     private final FindingsModel findings = new FindingsModel();
+    private final ProofModel proof = new ProofModel();
     private Optional<Sheet> checked = Optional.empty();
     private int opened;
     private Door door;
@@ -225,6 +227,7 @@ public final class MainWindow {
         if (checked.filter(sheet::equals).isEmpty()) {
             checked = Optional.of(sheet);
             findings.check(run.assembly());
+            proof.forget();
         }
     }
 
@@ -248,7 +251,7 @@ public final class MainWindow {
             beside.getChildren().add(desk);
             desksBeside.put(name, beside);
         } else if (step == Step.CHECK) {
-            FindingsView view = new FindingsView(findings, this::goTo);
+            FindingsView view = new FindingsView(findings, proof, () -> proof.prove(run.assembly()), this::goTo);
             VBox.setVgrow(view, Priority.ALWAYS);
             beside.getChildren().add(view);
         } else {

@@ -13,6 +13,7 @@ import picocli.CommandLine.Command;
             OpenCommand.class,
             SimulateCommand.class,
             CheckCommand.class,
+            ProveCommand.class,
             LibraryCommand.class,
             ExportCommand.class,
             ShotsCommand.class

@@ -14,6 +14,15 @@ public enum Verdict {
      */
     UNFINISHED;
 
+    /** The verdict as it is told to people. */
+    public String words() {
+        return switch (this) {
+            case HOLDS_AT_ANY_SPEED -> "Holds at any speed";
+            case FAILS -> "Fails";
+            case UNFINISHED -> "Not finished";
+        };
+    }
+
     /** The word for it: {@code holds-at-any-speed}. */
     public String word() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');

@@ -27,9 +27,10 @@ public final class FindingsView extends VBox {
     /**
      * The view.
      *
+     * @param prove begins the proof of the sheet that is shown
      * @param goTo shows a device on the drawing, by its tag
      */
-    public FindingsView(FindingsModel model, Consumer<String> goTo) {
+    public FindingsView(FindingsModel model, ProofModel proof, Runnable prove, Consumer<String> goTo) {
         this.model = model;
         this.goTo = goTo;
         setId("findings");
@@ -37,11 +38,12 @@ public final class FindingsView extends VBox {
         heading.setId("findings-heading");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
-        ScrollPane scrolled = new ScrollPane(list);
+        VBox all = new VBox(10, list, new ProofView(proof, prove));
+        ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
         Label limits = new Label(
-                "The rules read the drawing and try the starter by hand at nominal times. What they do not find"
+                "The rules read the drawing and try the starter by hand at nominal times; what they do not find"
                         + " is not proved. They advise; local code and licensed practice decide.");
         limits.setWrapText(true);
         limits.setMinHeight(USE_PREF_SIZE);
@@ -88,7 +90,7 @@ public final class FindingsView extends VBox {
         return entry;
     }
 
-    private static Label wrapped(String words, String style) {
+    static Label wrapped(String words, String style) {
         Label label = new Label(words);
         label.setWrapText(true);
         label.setMinHeight(USE_PREF_SIZE);

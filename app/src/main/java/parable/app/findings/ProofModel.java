@@ -1,0 +1,61 @@
+package parable.app.findings;
+
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import parable.parts.Assembly;
+import parable.proof.Proof;
+
+/** The proof of the sheet that is shown. It runs beside the window and can be cancelled. */
+public final class ProofModel {
+
+    private final ReadOnlyObjectWrapper<Optional<Proof>> proof = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyBooleanWrapper proving = new ReadOnlyBooleanWrapper();
+    private final AtomicLong asked = new AtomicLong();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "proof");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    /** The proof, empty until there is one of the sheet as it is. */
+    public ReadOnlyObjectProperty<Optional<Proof>> proofProperty() {
+        return proof.getReadOnlyProperty();
+    }
+
+    /** Whether states are being gone through. */
+    public ReadOnlyBooleanProperty provingProperty() {
+        return proving.getReadOnlyProperty();
+    }
+
+    /** Goes through every state of a sheet. */
+    public void prove(Assembly assembly) {
+        long mine = asked.incrementAndGet();
+        proof.set(Optional.empty());
+        proving.set(true);
+        worker.execute(() -> {
+            Proof found = Proof.of(assembly, () -> asked.get() != mine);
+            Platform.runLater(() -> show(mine, found));
+        });
+    }
+
+    private void show(long mine, Proof found) {
+        if (asked.get() == mine) {
+            proof.set(Optional.of(found));
+            proving.set(false);
+        }
+    }
+
+    /** Ends what is under way, and forgets what was proved, as when the sheet has changed. */
+    public void forget() {
+        asked.incrementAndGet();
+        proof.set(Optional.empty());
+        proving.set(false);
+    }
+}

@@ -1,0 +1,79 @@
+package parable.app.findings;
+
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import parable.app.ActionButton;
+import parable.proof.Claim;
+import parable.proof.Proof;
+
+/** The claims on a sheet with their verdicts, and the button that goes through all states. */
+final class ProofView extends VBox {
+
+    private static final int LAST_LINES = 12;
+
+    private final ProofModel model;
+    private final Label state = new Label();
+    private final VBox claims = new VBox(6);
+    private final ActionButton prove;
+    private final ActionButton cancel;
+    private final ChangeListener<Object> changed = (any, before, now) -> show();
+    private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
+
+    /**
+     * The view.
+     *
+     * @param start begins the proof of the sheet that is shown
+     */
+    ProofView(ProofModel model, Runnable start) {
+        super(6);
+        this.model = model;
+        setId("proof");
+        prove = new ActionButton("prove", "Go through every state", "Every order of events, however fast", start);
+        cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::forget);
+        state.setId("proof-state");
+        state.setWrapText(true);
+        getChildren().addAll(new HBox(8, prove, cancel), state, claims);
+        model.proofProperty().addListener(showAnew);
+        model.provingProperty().addListener(showAnew);
+        show();
+    }
+
+    private void show() {
+        boolean proving = model.provingProperty().get();
+        prove.setDisable(proving);
+        cancel.setVisible(proving);
+        claims.getChildren().clear();
+        state.setText(
+                proving
+                        ? "Going through every state\u2026"
+                        : model.proofProperty()
+                                .get()
+                                .map(ProofView::words)
+                                .orElse("Claims that follow from the circuit have not been proved yet."));
+        model.proofProperty().get().ifPresent(proof -> proof.claims()
+                .forEach(claim -> claims.getChildren().add(entry(claim))));
+    }
+
+    private static String words(Proof proof) {
+        return proof.states() + " states gone through"
+                + (proof.complete() ? ", all there are." : ", not all there are.");
+    }
+
+    private static VBox entry(Claim claim) {
+        Label verdict = new Label(claim.verdict().words());
+        verdict.getStyleClass().add("severity");
+        verdict.pseudoClassStateChanged(
+                PseudoClass.getPseudoClass(claim.verdict().word()), true);
+        VBox entry = new VBox(2, verdict, FindingsView.wrapped(claim.text(), "finding-text"));
+        entry.getStyleClass().add("finding");
+        int from = Math.max(0, claim.story().size() - LAST_LINES);
+        claim.story().subList(from, claim.story().size()).forEach(line -> entry.getChildren()
+                .add(FindingsView.wrapped(line, "finding-reason")));
+        entry.setAccessibleText(claim.verdict().words() + ": " + claim.text());
+        return entry;
+    }
+}

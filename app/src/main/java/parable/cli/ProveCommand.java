@@ -1,0 +1,71 @@
+package parable.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import parable.circuit.Sheet;
+import parable.files.ProofText;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.proof.Claim;
+import parable.proof.Proof;
+import parable.proof.Verdict;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Goes through every reachable state of a sheet. */
+@Command(
+        name = "prove",
+        description = "Go through every reachable state at any speed; exit code 0 only if every claim holds.",
+        mixinStandardHelpOptions = true)
+final class ProveCommand implements Callable<Integer> {
+
+    @Parameters(paramLabel = "FILE", description = "the job file")
+    private Path file;
+
+    @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; the first, unless said")
+    private String sheet = "";
+
+    @Option(names = "--json", description = "print the claims as JSON")
+    private boolean json;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() {
+        var job = Jobs.open(file);
+        Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
+        long begin = System.nanoTime();
+        Proof proof = Proof.of(assembly(proved), () -> false);
+        long millis = (System.nanoTime() - begin) / 1_000_000;
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            out.println(ProofText.json(proved.name(), proof, millis));
+        } else {
+            print(proved.name(), proof, millis, out);
+        }
+        out.flush();
+        return proof.claims().stream().allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED) ? 0 : 1;
+    }
+
+    private static Assembly assembly(Sheet sheet) {
+        try {
+            return Assembly.of(sheet);
+        } catch (PartException impossible) {
+            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    private static void print(String sheet, Proof proof, long millis, PrintWriter out) {
+        out.println(sheet + ": " + proof.states() + " states in " + millis + " ms"
+                + (proof.complete() ? "" : ", not all of them"));
+        for (Claim claim : proof.claims()) {
+            out.println("  " + claim.verdict().word() + "  " + claim.text() + "  [" + claim.id() + "]");
+            claim.story().forEach(line -> out.println("      " + line));
+        }
+    }
+}

@@ -1,0 +1,38 @@
+package parable.files;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import parable.proof.Claim;
+import parable.proof.Proof;
+
+/** A proof as JSON: {@code {"sheet", "states", "millis", "complete", "claims": [{"id", "text", "verdict", "times", "story"}]}}. */
+public final class ProofText {
+
+    private ProofText() {}
+
+    /**
+     * The proof of one sheet.
+     *
+     * @param millis how long it took, in ms
+     */
+    public static String json(String sheet, Proof proof, long millis) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        root.put("sheet", sheet);
+        root.put("states", proof.states());
+        root.put("millis", millis);
+        root.put("complete", proof.complete());
+        ArrayNode claims = root.putArray("claims");
+        proof.claims().forEach(claim -> add(claims.addObject(), claim));
+        return root.toPrettyString();
+    }
+
+    private static void add(ObjectNode node, Claim claim) {
+        node.put("id", claim.id());
+        node.put("text", claim.text());
+        node.put("verdict", claim.verdict().word());
+        node.putArray("times");
+        ArrayNode story = node.putArray("story");
+        claim.story().forEach(story::add);
+    }
+}

@@ -1,0 +1,166 @@
+package parable.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.Examples;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.Verb;
+import parable.starters.Library;
+
+class ProofTest {
+
+    private static final String BAD = "Tern Hollow bad examples";
+    private static final Set<Condition> DRIVEN =
+            Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
+
+    static Stream<Sheet> goodSheets() {
+        return Library.jobs().stream().filter(job -> !job.name().equals(BAD)).flatMap(job -> job.sheets().stream());
+    }
+
+    private static Sheet sheet(String name) {
+        return Library.jobs().stream()
+                .flatMap(job -> job.sheet(name).stream())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Proof proofOf(Sheet sheet) {
+        return Proof.of(Examples.fitted(sheet), () -> false);
+    }
+
+    private static Verdict verdict(String sheet, String claim) {
+        return proofOf(sheet(sheet)).claim(claim).orElseThrow().verdict();
+    }
+
+    @ParameterizedTest
+    @MethodSource("goodSheets")
+    void nothingOfTheLibraryFailsAndOnlyStarDeltaRestsOnTimes(Sheet sheet) {
+        Proof proof = proofOf(sheet);
+
+        assertThat(proof.complete()).isTrue();
+        boolean starDelta =
+                sheet.devices().stream().anyMatch(device -> device.tag().matches("KY|S"));
+        assertThat(proof.claims()).allSatisfy(claim -> {
+            assertThat(claim.verdict()).as(claim.id()).isNotEqualTo(Verdict.FAILS);
+            if (!starDelta) {
+                assertThat(claim.verdict()).as(claim.id()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+                assertThat(claim.story()).isEmpty();
+            }
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "No interlock, no-short, FAILS",
+        "Electrical interlock only, no-short, FAILS",
+        "Press platen, no-short, HOLDS_AT_ANY_SPEED",
+        "Direct change, no-short, HOLDS_AT_ANY_SPEED",
+        "Stops in parallel, stops:S0, FAILS",
+        "Stops in parallel, stops:F2, HOLDS_AT_ANY_SPEED",
+        "Overload not wired in, stops:F2, FAILS",
+        "Delta lead on the line side, no-short, FAILS",
+        "Supplies joined, no-short, FAILS",
+        "Two-block jog, certain:S3, UNFINISHED",
+        "Pomace auger, certain:S1, HOLDS_AT_ANY_SPEED",
+        "Mill, no-short, UNFINISHED"
+    })
+    void verdicts(String sheet, String claim, Verdict expected) {
+        assertThat(verdict(sheet, claim)).isEqualTo(expected);
+    }
+
+    /** The momentum of an armature: both coils fed in one instant, each opens the other's feed, and both arrive. */
+    @Test
+    void theElectricalInterlockAloneIsRefutedByTwoButtonsInOneInstant() {
+        Claim claim =
+                proofOf(sheet("Electrical interlock only")).claim("no-short").orElseThrow();
+
+        assertThat(claim.story()).anyMatch(line -> line.contains("S1 (Forward) pressed"));
+        assertThat(claim.story()).anyMatch(line -> line.contains("S2 (Reverse) pressed"));
+        assertThat(claim.story().get(claim.story().size() - 1)).contains("short circuit");
+    }
+
+    @Test
+    void cancelledItSaysThatItIsNotFinished() {
+        Proof proof = Proof.of(Examples.fitted(sheet("Star-delta dead time")), () -> true);
+
+        assertThat(proof.complete()).isFalse();
+        assertThat(proof.claims())
+                .noneMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED
+                        && !claim.id().startsWith("certain"));
+    }
+
+    /** The bench, an independent machine with real times, never shows what a claim that holds forbids. */
+    @ParameterizedTest
+    @MethodSource("goodSheets")
+    void whatHoldsIsNeverBrokenOnTheBenchByRandomHands(Sheet sheet) throws ActionRefusedException {
+        Assembly assembly = Examples.fitted(sheet);
+        Proof proof = proofOf(sheet);
+        for (int seed = 0; seed < 6; seed++) {
+            Random random = new Random(seed);
+            Bench bench = Bench.of(assembly);
+            for (int i = 0; i < 60; i++) {
+                act(bench, random);
+                bench.runUntil(bench.now() + (random.nextInt(3) == 0 ? 7_000_000 : random.nextInt(40_000)));
+                assertHolds(proof, assembly, bench);
+            }
+        }
+    }
+
+    private static void act(Bench bench, Random random) throws ActionRefusedException {
+        List<Part> parts = bench.assembly().parts();
+        Part part = parts.get(random.nextInt(parts.size()));
+        if (part.drive() instanceof Drive.ByTurning turning) {
+            String now = bench.moment().position(part.tag()).orElseThrow();
+            int next =
+                    Math.min(turning.arranged().size() - 1, turning.arranged().indexOf(now) + 1);
+            bench.act(new Action(Verb.TURN, part.tag(), turning.arranged().get(random.nextBoolean() ? next : 0)));
+            return;
+        }
+        List<Verb> verbs = part.drive().verbs().keySet().stream().sorted().toList();
+        if (!verbs.isEmpty()) {
+            try {
+                bench.act(new Action(verbs.get(random.nextInt(verbs.size())), part.tag()));
+            } catch (ActionRefusedException refused) {
+                assertThat(refused.getMessage()).isNotEmpty();
+            }
+        }
+    }
+
+    private static void assertHolds(Proof proof, Assembly assembly, Bench bench) {
+        Moment moment = bench.moment();
+        if (holds(proof, "no-short")) {
+            assertThat(moment.shorted()).isFalse();
+        }
+        boolean quiet = bench.nextEvent().isEmpty();
+        boolean driven = assembly.parts().stream()
+                .anyMatch(part -> part.family() == Family.MOTOR && DRIVEN.contains(moment.condition(part.tag())));
+        for (Part part : assembly.parts()) {
+            if (quiet && driven && holds(proof, "stops:" + part.tag())) {
+                assertThat(moment.actuated(part.tag())).as(part.tag()).isFalse();
+            }
+        }
+    }
+
+    private static boolean holds(Proof proof, String id) {
+        return proof.claim(id)
+                .filter(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED)
+                .isPresent();
+    }
+}
