@@ -119,7 +119,14 @@ final class ShotsCommand implements Runnable {
                     jobs.undo();
                     choose(window, "view-menu", "view-keys");
                 }),
+                new Shot("checked", window -> {
+                    jobs.open(Jobs.example("tern-hollow-bad-examples"));
+                    window.showSheet("Electrical interlock only");
+                    ((ToggleButton) window.part("step-check")).fire();
+                }),
+                new Shot("proved", window -> ((ButtonBase) window.part("prove")).fire()),
                 new Shot("questions", window -> {
+                    jobs.open(Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
                 }),
