@@ -21,6 +21,7 @@ class ArchitectureTest {
             "drafting",
             "network",
             "bench",
+            "reason",
             "scenario",
             "check",
             "proof",

@@ -40,7 +40,7 @@ final class Header extends VBox {
     private Sheet shownSheet;
     private final Label job = new Label();
     private final HBox sheets = new HBox();
-    private final MenuButton recipes = new MenuButton("Play a recipe");
+    private final MenuButton recipes = new MenuButton("Recipes");
     private final ActionButton save = new ActionButton("save", "Save", "Ctrl+S", this::save);
     private final Label notice = new Label();
     private final HBox noticeBar;

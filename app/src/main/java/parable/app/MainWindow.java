@@ -199,7 +199,7 @@ public final class MainWindow {
         if (drawing()) {
             sheet.selectFor(deskModels.get(name));
         } else {
-            sheet.operate();
+            sheet.operate(this::why);
         }
         TimeStrip strip = new TimeStrip(run, look.ink());
         strip.setMinHeight(STRIP);
@@ -208,7 +208,9 @@ public final class MainWindow {
                 sheet,
                 new Legend(
                         look.ink(),
-                        drawing() ? "Click a symbol to select it." : "Dotted frame: click it, or Tab and Space."),
+                        drawing()
+                                ? "Click a symbol to select it; Ctrl+I: why it is on or off."
+                                : "Dotted frame: click or Space. Others: click, read why."),
                 strip,
                 new TimeBar(run)));
         header.showSheet(name, run);
@@ -267,6 +269,7 @@ public final class MainWindow {
         HBox steps = new HBox();
         for (Step one : Step.values()) {
             ToggleButton button = new ToggleButton(one.words());
+            button.setMinWidth(Region.USE_PREF_SIZE);
             button.setId("step-" + one.name().toLowerCase(Locale.ROOT));
             button.setSelected(one == step);
             button.setOnAction(event -> setStep(one));
@@ -332,6 +335,11 @@ public final class MainWindow {
         showSheet(shown);
     }
 
+    /** Tells why a device is on or off at the instant that is looked at. */
+    private void why(String tag) {
+        header.tell(run.why(tag));
+    }
+
     private boolean drawing() {
         return step == Step.DRAW;
     }
@@ -376,6 +384,11 @@ public final class MainWindow {
             switch (event.getCode()) {
                 case Z -> jobs.undo();
                 case Y -> jobs.redo();
+                case I -> {
+                    if (drawing()) {
+                        deskModels.get(shown).selection().tag().ifPresent(this::why);
+                    }
+                }
                 case K -> setStep(Step.CHECK);
                 case D -> setDrawing(!drawing());
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(

@@ -3,7 +3,7 @@ package parable.app;
 /** What one does with a sheet, in the order one does it. */
 enum Step {
     DRAW("Draw  Ctrl+D"),
-    TRY("Try  Ctrl+D"),
+    TRY("Try"),
     CHECK("Check  Ctrl+K");
 
     private final String words;

@@ -47,8 +47,13 @@ final class ShotsCommand implements Runnable {
      * A picture and how to get there from the view before it.
      *
      * @param name the file's name without its ending
+     * @param settles how long it takes until the view is as it is to be seen
      */
-    private record Shot(String name, Consumer<MainWindow> before) {}
+    private record Shot(String name, Consumer<MainWindow> before, Duration settles) {
+        Shot(String name, Consumer<MainWindow> before) {
+            this(name, before, TO_SETTLE);
+        }
+    }
 
     /** All pictures in their order, of a window on these jobs. */
     private static List<Shot> shots(JobModel jobs) {
@@ -124,7 +129,7 @@ final class ShotsCommand implements Runnable {
                     window.showSheet("Electrical interlock only");
                     ((ToggleButton) window.part("step-check")).fire();
                 }),
-                new Shot("proved", window -> ((ButtonBase) window.part("prove")).fire()),
+                new Shot("proved", window -> ((ButtonBase) window.part("prove")).fire(), Duration.seconds(6)),
                 new Shot("questions", window -> {
                     jobs.open(Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
@@ -175,7 +180,7 @@ final class ShotsCommand implements Runnable {
         }
         Shot shot = left.remove();
         shot.before.accept(window);
-        PauseTransition pause = new PauseTransition(TO_SETTLE);
+        PauseTransition pause = new PauseTransition(shot.settles);
         pause.setOnFinished(event -> {
             write(window.scene().snapshot(null), folder.resolve(shot.name + ".png"));
             take(window, left);

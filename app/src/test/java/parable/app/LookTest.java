@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
 import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -26,6 +28,7 @@ import parable.app.look.Theme;
 import parable.app.sheet.SheetView;
 import parable.bench.Action;
 import parable.bench.Condition;
+import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Verb;
@@ -89,6 +92,16 @@ class LookTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Waits until something is so, asked on the thread of the window. */
+    private static void until(FxRobot robot, BooleanSupplier reached) throws InterruptedException {
+        AtomicBoolean is = new AtomicBoolean();
+        for (int i = 0; i < 200 && !is.get(); i++) {
+            robot.interact(() -> is.set(reached.getAsBoolean()));
+            Thread.sleep(100);
+        }
+        assertThat(is).isTrue();
+    }
+
     private double shownWidth() {
         SheetView view = (SheetView) window.part("sheet");
         return view.onScreen(100, 0).getX() - view.onScreen(0, 0).getX();
@@ -144,6 +157,30 @@ class LookTest {
         assertThat(Files.size(folder.resolve("wash-pump.pdf"))).isGreaterThan(1_000);
         assertThat(Files.size(folder.resolve("tern-hollow-press-house.pdf")))
                 .isGreaterThan(Files.size(folder.resolve("wash-pump.pdf")));
+    }
+
+    @Test
+    void theSelectedDeviceSaysWhyItIsOffAndTheRulesAndTheProofStandBesideIt(FxRobot robot) throws Exception {
+        key(robot, KeyCode.CONTROL, KeyCode.D);
+        key(robot, KeyCode.DOWN);
+        for (int i = 0; i < 5; i++) {
+            key(robot, KeyCode.RIGHT);
+        }
+        key(robot, KeyCode.CONTROL, KeyCode.I);
+        assertThat(robot.lookup("#notice").<Label>query().getText())
+                .startsWith("K1 is off. Open in its way: Q1 1-2")
+                .contains("S1 13-14");
+
+        robot.interact(() -> jobs.edit(jobs.jobProperty()
+                .get()
+                .with(sheet().withRungs(Circuit.CONTROL, sheet().control().subList(0, 2)))));
+        key(robot, KeyCode.CONTROL, KeyCode.K);
+        until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
+        robot.clickOn("#prove");
+        until(robot, () -> ((Label) window.part("proof-state")).getText().endsWith("all there are."));
+        robot.clickOn("#finding-start-does-not-hold-S1");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#selected").<Label>query().getText()).contains("S1[13-14]");
     }
 
     @Test

@@ -37,6 +37,7 @@ import parable.bench.StoryLine;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.files.JobFile;
+import parable.files.Typefaces;
 import parable.network.NodeState;
 import parable.parts.Verb;
 
@@ -393,7 +394,7 @@ class MainWindowTest {
     @Test
     void everySheetOfTheJobOpensAndItsFirstRecipePlays(FxRobot robot) throws Exception {
         for (Sheet sheet : jobs.jobProperty().get().sheets()) {
-            robot.clickOn(sheet.name());
+            robot.interact(() -> window.showSheet(sheet.name()));
             robot.clickOn("#recipes");
             robot.type(KeyCode.DOWN).type(KeyCode.ENTER);
             robot.interact(() -> window.run().tick(20));
@@ -406,14 +407,14 @@ class MainWindowTest {
     @Test
     void theFontsHaveTheSignsThatDrawingsNeed() throws Exception {
         assertThat(Font.getFamilies()).contains(Typeface.WORDS, Typeface.SIGNS);
-        assertThat(missing("B612-Regular.otf", "\u03a9\u221a\u0394Y")).isEmpty();
-        assertThat(missing("B612-Bold.otf", "\u03a9\u221a\u0394Y")).isEmpty();
-        assertThat(missing("NotoSansSymbols-Regular.ttf", "\u23da")).isEmpty();
+        assertThat(missing(Typefaces.WORDS, "\u03a9\u221a\u0394Y")).isEmpty();
+        assertThat(missing(Typefaces.BOLD_WORDS, "\u03a9\u221a\u0394Y")).isEmpty();
+        assertThat(missing(Typefaces.SIGNS, "\u23da")).isEmpty();
     }
 
     /** The signs that a font that ships has no glyph for. */
-    private static String missing(String file, String signs) throws Exception {
-        try (InputStream stream = Typeface.class.getResourceAsStream("fonts/" + file)) {
+    private static String missing(Typefaces typeface, String signs) throws Exception {
+        try (InputStream stream = typeface.open()) {
             java.awt.Font font = java.awt.Font.createFont(java.awt.Font.TRUETYPE_FONT, stream);
             return signs.codePoints()
                     .filter(sign -> !font.canDisplay(sign))

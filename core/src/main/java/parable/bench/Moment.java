@@ -151,6 +151,11 @@ public final class Moment {
         return state.faults;
     }
 
+    /** How the circuit is joined and fed at this instant. */
+    public Solution solution() {
+        return solution;
+    }
+
     /** Whether anything is shorted. */
     public boolean shorted() {
         return !solution.shorts().isEmpty();

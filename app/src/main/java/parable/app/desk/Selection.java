@@ -72,6 +72,11 @@ public final class Selection {
         return sheet.get().rungs(circuit);
     }
 
+    /** The tag of the device that is selected, empty if none is. */
+    public Optional<String> tag() {
+        return place().map(this::tagAt);
+    }
+
     void clear() {
         stretch.set(Optional.empty());
     }

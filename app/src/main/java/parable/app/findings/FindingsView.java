@@ -38,7 +38,8 @@ public final class FindingsView extends VBox {
         heading.setId("findings-heading");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
-        VBox all = new VBox(10, list, new ProofView(proof, prove));
+        ProofView claims = new ProofView(proof, prove);
+        VBox all = new VBox(10, list, claims);
         ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
@@ -48,7 +49,7 @@ public final class FindingsView extends VBox {
         limits.setWrapText(true);
         limits.setMinHeight(USE_PREF_SIZE);
         limits.getStyleClass().add("limits");
-        getChildren().addAll(heading, scrolled, limits);
+        getChildren().addAll(claims.controls(), heading, scrolled, limits);
         model.findingsProperty().addListener(showAnew);
         model.checkingProperty().addListener(showAnew);
         show();

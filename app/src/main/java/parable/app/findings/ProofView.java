@@ -36,10 +36,15 @@ final class ProofView extends VBox {
         cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::forget);
         state.setId("proof-state");
         state.setWrapText(true);
-        getChildren().addAll(new HBox(8, prove, cancel), state, claims);
+        getChildren().add(claims);
         model.proofProperty().addListener(showAnew);
         model.provingProperty().addListener(showAnew);
         show();
+    }
+
+    /** The button that begins the proof, and how far it is; it stands where it is always seen. */
+    VBox controls() {
+        return new VBox(4, new HBox(8, prove, cancel), state);
     }
 
     private void show() {
@@ -53,7 +58,7 @@ final class ProofView extends VBox {
                         : model.proofProperty()
                                 .get()
                                 .map(ProofView::words)
-                                .orElse("Claims that follow from the circuit have not been proved yet."));
+                                .orElse("What the circuit claims has not been proved yet."));
         model.proofProperty().get().ifPresent(proof -> proof.claims()
                 .forEach(claim -> claims.getChildren().add(entry(claim))));
     }

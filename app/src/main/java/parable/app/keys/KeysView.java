@@ -94,6 +94,7 @@ public final class KeysView extends BorderPane {
         keys.add(new Key("Ctrl+Left  Ctrl+Right", "Move the device along its rung"));
         keys.add(new Key("Delete", "Take what is selected away"));
         keys.add(new Key("Ctrl+J", "To the coil or the next contact of the device"));
+        keys.add(new Key("Ctrl+I", "Why the selected device is on or off"));
         keys.add(new Key("Enter, in the line", "Do what the line says"));
         keys.add(new Key("Tab, in the line", "Take the first of the words offered"));
         keys.add(new Key("Esc", "Leave the line"));

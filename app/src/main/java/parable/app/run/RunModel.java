@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -27,6 +28,9 @@ import parable.bench.Moment;
 import parable.bench.Sample;
 import parable.bench.StoryLine;
 import parable.parts.Assembly;
+import parable.parts.Part;
+import parable.reason.Changes;
+import parable.reason.Why;
 import parable.scenario.Player;
 import parable.scenario.Scenario;
 import parable.scenario.ScenarioException;
@@ -140,6 +144,20 @@ public final class RunModel {
     /** What a motor has done up to the present. */
     public List<Sample> trace(String tag) {
         return bench.trace(tag);
+    }
+
+    /** Why a device is on or off at the instant that is looked at, and by what single action that would change. */
+    public String why(String tag) {
+        String reason = new Why(shown.get()).of(tag);
+        Part part = assembly.part(tag).orElseThrow();
+        if (part.loads().isEmpty()) {
+            return reason;
+        }
+        String change = shown.get().energised(tag) ? " To stop it from here: " : " To start it from here: ";
+        String actions = Changes.of(bench, shownTime.get(), tag).stream()
+                .map(action -> (action.verb().word() + " " + action.tag() + " " + action.position()).strip())
+                .collect(Collectors.joining(", or "));
+        return actions.isEmpty() ? reason : reason + change + actions + ".";
     }
 
     /** Whether an instant before the present is looked at. */

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -39,6 +40,7 @@ import parable.bench.Meter;
 import parable.bench.Moment;
 import parable.circuit.Place;
 import parable.circuit.Practice;
+import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
@@ -158,10 +160,10 @@ public final class SheetView extends Region {
     }
 
     private Optional<String> stateAt(Place place) {
-        Sheet sheet = run.assembly().sheet();
-        if (place.rung() >= sheet.rungs(place.circuit()).size()
-                || !(sheet.rungs(place.circuit()).get(place.rung()).items().get(place.item())
-                        instanceof RungItem.Passage passage)) {
+        List<Rung> rungs = run.assembly().sheet().rungs(place.circuit());
+        boolean there = place.rung() < rungs.size()
+                && place.item() < rungs.get(place.rung()).items().size();
+        if (!there || !(rungs.get(place.rung()).items().get(place.item()) instanceof RungItem.Passage passage)) {
             return Optional.empty();
         }
         Part part = run.assembly().part(passage.tag()).orElseThrow();
@@ -269,9 +271,23 @@ public final class SheetView extends Region {
         }
     }
 
-    /** Lets clicks and keys operate the devices where they are drawn. */
-    public void operate() {
+    /**
+     * Lets clicks and keys operate the devices where they are drawn.
+     *
+     * @param ask takes the tag of a device whose symbol is clicked and that cannot be operated there
+     */
+    public void operate(Consumer<String> ask) {
         addHotSpots();
+        addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
+            if (!(event.getTarget() instanceof HotSpot) && event.getButton() == MouseButton.PRIMARY) {
+                double x = (event.getX() + across.getValue()) / scale;
+                double y = (event.getY() + down.getValue()) / scale;
+                drawing.symbols()
+                        .filter(symbol -> symbol.box().contains(x, y))
+                        .findFirst()
+                        .ifPresent(symbol -> ask.accept(symbol.subject().tag()));
+            }
+        });
         requestLayout();
     }
 
