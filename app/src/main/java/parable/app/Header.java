@@ -61,6 +61,7 @@ final class Header extends VBox {
         job.getStyleClass().add("job-name");
         sheets.getStyleClass().add("sheets");
         recipes.setId("recipes");
+        recipes.setMinWidth(Region.USE_PREF_SIZE);
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

@@ -49,12 +49,13 @@ import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.PartException;
+import parable.proof.Refutation;
 
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
 public final class MainWindow {
 
     private static final double STRIP = 132;
-    private static final double BESIDE = 384;
+    private static final double BESIDE = 396;
     private static final double DOOR_WHILE_DRAWING = 190;
 
     private final JobModel jobs;
@@ -253,7 +254,8 @@ public final class MainWindow {
             beside.getChildren().add(desk);
             desksBeside.put(name, beside);
         } else if (step == Step.CHECK) {
-            FindingsView view = new FindingsView(findings, proof, () -> proof.prove(run.assembly()), this::goTo);
+            FindingsView view =
+                    new FindingsView(findings, proof, () -> proof.prove(run.assembly()), this::replay, this::goTo);
             VBox.setVgrow(view, Priority.ALWAYS);
             beside.getChildren().add(view);
         } else {
@@ -338,6 +340,12 @@ public final class MainWindow {
     /** Tells why a device is on or off at the instant that is looked at. */
     private void why(String tag) {
         header.tell(run.why(tag));
+    }
+
+    /** Shows on the bench how a claim fails. */
+    private void replay(Refutation refutation) {
+        setStep(Step.TRY);
+        run.replay(refutation.script(), refutation.instant());
     }
 
     private boolean drawing() {

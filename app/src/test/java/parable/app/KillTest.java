@@ -27,8 +27,8 @@ class KillTest {
     private Path folder;
 
     @Test
-    void killedTwice() throws Exception {
-        kill(2, 20261125);
+    void killedOnce() throws Exception {
+        kill(1, 20261125);
     }
 
     @Test

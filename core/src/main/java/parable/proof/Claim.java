@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A claim that follows from the circuit, and what became of it.
@@ -8,8 +9,9 @@ import java.util.List;
  * @param id which claim, as {@code docs/proof.md} lists it, with the devices it is about
  * @param text the claim in one sentence
  * @param story what breaks it, step by step; empty if nothing does
+ * @param refutation how the bench has shown that it fails, empty if it has not
  */
-public record Claim(String id, String text, Verdict verdict, List<String> story) {
+public record Claim(String id, String text, Verdict verdict, List<String> story, Optional<Refutation> refutation) {
 
     /** Not modified: the list is copied. */
     public Claim {

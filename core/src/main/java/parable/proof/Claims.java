@@ -71,7 +71,8 @@ final class Claims {
                     after.size() > 1 ? Verdict.UNFINISHED : Verdict.HOLDS_AT_ANY_SPEED,
                     after.size() > 1
                             ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
-                            : List.of()));
+                            : List.of(),
+                    Optional.empty()));
         }
     }
 
@@ -130,15 +131,18 @@ final class Claims {
     private void add(String id, String text, Optional<Integer> broken, Predicate<Moment> onBench, boolean inTheEnd) {
         if (broken.isEmpty()) {
             Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
-            claims.add(new Claim(id, text, verdict, List.of()));
+            claims.add(new Claim(id, text, verdict, List.of(), Optional.empty()));
             return;
         }
         List<Machine.Move> way = explorer.wayTo(broken.get());
-        Optional<List<String>> played =
+        Optional<Refutation> played =
                 replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
         claims.add(new Claim(
-                id, text, played.isPresent() ? Verdict.FAILS : Verdict.UNFINISHED, played.orElseGet(() -> way.stream()
-                        .map(machine::words)
-                        .toList())));
+                id,
+                text,
+                played.isPresent() ? Verdict.FAILS : Verdict.UNFINISHED,
+                played.map(Refutation::story)
+                        .orElseGet(() -> way.stream().map(machine::words).toList()),
+                played));
     }
 }

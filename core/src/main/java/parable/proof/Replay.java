@@ -14,6 +14,8 @@ import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.scenario.Scenario;
+import parable.scenario.Step;
 
 /** Plays what hands do in a story on the bench, at nominal times: one after the other, and all that follow each other at once. */
 final class Replay {
@@ -22,6 +24,7 @@ final class Replay {
     private static final long READY = 60_000_000;
 
     private final Assembly assembly;
+    private final List<Step> script = new ArrayList<>();
 
     Replay(Assembly assembly) {
         this.assembly = assembly;
@@ -34,13 +37,13 @@ final class Replay {
      * @param inTheEnd whether only the end counts, when all has settled
      * @return the story up to the first instant of the kind, empty if neither way of playing comes to one
      */
-    Optional<List<String>> find(List<Machine.Move> hands, Predicate<Moment> kind, boolean inTheEnd) {
+    Optional<Refutation> find(List<Machine.Move> hands, Predicate<Moment> kind, boolean inTheEnd) {
         return play(hands, APART, kind, inTheEnd).or(() -> play(hands, 0, kind, inTheEnd));
     }
 
-    private Optional<List<String>> play(
-            List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
+    private Optional<Refutation> play(List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
         Bench bench = Bench.of(assembly);
+        script.clear();
         for (Part part : assembly.parts()) {
             if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
                 act(bench, new Action(Verb.CLOSE, part.tag()));
@@ -53,12 +56,16 @@ final class Replay {
         }
         bench.runUntil(bench.now() + APART);
         if (inTheEnd) {
-            return kind.test(bench.moment()) ? Optional.of(story(bench, bench.now())) : Optional.empty();
+            return kind.test(bench.moment()) ? Optional.of(refutation(bench, bench.now())) : Optional.empty();
         }
         return bench.instants().stream()
                 .filter(instant -> kind.test(bench.momentAt(instant)))
                 .findFirst()
-                .map(instant -> story(bench, instant));
+                .map(instant -> refutation(bench, instant));
+    }
+
+    private Refutation refutation(Bench bench, long instant) {
+        return new Refutation(new Scenario(List.copyOf(script)), instant, story(bench, instant));
     }
 
     private static List<String> story(Bench bench, long until) {
@@ -92,9 +99,10 @@ final class Replay {
                 .toList();
     }
 
-    private static void act(Bench bench, Action action) {
+    private void act(Bench bench, Action action) {
         try {
             bench.act(action);
+            script.add(new Step.Do(script.size() + 1, bench.now(), action));
         } catch (ActionRefusedException impossible) {
             // The bench refuses what cannot be done by hand there; the story goes on without it.
         }

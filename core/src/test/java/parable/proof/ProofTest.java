@@ -22,6 +22,8 @@ import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.scenario.Player;
+import parable.scenario.ScenarioException;
 import parable.starters.Library;
 
 class ProofTest {
@@ -94,6 +96,34 @@ class ProofTest {
         assertThat(claim.story()).anyMatch(line -> line.contains("S1 (Forward) pressed"));
         assertThat(claim.story()).anyMatch(line -> line.contains("S2 (Reverse) pressed"));
         assertThat(claim.story().get(claim.story().size() - 1)).contains("short circuit");
+    }
+
+    /** Every failing story is a script that brings a fresh bench to the broken instant. */
+    @ParameterizedTest
+    @CsvSource({
+        "No interlock",
+        "Electrical interlock only",
+        "Stops in parallel",
+        "Overload not wired in",
+        "Supplies joined"
+    })
+    void whatFailsCanBeReplayed(String name) throws ScenarioException {
+        List<Claim> failing = proofOf(sheet(name)).claims().stream()
+                .filter(claim -> claim.verdict() == Verdict.FAILS)
+                .toList();
+
+        assertThat(failing).isNotEmpty();
+        for (Claim claim : failing) {
+            Refutation refutation = claim.refutation().orElseThrow();
+            Bench bench = Bench.of(Examples.fitted(sheet(name)));
+            new Player(bench, refutation.script()).playUntil(refutation.instant());
+            if (claim.id().equals("no-short")) {
+                assertThat(bench.moment().shorted()).isTrue();
+            } else {
+                assertThat(bench.moment().condition("M1")).isIn(DRIVEN);
+            }
+            assertThat(refutation.story()).isEqualTo(claim.story());
+        }
     }
 
     @Test

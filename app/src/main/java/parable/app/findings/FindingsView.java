@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.check.Finding;
+import parable.proof.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
 public final class FindingsView extends VBox {
@@ -28,9 +29,11 @@ public final class FindingsView extends VBox {
      * The view.
      *
      * @param prove begins the proof of the sheet that is shown
+     * @param replay shows on the bench how a claim fails
      * @param goTo shows a device on the drawing, by its tag
      */
-    public FindingsView(FindingsModel model, ProofModel proof, Runnable prove, Consumer<String> goTo) {
+    public FindingsView(
+            FindingsModel model, ProofModel proof, Runnable prove, Consumer<Refutation> replay, Consumer<String> goTo) {
         this.model = model;
         this.goTo = goTo;
         setId("findings");
@@ -38,7 +41,7 @@ public final class FindingsView extends VBox {
         heading.setId("findings-heading");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
-        ProofView claims = new ProofView(proof, prove);
+        ProofView claims = new ProofView(proof, prove, replay);
         VBox all = new VBox(10, list, claims);
         ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);

@@ -1,5 +1,6 @@
 package parable.app.findings;
 
+import java.util.function.Consumer;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
@@ -9,6 +10,7 @@ import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.proof.Claim;
 import parable.proof.Proof;
+import parable.proof.Refutation;
 
 /** The claims on a sheet with their verdicts, and the button that goes through all states. */
 final class ProofView extends VBox {
@@ -16,6 +18,7 @@ final class ProofView extends VBox {
     private static final int LAST_LINES = 12;
 
     private final ProofModel model;
+    private final Consumer<Refutation> replay;
     private final Label state = new Label();
     private final VBox claims = new VBox(6);
     private final ActionButton prove;
@@ -27,10 +30,12 @@ final class ProofView extends VBox {
      * The view.
      *
      * @param start begins the proof of the sheet that is shown
+     * @param replay shows on the bench how a claim fails
      */
-    ProofView(ProofModel model, Runnable start) {
+    ProofView(ProofModel model, Runnable start, Consumer<Refutation> replay) {
         super(6);
         this.model = model;
+        this.replay = replay;
         setId("proof");
         prove = new ActionButton("prove", "Go through every state", "Every order of events, however fast", start);
         cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::forget);
@@ -68,7 +73,7 @@ final class ProofView extends VBox {
                 + (proof.complete() ? ", all there are." : ", not all there are.");
     }
 
-    private static VBox entry(Claim claim) {
+    private VBox entry(Claim claim) {
         Label verdict = new Label(claim.verdict().words());
         verdict.getStyleClass().add("severity");
         verdict.pseudoClassStateChanged(
@@ -78,6 +83,12 @@ final class ProofView extends VBox {
         int from = Math.max(0, claim.story().size() - LAST_LINES);
         claim.story().subList(from, claim.story().size()).forEach(line -> entry.getChildren()
                 .add(FindingsView.wrapped(line, "finding-reason")));
+        claim.refutation().ifPresent(refutation -> entry.getChildren()
+                .add(new ActionButton(
+                        "replay-" + claim.id().replace(':', '-'),
+                        "Replay in slow motion",
+                        "Plays it on the bench, to the instant at which it breaks",
+                        () -> replay.accept(refutation))));
         entry.setAccessibleText(claim.verdict().words() + ": " + claim.text());
         return entry;
     }

@@ -41,7 +41,11 @@ import parable.scenario.ScenarioException;
  */
 public final class RunModel {
 
+    /** So long before the instant of a replay the slow motion begins, in microseconds. */
+    private static final long BEFORE_REPLAY = 60_000;
+
     private final Assembly assembly;
+    private OptionalLong haltAt = OptionalLong.empty();
     private final ReadOnlyObjectWrapper<Moment> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyLongWrapper shownTime = new ReadOnlyLongWrapper();
     private final ReadOnlyLongWrapper now = new ReadOnlyLongWrapper();
@@ -232,8 +236,13 @@ public final class RunModel {
         carriedMicros += seconds * speed.get().factor() * 1e6;
         long micros = (long) carriedMicros;
         carriedMicros -= micros;
-        if (micros > 0) {
-            goTo(shownTime.get() + micros);
+        long target = shownTime.get() + micros;
+        if (haltAt.isPresent() && target >= haltAt.getAsLong()) {
+            goTo(haltAt.getAsLong());
+            haltAt = OptionalLong.empty();
+            setRunning(false);
+        } else if (micros > 0) {
+            goTo(target);
         }
     }
 
@@ -293,6 +302,7 @@ public final class RunModel {
     public void restart() {
         bench = Bench.of(assembly);
         player = Optional.empty();
+        haltAt = OptionalLong.empty();
         notice.set("");
         branchOff();
         setRunning(true);
@@ -306,6 +316,20 @@ public final class RunModel {
         } catch (ScenarioException unfit) {
             notice.set("The recipe does not fit this sheet: " + unfit.getMessage());
         }
+    }
+
+    /**
+     * Plays a script from its beginning, at once until shortly before an instant and from there on in slow motion, and stands still at
+     * that instant.
+     *
+     * @param instant in microseconds
+     */
+    public void replay(Scenario scenario, long instant) {
+        play(scenario);
+        goTo(Math.max(0, instant - BEFORE_REPLAY));
+        haltAt = OptionalLong.of(instant);
+        speed.set(Speed.TEN_MILLISECONDS);
+        setRunning(true);
     }
 
     private void branchOff() {
@@ -339,8 +363,12 @@ public final class RunModel {
                 long met = player.get().outcomes().stream()
                         .filter(outcome -> outcome.met())
                         .count();
-                notice.set("Recipe finished: " + met + " of "
-                        + player.get().outcomes().size() + " expectations met.");
+                boolean expects = !player.get().outcomes().isEmpty();
+                notice.set(
+                        !expects
+                                ? ""
+                                : "Recipe finished: " + met + " of "
+                                        + player.get().outcomes().size() + " expectations met.");
                 player = Optional.empty();
             }
         } catch (ScenarioException refused) {

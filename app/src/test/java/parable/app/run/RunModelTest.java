@@ -44,6 +44,20 @@ class RunModelTest {
     }
 
     @Test
+    void aReplayStandsStillAtItsInstant() throws Exception {
+        run.replay(Scenario.read("0 close Q1\n900 ms press S1"), 920_000);
+        assertThat(run.nowProperty().get()).isEqualTo(860_000);
+        assertThat(run.speedProperty().get()).isEqualTo(Speed.TEN_MILLISECONDS);
+        for (int i = 0; i < 100; i++) {
+            run.tick(0.1);
+        }
+        assertThat(run.nowProperty().get()).isEqualTo(920_000);
+        assertThat(run.runningProperty().get()).isFalse();
+        assertThat(condition("K1")).isEqualTo(Condition.IN);
+        assertThat(run.noticeProperty().get()).isEmpty();
+    }
+
+    @Test
     void nothingHappensWhileTimeStandsStill() {
         run.setRunning(false);
         long before = run.nowProperty().get();

@@ -1,0 +1,19 @@
+package parable.proof;
+
+import java.util.List;
+import parable.scenario.Scenario;
+
+/**
+ * How the bench has shown that a claim fails.
+ *
+ * @param script what hands do, from a bench at time 0
+ * @param instant when the claim is broken, in microseconds
+ * @param story what happens until then, line by line
+ */
+public record Refutation(Scenario script, long instant, List<String> story) {
+
+    /** Not modified: the list is copied. */
+    public Refutation {
+        story = List.copyOf(story);
+    }
+}
