@@ -55,7 +55,7 @@ import parable.proof.Refutation;
 public final class MainWindow {
 
     private static final double STRIP = 132;
-    private static final double BESIDE = 396;
+    private static final double BESIDE = 384;
     private static final double DOOR_WHILE_DRAWING = 190;
 
     private final JobModel jobs;
