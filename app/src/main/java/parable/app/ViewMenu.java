@@ -1,5 +1,6 @@
 package parable.app;
 
+import java.util.Locale;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -49,8 +50,7 @@ final class ViewMenu extends MenuButton {
         ToggleGroup dress = new ToggleGroup();
         for (Practice practice : Practice.values()) {
             RadioMenuItem item = new RadioMenuItem("Symbols and tags: " + practice.words());
-            item.setId("dress-"
-                    + practice.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+            item.setId("dress-" + practice.name().toLowerCase(Locale.ROOT).replace('_', '-'));
             item.setToggleGroup(dress);
             item.setOnAction(event -> dress(practice));
             getItems().add(item);

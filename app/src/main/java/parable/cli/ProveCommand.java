@@ -49,7 +49,10 @@ final class ProveCommand implements Callable<Integer> {
             print(proved.name(), proof, millis, out);
         }
         out.flush();
-        return proof.claims().stream().allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED) ? 0 : 1;
+        return proof.complete()
+                        && proof.claims().stream().allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED)
+                ? 0
+                : 1;
     }
 
     private static Assembly assembly(Sheet sheet) {

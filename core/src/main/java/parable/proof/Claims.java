@@ -61,6 +61,10 @@ final class Claims {
                         .forEach(end -> after.add(machine.driven(machine.solution(end))));
             }
         }
+        boolean decided = after.size() == 1
+                && explorer.isComplete()
+                && explorer.firstShort().isEmpty()
+                && !machine.mayNeverSettle();
         boolean starts = held.stream().anyMatch(motors -> !motors.isEmpty());
         if (starts) {
             claims.add(new Claim(
@@ -68,7 +72,7 @@ final class Claims {
                     "What " + tag
                             + " starts from rest, and what runs on when it is let go, does not depend on which contact is"
                             + " the quicker.",
-                    after.size() > 1 ? Verdict.UNFINISHED : Verdict.HOLDS_AT_ANY_SPEED,
+                    decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED,
                     after.size() > 1
                             ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
                             : List.of(),
@@ -130,7 +134,8 @@ final class Claims {
 
     private void add(String id, String text, Optional<Integer> broken, Predicate<Moment> onBench, boolean inTheEnd) {
         if (broken.isEmpty()) {
-            Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
+            boolean decided = explorer.isComplete() && !(inTheEnd && machine.mayNeverSettle());
+            Verdict verdict = decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
             claims.add(new Claim(id, text, verdict, List.of(), Optional.empty()));
             return;
         }

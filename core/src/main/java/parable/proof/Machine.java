@@ -8,6 +8,7 @@ import parable.network.Network;
 import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.Contact;
+import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Load;
@@ -57,9 +58,6 @@ final class Machine {
         }
         allSources.set(0, network.sourceCount());
         powerShift = at;
-        if (at > 62) {
-            throw new IllegalArgumentException("a state of this sheet takes " + (at + 1) + " bits, 63 at the most");
-        }
     }
 
     private static int initial(Part part) {
@@ -94,6 +92,18 @@ final class Machine {
             }
         }
         return others;
+    }
+
+    /** Whether a state fits into a long. */
+    boolean isSmallEnough() {
+        return powerShift < Long.SIZE - 1;
+    }
+
+    /** Whether a timer goes on and on, so that the circuit need not come to rest by itself. */
+    boolean mayNeverSettle() {
+        return components.stream()
+                .anyMatch(component -> component instanceof Component.Clock clock
+                        && clock.program().repeats());
     }
 
     List<Part> parts() {
@@ -217,7 +227,7 @@ final class Machine {
             return false;
         }
         List<Load> loads = parts.get(part).loads();
-        boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == parable.parts.CurrentKind.DC);
+        boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == CurrentKind.DC);
         for (int l = 0; l < loads.size(); l++) {
             var voltage = solution.loadVoltage(network.load(part, l));
             double drives = directMotor ? voltage.rms() : voltage.alternating();

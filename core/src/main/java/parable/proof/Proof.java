@@ -14,6 +14,13 @@ import parable.parts.Assembly;
  */
 public record Proof(List<Claim> claims, int states, boolean complete) {
 
+    private static final Claim TOO_LARGE = new Claim(
+            "too-large",
+            "Too much moves on this sheet for its states to be gone through.",
+            Verdict.UNFINISHED,
+            List.of(),
+            Optional.empty());
+
     /** The most states that are gone through. */
     public static final int MOST_STATES = 10_000_000;
 
@@ -29,6 +36,9 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
      */
     public static Proof of(Assembly assembly, BooleanSupplier cancelled) {
         Machine machine = new Machine(assembly);
+        if (!machine.isSmallEnough()) {
+            return new Proof(List.of(TOO_LARGE), 0, false);
+        }
         Explorer explorer = new Explorer(machine, cancelled);
         explorer.explore();
         Replay replay = new Replay(assembly);
