@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -37,7 +38,8 @@ final class Header extends VBox {
     private final SheetActions sheetActions;
     private final Consumer<String> chooseSheet;
     private final Consumer<Scenario> play;
-    private Sheet shownSheet;
+    private final ChangeListener<String> noticed = (any, before, words) -> tell(words);
+    private Optional<RunModel> shownRun = Optional.empty();
     private final Label job = new Label();
     private final HBox sheets = new HBox();
     private final MenuButton recipes = new MenuButton("Recipes");
@@ -57,7 +59,6 @@ final class Header extends VBox {
         this.prompt = prompt;
         this.chooseSheet = chooseSheet;
         this.play = play;
-        this.shownSheet = jobs.jobProperty().get().sheets().get(0);
         job.getStyleClass().add("job-name");
         sheets.getStyleClass().add("sheets");
         recipes.setId("recipes");
@@ -155,7 +156,6 @@ final class Header extends VBox {
 
     /** Shows which sheet runs, and its recipes. */
     void showSheet(String name, RunModel run) {
-        shownSheet = run.assembly().sheet();
         for (Node shown : sheets.getChildren()) {
             if (shown instanceof ToggleButton tab) {
                 tab.setSelected(tab.getText().equals(name));
@@ -163,7 +163,9 @@ final class Header extends VBox {
                 choice.setText("Sheet: " + name);
             }
         }
-        run.noticeProperty().addListener((any, before, words) -> tell(words));
+        shownRun.ifPresent(before -> before.noticeProperty().removeListener(noticed));
+        shownRun = Optional.of(run);
+        run.noticeProperty().addListener(noticed);
         recipes.getItems().clear();
         for (Path script : scripts(name)) {
             MenuItem item = new MenuItem(Recipes.title(script));
@@ -185,7 +187,8 @@ final class Header extends VBox {
 
     private void playScript(Path script) {
         try {
-            play.accept(Scenario.read(Files.readString(script), shownSheet));
+            play.accept(Scenario.read(
+                    Files.readString(script), shownRun.orElseThrow().assembly().sheet()));
         } catch (ScenarioException nonsense) {
             tell("The recipe " + script.getFileName() + " cannot be played: " + nonsense.getMessage() + ".");
         } catch (IOException unreadable) {

@@ -10,7 +10,6 @@ import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -19,44 +18,24 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
-import parable.app.desk.DeskModel;
-import parable.app.desk.DeskView;
-import parable.app.door.Door;
-import parable.app.fault.FaultMenu;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Theme;
-import parable.app.machine.MachineView;
-import parable.app.meter.MeterModel;
-import parable.app.meter.MeterView;
 import parable.app.paper.PaperMenu;
-import parable.app.run.Handles;
 import parable.app.run.RunModel;
-import parable.app.sheet.Legend;
-import parable.app.sheet.SheetView;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
-import parable.app.story.StoryView;
-import parable.app.time.TimeBar;
-import parable.app.time.TimeStrip;
 import parable.circuit.Job;
-import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
-import parable.parts.Family;
 import parable.parts.PartException;
 import parable.proof.Refutation;
 
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
 public final class MainWindow {
-
-    private static final double STRIP = 132;
-    private static final double BESIDE = 384;
-    private static final double DOOR_WHILE_DRAWING = 190;
 
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
@@ -66,20 +45,14 @@ public final class MainWindow {
     private final Look look = new Look();
     private final ViewMenu viewMenu;
     private final Mounting mounting;
-    private final Map<String, RunModel> runs = new LinkedHashMap<>();
-    private final Map<String, MeterModel> meters = new LinkedHashMap<>();
-    private final Map<String, DeskView> desks = new LinkedHashMap<>();
-    private final Map<String, DeskModel> deskModels = new LinkedHashMap<>();
-    private final Map<String, Handles> handlesBySheet = new LinkedHashMap<>();
-    private final Map<String, VBox> desksBeside = new LinkedHashMap<>();
-    private RunModel run;
+    private final Map<String, SheetPage> pages = new LinkedHashMap<>();
+    private SheetPage page;
     private String shown = "";
     private Step step = Step.TRY;
     private final FindingsModel findings = new FindingsModel();
     private final ProofModel proof = new ProofModel();
     private Optional<Sheet> checked = Optional.empty();
     private int opened;
-    private Door door;
 
     /** A window on the open job. */
     public MainWindow(JobModel jobs, FilePrompt prompt) {
@@ -94,7 +67,7 @@ public final class MainWindow {
                 prompt,
                 sheetList,
                 this::showSheet,
-                script -> run.play(script),
+                script -> run().play(script),
                 viewMenu,
                 new PaperMenu(jobs.jobProperty()::get, () -> shown, prompt, this::tell));
         look.themeProperty().addListener((any, before, theme) -> wear(theme));
@@ -108,13 +81,14 @@ public final class MainWindow {
         });
         scene.addEventFilter(KeyEvent.ANY, event -> {
             if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
-                door.key(event);
+                page.door().key(event);
             }
         });
         scene.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         scene.windowProperty().addListener((any, before, window) -> {
             if (window != null) {
-                window.focusedProperty().addListener((of, had, has) -> door.letGo());
+                window.focusedProperty()
+                        .addListener((of, had, has) -> page.door().letGo());
             }
         });
         showJob();
@@ -124,7 +98,7 @@ public final class MainWindow {
             @Override
             public void handle(long nanos) {
                 if (last > 0) {
-                    run.tick(Math.min(0.25, (nanos - last) / 1e9));
+                    run().tick(Math.min(0.25, (nanos - last) / 1e9));
                 }
                 last = nanos;
             }
@@ -148,33 +122,34 @@ public final class MainWindow {
 
     /** The running sheet that is shown. */
     public RunModel run() {
-        return run;
+        return page.run();
     }
 
     private void showJob() {
         opened = jobs.openedProperty().get();
-        runs.clear();
-        desks.clear();
-        deskModels.clear();
-        handlesBySheet.clear();
-        desksBeside.clear();
-        meters.clear();
+        pages.clear();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
     }
 
     /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
     private void showEdited(Job job) {
-        boolean typing = desks.containsKey(shown) && desks.get(shown).isTyping();
-        runs.keySet().removeIf(name -> job.sheet(name).isEmpty());
-        runs.replaceAll((name, old) -> {
+        pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
+        pages.forEach((name, one) -> {
             Sheet sheet = job.sheet(name).orElseThrow();
-            return sheet.equals(old.assembly().sheet()) ? old : old.on(assembled(sheet));
+            if (!sheet.equals(one.run().assembly().sheet())) {
+                one.run().goOnWith(assembled(sheet));
+            }
         });
         header.showJob();
-        showSheet(job.sheet(shown).isPresent() ? shown : job.sheets().get(0).name());
-        if (typing) {
-            desks.get(shown).type();
+        if (job.sheet(shown).isEmpty()) {
+            showSheet(job.sheets().get(0).name());
+            return;
+        }
+        header.showSheet(shown, run());
+        check();
+        if (drawing() && !page.deskView().isTyping()) {
+            page.takeKeyboard();
         }
     }
 
@@ -185,85 +160,26 @@ public final class MainWindow {
      */
     public void showSheet(String name) {
         shown = name;
-        run = runs.computeIfAbsent(name, this::start);
-        Handles handles = handlesBySheet.computeIfAbsent(name, any -> new Handles());
-        handles.follow(run);
-        MeterModel meter = meters.containsKey(name) ? meters.get(name).on(run) : new MeterModel(run);
-        meters.put(name, meter);
-        SheetView sheet = new SheetView(run, jobs.jobProperty().get().practice(), look, handles.byTag(), meter);
-        VBox.setVgrow(sheet, Priority.ALWAYS);
-        if (drawing() && root.getRight() == desksBeside.get(name)) {
-            door.follow(run, handles.byTag());
-        } else {
-            root.setRight(beside(name, handles, meter));
-        }
-        if (drawing()) {
-            sheet.selectFor(deskModels.get(name));
-        } else {
-            sheet.operate(this::why);
-        }
-        TimeStrip strip = new TimeStrip(run, look.ink());
-        strip.setMinHeight(STRIP);
-        strip.setPrefHeight(STRIP);
-        root.setCenter(new VBox(
-                sheet,
-                new Legend(
-                        look.ink(),
-                        drawing()
-                                ? "Click a symbol to select it; Ctrl+I: why it is on or off."
-                                : "Dotted frame: click or Space. Others: click, read why."),
-                strip,
-                new TimeBar(run)));
-        header.showSheet(name, run);
+        page = pages.computeIfAbsent(name, this::page);
+        root.setRight(page.beside(step, steps(), this::findings));
+        root.setCenter(page.centre(step));
+        header.showSheet(name, run());
         check();
-        if (drawing()) {
-            sheet.setFocusTraversable(true);
-            sheet.requestFocus();
-        } else {
-            sheet.requestFirstFocus();
-        }
+        page.takeKeyboard();
     }
 
     /** Lets the rules look at the sheet, if they have not already. */
     private void check() {
-        Sheet sheet = run.assembly().sheet();
+        Sheet sheet = run().assembly().sheet();
         if (checked.filter(sheet::equals).isEmpty()) {
             checked = Optional.of(sheet);
-            findings.check(run.assembly());
+            findings.check(run().assembly());
             proof.forget();
         }
     }
 
-    /** What stands beside the drawing; while drawing it stays as it is from edit to edit. */
-    private VBox beside(String name, Handles handles, MeterModel meter) {
-        door = new Door(run, handles.byTag(), drawing() ? Optional.of(mounting) : Optional.empty());
-        ScrollPane doorPane = new ScrollPane(door);
-        doorPane.setFitToWidth(true);
-        doorPane.setMinHeight(step == Step.TRY ? 120 : 90);
-        if (step != Step.TRY) {
-            doorPane.setMaxHeight(DOOR_WHILE_DRAWING);
-        }
-        doorPane.getStyleClass().add("door-pane");
-        VBox beside = new VBox(steps(), doorPane);
-        beside.getStyleClass().add("beside");
-        beside.setPrefWidth(BESIDE);
-        beside.setMinWidth(BESIDE);
-        if (drawing()) {
-            DeskView desk = desks.computeIfAbsent(name, this::desk);
-            VBox.setVgrow(desk, Priority.ALWAYS);
-            beside.getChildren().add(desk);
-            desksBeside.put(name, beside);
-        } else if (step == Step.CHECK) {
-            FindingsView view =
-                    new FindingsView(findings, proof, () -> proof.prove(run.assembly()), this::replay, this::goTo);
-            VBox.setVgrow(view, Priority.ALWAYS);
-            beside.getChildren().add(view);
-        } else {
-            StoryView story = new StoryView(run);
-            VBox.setVgrow(story, Priority.ALWAYS);
-            beside.getChildren().addAll(new MachineView(run), new MeterView(run, meter, new FaultMenu(run)), story);
-        }
-        return beside;
+    private Node findings() {
+        return new FindingsView(findings, proof, () -> proof.prove(run().assembly()), this::replay, this::goTo);
     }
 
     /** The steps of the work, the one that is shown selected. */
@@ -339,13 +255,13 @@ public final class MainWindow {
 
     /** Tells why a device is on or off at the instant that is looked at. */
     private void why(String tag) {
-        header.tell(run.why(tag));
+        header.tell(run().why(tag));
     }
 
     /** Shows on the bench how a claim fails. */
     private void replay(Refutation refutation) {
         setStep(Step.TRY);
-        run.replay(refutation.script(), refutation.instant());
+        run().replay(refutation.script(), refutation.instant());
     }
 
     private boolean drawing() {
@@ -355,25 +271,15 @@ public final class MainWindow {
     /** Shows a device on the drawing where it can be changed. */
     private void goTo(String tag) {
         setStep(Step.DRAW);
-        deskModels.get(shown).selection().selectDevice(tag);
+        page.desk().selection().selectDevice(tag);
     }
 
-    private DeskView desk(String name) {
-        String voltage = run.assembly().parts().stream()
-                .filter(part -> part.family() == Family.CONTACTOR)
-                .flatMap(part -> part.device().setting("coil").stream())
-                .findFirst()
-                .orElse(jobs.jobProperty().get().practice() == Practice.IEC ? "230 V AC" : "120 V AC");
-        DeskModel model = new DeskModel(jobs, name, voltage);
-        deskModels.put(name, model);
-        return new DeskView(jobs, model);
-    }
-
-    private RunModel start(String name) {
-        return new RunModel(assembled(jobs.jobProperty()
+    private SheetPage page(String name) {
+        Sheet sheet = jobs.jobProperty()
                 .get()
                 .sheet(name)
-                .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name))));
+                .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
+        return new SheetPage(jobs, name, assembled(sheet), look, mounting, this::why);
     }
 
     private static Assembly assembled(Sheet sheet) {
@@ -394,7 +300,7 @@ public final class MainWindow {
                 case Y -> jobs.redo();
                 case I -> {
                     if (drawing()) {
-                        deskModels.get(shown).selection().tag().ifPresent(this::why);
+                        page.desk().selection().tag().ifPresent(this::why);
                     }
                 }
                 case K -> setStep(Step.CHECK);
@@ -413,9 +319,9 @@ public final class MainWindow {
             return;
         }
         switch (event.getCode()) {
-            case P -> run.setRunning(!run.runningProperty().get());
-            case B -> run.stepBack();
-            case N -> run.stepForward();
+            case P -> run().setRunning(!run().runningProperty().get());
+            case B -> run().stepBack();
+            case N -> run().stepForward();
             default -> {}
         }
     }
@@ -436,7 +342,7 @@ public final class MainWindow {
         boolean inText = scene.getFocusOwner() instanceof TextInputControl;
         boolean moves = event.getCode().isArrowKey() || event.getCode() == KeyCode.DELETE;
         return !(inText && (moves || event.getCode() == KeyCode.ENTER))
-                && desks.get(shown).key(event);
+                && page.deskView().key(event);
     }
 
     /** A part of the window by its id; for those who drive the window from outside. */

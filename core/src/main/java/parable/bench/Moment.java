@@ -7,6 +7,7 @@ import parable.network.Network;
 import parable.network.NodeState;
 import parable.network.Potential;
 import parable.network.Solution;
+import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Heater;
 import parable.parts.Load;
@@ -32,6 +33,11 @@ public final class Moment {
     /** The time of this instant in microseconds from the start. */
     public long time() {
         return time;
+    }
+
+    /** The sheet that runs. */
+    public Assembly assembly() {
+        return rig.network.assembly();
     }
 
     /** Whether nothing changed between this instant and another of the same bench. */

@@ -2,6 +2,10 @@ package parable.check;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import parable.parts.Assembly;
 
 /**
@@ -10,27 +14,47 @@ import parable.parts.Assembly;
  */
 public final class Check {
 
-    private static final List<Rule> RULES = List.of(
-            new ShortRule(),
+    private static final List<Rule> READING = List.of(
             new InterlockRule(),
             new ReversalRule(),
             new OverloadRule(),
-            new StopRule(),
-            new RestartRule(),
-            new StartRule(),
             new JogRule(),
-            new VoltageRule(),
             new ReturnSideRule(),
             new ProtectionRule(),
             new PaperRule());
+
+    private static final List<Rule> TRYING =
+            List.of(new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule());
 
     private Check() {}
 
     /** Everything that the rules find on an assembled sheet, the worst first, then in the order of the rules. */
     public static List<Finding> of(Assembly assembly) {
-        Study study = new Study(assembly);
-        return RULES.stream()
-                .flatMap(rule -> rule.findings(study).stream())
+        return of(assembly, () -> false).orElseThrow();
+    }
+
+    /**
+     * Everything that the rules find on an assembled sheet, in the same order.
+     *
+     * @param cancelled asked now and then; may be asked from the calling thread only
+     * @return empty if it was cancelled
+     */
+    public static Optional<List<Finding>> of(Assembly assembly, BooleanSupplier cancelled) {
+        Study study = new Study(assembly, cancelled);
+        try {
+            return Optional.of(found(Stream.concat(TRYING.stream(), READING.stream()), study));
+        } catch (CancellationException notWanted) {
+            return Optional.empty();
+        }
+    }
+
+    /** What those rules find that only read the circuit, without trying it: at once, also on a large sheet. */
+    public static List<Finding> reading(Assembly assembly) {
+        return found(READING.stream(), new Study(assembly, () -> false));
+    }
+
+    private static List<Finding> found(Stream<Rule> rules, Study study) {
+        return rules.flatMap(rule -> rule.findings(study).stream())
                 .distinct()
                 .sorted(Comparator.comparing(Finding::severity))
                 .toList();

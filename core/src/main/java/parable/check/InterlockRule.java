@@ -16,11 +16,13 @@ final class InterlockRule implements Rule {
 
     @Override
     public List<Finding> findings(Study study) {
-        List<Part> contactors = study.parts(Family.CONTACTOR).toList();
+        List<Part> contactors = study.switchingContactors()
+                .filter(contactor -> !isShort(study, contactor))
+                .toList();
         List<Finding> findings = new ArrayList<>();
         for (int i = 0; i < contactors.size(); i++) {
             for (int j = i + 1; j < contactors.size(); j++) {
-                if (shortTogether(study, contactors.get(i), contactors.get(j))) {
+                if (isShort(study, contactors.get(i), contactors.get(j))) {
                     check(study, contactors.get(i), contactors.get(j), findings);
                 }
             }
@@ -72,10 +74,6 @@ final class InterlockRule implements Rule {
     private static BitSet withPoles(Study study, Part... in) {
         return study.closed((part, contact) ->
                 Study.isFeed(part, contact) || contact.pole() && List.of(in).contains(part));
-    }
-
-    private static boolean shortTogether(Study study, Part one, Part other) {
-        return isShort(study, one, other) && !isShort(study, one) && !isShort(study, other);
     }
 
     private static boolean isShort(Study study, Part... in) {

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -38,11 +40,13 @@ final class Rehearsing {
             Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
 
     private final Assembly assembly;
+    private final BooleanSupplier cancelled;
     private Optional<String> shortedBy = Optional.empty();
     private Map<Terminal, Potential> voltages = new HashMap<>();
 
-    Rehearsing(Assembly assembly) {
+    Rehearsing(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
+        this.cancelled = cancelled;
     }
 
     /** All tries, arrangement by arrangement, in the order of the devices. */
@@ -216,12 +220,14 @@ final class Rehearsing {
     }
 
     private void run(Bench bench, long until, String told) {
+        if (cancelled.getAsBoolean()) {
+            throw new CancellationException("the try is not wanted any more");
+        }
         long from = bench.now();
         bench.runUntil(until);
-        for (long instant : bench.instants()) {
-            if (instant >= from) {
-                look(bench.momentAt(instant), told);
-            }
+        List<Long> instants = bench.instants();
+        for (int i = instants.size() - 1; i >= 0 && instants.get(i) >= from; i--) {
+            look(bench.momentAt(instants.get(i)), told);
         }
         look(bench.moment(), told);
     }

@@ -19,14 +19,17 @@ final class ReversalRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
-        List<Part> contactors = study.parts(Family.CONTACTOR).toList();
+        List<Part> contactors = study.switchingContactors().toList();
         for (Part motor : study.parts(Family.MOTOR).toList()) {
-            boolean threePhase = motor.terminals().containsAll(List.of("U1", "V1", "W1"));
-            for (int i = 0; threePhase && i < contactors.size(); i++) {
-                for (int j = i + 1; j < contactors.size(); j++) {
-                    double one = turn(study, motor, contactors.get(i));
-                    double other = turn(study, motor, contactors.get(j));
-                    if (one * other > SURE) {
+            if (!motor.terminals().containsAll(List.of("U1", "V1", "W1"))) {
+                continue;
+            }
+            double[] turns = contactors.stream()
+                    .mapToDouble(contactor -> turn(study, motor, contactor))
+                    .toArray();
+            for (int i = 0; i < turns.length; i++) {
+                for (int j = i + 1; j < turns.length; j++) {
+                    if (turns[i] * turns[j] > SURE) {
                         findings.add(finding(motor, contactors.get(i), contactors.get(j)));
                     }
                 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiPredicate;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -28,12 +29,15 @@ final class Study {
     private static final BitSet NO_SOURCES = new BitSet();
 
     private final Assembly assembly;
+    private final BooleanSupplier cancelled;
     private final Network network;
     private final BitSet allSources = new BitSet();
     private Optional<List<Rehearsal>> rehearsals = Optional.empty();
 
-    Study(Assembly assembly) {
+    /** Throws a {@link java.util.concurrent.CancellationException} from a try that is cancelled. */
+    Study(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
+        this.cancelled = cancelled;
         this.network = Network.of(assembly);
         allSources.set(0, network.sourceCount());
     }
@@ -44,6 +48,13 @@ final class Study {
 
     Stream<Part> parts(Family... families) {
         return assembly.parts().stream().filter(part -> List.of(families).contains(part.family()));
+    }
+
+    /** The contactors with a wire on any of their poles. */
+    Stream<Part> switchingContactors() {
+        return parts(Family.CONTACTOR).filter(contactor -> contactor.contacts().stream()
+                .anyMatch(contact ->
+                        contact.pole() && (isWired(contactor, contact.from()) || isWired(contactor, contact.to()))));
     }
 
     /** The parts that an armature moves. */
@@ -68,7 +79,7 @@ final class Study {
     /** How the starter behaves when it is tried in the usual ways; tried once, when first asked for. */
     List<Rehearsal> rehearsals() {
         if (rehearsals.isEmpty()) {
-            rehearsals = Optional.of(new Rehearsing(assembly).all());
+            rehearsals = Optional.of(new Rehearsing(assembly, cancelled).all());
         }
         return rehearsals.get();
     }

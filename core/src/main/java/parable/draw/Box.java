@@ -1,5 +1,7 @@
 package parable.draw;
 
+import java.util.List;
+
 /**
  * An upright rectangle of a drawing.
  *
@@ -13,6 +15,21 @@ public record Box(double x, double y, double width, double height) {
     /** A box around a centre. */
     static Box around(Point centre, double width, double height) {
         return new Box(centre.x() - width / 2, centre.y() - height / 2, width, height);
+    }
+
+    /**
+     * The smallest box around others.
+     *
+     * @throws java.util.NoSuchElementException if there are none
+     */
+    public static Box around(List<Box> boxes) {
+        double left = boxes.stream().mapToDouble(Box::x).min().orElseThrow();
+        double top = boxes.stream().mapToDouble(Box::y).min().orElseThrow();
+        double right =
+                boxes.stream().mapToDouble(box -> box.x + box.width).max().orElseThrow();
+        double bottom =
+                boxes.stream().mapToDouble(box -> box.y + box.height).max().orElseThrow();
+        return new Box(left, top, right - left, bottom - top);
     }
 
     /** Whether a point is inside or on the edge. */

@@ -23,9 +23,14 @@ final class CrossReferences {
     private final Assembly assembly;
     private final Map<ContactOf, String> places = new HashMap<>();
     private final Map<String, Integer> coils = new HashMap<>();
+    private final Map<String, List<String>> underCoils = new HashMap<>();
+    private final List<Part> interlocks;
 
     CrossReferences(Assembly assembly) {
         this.assembly = assembly;
+        interlocks = assembly.parts().stream()
+                .filter(part -> part.drive() instanceof Drive.Interlocking)
+                .toList();
         List<Rung> ladder = assembly.sheet().control();
         for (int r = 0; r < ladder.size(); r++) {
             note(ladder.get(r), "rung " + (r + 1));
@@ -57,6 +62,10 @@ final class CrossReferences {
 
     /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it. */
     List<String> underCoil(Part part) {
+        return underCoils.computeIfAbsent(part.tag(), any -> linesUnder(part));
+    }
+
+    private List<String> linesUnder(Part part) {
         Map<String, String> told = new LinkedHashMap<>();
         for (int c = 0; c < part.contacts().size(); c++) {
             Contact contact = part.contacts().get(c);
@@ -65,10 +74,9 @@ final class CrossReferences {
         }
         List<String> lines = new ArrayList<>();
         told.forEach((name, place) -> lines.add(name + ": " + place));
-        for (Part bar : assembly.parts()) {
-            if (bar.drive() instanceof Drive.Interlocking between) {
-                partner(part.tag(), between).ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
-            }
+        for (Part bar : interlocks) {
+            partner(part.tag(), (Drive.Interlocking) bar.drive())
+                    .ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
         }
         return lines;
     }

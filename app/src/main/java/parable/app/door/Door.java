@@ -1,13 +1,15 @@
 package parable.app.door;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
@@ -18,11 +20,17 @@ import parable.circuit.Device;
 import parable.parts.Family;
 import parable.parts.Part;
 
-/** The door and the stations of the running sheet, a plate for each place. Keys are given out in their order. */
-public final class Door extends VBox {
+/**
+ * The door and the stations of the running sheet, a plate for each place. Keys are given out in their order. However many
+ * devices there are, only those that are seen or nearly seen are built.
+ */
+public final class Door extends ScrollPane {
 
     /** A lamp that is lit, a button that is pressed. */
     static final PseudoClass ON = PseudoClass.getPseudoClass("on");
+
+    /** So far beyond its edge, in its own heights, devices are built before they are scrolled to. */
+    private static final double AHEAD = 1.5;
 
     private static final List<KeyCode> KEYS = List.of(
             KeyCode.DIGIT1,
@@ -39,62 +47,61 @@ public final class Door extends VBox {
     /** What is mounted on the door: the same until the device itself is changed. */
     private record Mount(Device device, KeyCode key) {}
 
-    private final Optional<Placing> placing;
-    private final Map<KeyCode, OperatorView> operatorsByKey = new LinkedHashMap<>();
-    private final Map<Mount, OperatorView> operators = new LinkedHashMap<>();
-    private final Map<Device, LampView> lamps = new LinkedHashMap<>();
+    private final RunModel run;
+    private final Map<String, Handle> handles;
+    private final Placing placing;
+    private final VBox metal = new VBox();
+    private final Map<KeyCode, Tile> operatorsByKey = new LinkedHashMap<>();
     private final Map<String, Plate> plates = new LinkedHashMap<>();
-    private RunModel run;
+    private Map<Mount, Tile> tiles = new LinkedHashMap<>();
+    private boolean looking;
 
-    /**
-     * The door of a running sheet; the handles are shared with the drawing, by tag.
-     *
-     * @param placing mounts devices elsewhere; empty if they stay where they are
-     */
-    public Door(RunModel run, Map<String, Handle> handles, Optional<Placing> placing) {
+    /** The door of a running sheet; the handles are shared with the drawing, by tag. */
+    public Door(RunModel run, Map<String, Handle> handles, Placing placing) {
+        this.run = run;
+        this.handles = handles;
         this.placing = placing;
-        setId("door");
-        getStyleClass().add("door");
-        follow(run, handles);
+        setContent(metal);
+        setFitToWidth(true);
+        getStyleClass().add("door-pane");
+        metal.setId("door");
+        metal.getStyleClass().add("door");
+        metal.layoutBoundsProperty().addListener((any, before, bounds) -> buildWhatIsSeen());
+        viewportBoundsProperty().addListener((any, before, bounds) -> buildWhatIsSeen());
+        vvalueProperty().addListener((any, before, value) -> buildWhatIsSeen());
+        fit();
+        run.assemblyProperty().addListener((any, before, changed) -> fit());
+        run.shownProperty().addListener((any, before, moment) -> show(moment));
     }
 
-    /** Shows a run that has taken the place of the one before; what is mounted as it was stays as it is. */
-    public void follow(RunModel next, Map<String, Handle> handles) {
-        run = next;
-        Set<Mount> gone = new HashSet<>(operators.keySet());
-        Set<Device> goneLamps = new HashSet<>(lamps.keySet());
-        Map<String, List<LampView>> lampsByPlace = new LinkedHashMap<>();
-        Map<String, List<OperatorView>> operatorsByPlace = new LinkedHashMap<>();
+    /** Mounts what the sheet has; what is mounted as it was stays as it is. */
+    private void fit() {
+        Map<Mount, Tile> fitted = new LinkedHashMap<>();
+        Map<String, List<Tile>> lamps = new LinkedHashMap<>();
+        Map<String, List<Tile>> operators = new LinkedHashMap<>();
         operatorsByKey.clear();
         int number = 0;
-        for (Part part : next.assembly().parts()) {
-            if (part.family() == Family.PILOT_LAMP) {
-                goneLamps.remove(part.device());
-                lampsByPlace
-                        .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
-                        .add(lamps.computeIfAbsent(part.device(), any -> lamp(part)));
-                operatorsByPlace.computeIfAbsent(part.device().place(), any -> new ArrayList<>());
-            } else if (isOperator(part)) {
-                KeyCode key = number < KEYS.size() ? KEYS.get(number) : KeyCode.UNDEFINED;
-                number++;
+        for (Part part : run.assembly().parts()) {
+            boolean lamp = part.family() == Family.PILOT_LAMP;
+            if (lamp || isOperator(part)) {
+                KeyCode key = lamp || number >= KEYS.size() ? KeyCode.UNDEFINED : KEYS.get(number);
                 Mount mount = new Mount(part.device(), key);
-                gone.remove(mount);
-                OperatorView operator = operators.computeIfAbsent(mount, any -> operator(handles.get(part.tag()), key));
-                operatorsByKey.put(key, operator);
-                operatorsByPlace
+                Tile tile = Optional.ofNullable(tiles.get(mount)).orElseGet(() -> tile(part, key));
+                fitted.put(mount, tile);
+                (lamp ? lamps : operators)
                         .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
-                        .add(operator);
+                        .add(tile);
+                operators.computeIfAbsent(part.device().place(), any -> new ArrayList<>());
+                if (key != KeyCode.UNDEFINED) {
+                    number++;
+                    operatorsByKey.put(key, tile);
+                }
             }
         }
-        operators.keySet().removeAll(gone);
-        lamps.keySet().removeAll(goneLamps);
-        mount(lampsByPlace, operatorsByPlace);
-        next.shownProperty().addListener((any, before, moment) -> {
-            if (run == next) {
-                show(moment);
-            }
-        });
-        show(next.shownProperty().get());
+        tiles = fitted;
+        mount(lamps, operators);
+        show(run.shownProperty().get());
+        buildWhatIsSeen();
     }
 
     private static boolean isOperator(Part part) {
@@ -104,41 +111,67 @@ public final class Door extends VBox {
                 || part.family() == Family.EMERGENCY_STOP;
     }
 
-    private LampView lamp(Part part) {
-        LampView lamp = new LampView(part);
-        placing.ifPresent(moving -> Mounted.let(lamp, lamp.names(), lamp.tag(), plates::values, moving));
-        return lamp;
+    private Tile tile(Part part, KeyCode key) {
+        Optional<Handle> handle = Optional.ofNullable(handles.get(part.tag()));
+        return new Tile(part, handle, tile -> {
+            Tile.Face face =
+                    handle.<Tile.Face>map(grip -> new OperatorView(grip, key)).orElseGet(() -> new LampView(part));
+            Mounted.let(tile, face.names(), part.tag(), plates::values, placing);
+            return face;
+        });
     }
 
-    private OperatorView operator(Handle handle, KeyCode key) {
-        OperatorView operator = new OperatorView(handle, key);
-        String tag = handle.part().tag();
-        placing.ifPresent(moving -> Mounted.let(operator, operator.names(), tag, plates::values, moving));
-        return operator;
+    private void mount(Map<String, List<Tile>> lamps, Map<String, List<Tile>> operators) {
+        plates.keySet().retainAll(operators.keySet());
+        operators.forEach((place, mounted) ->
+                plates.computeIfAbsent(place, Plate::new).mount(lamps.getOrDefault(place, List.of()), mounted));
+        List<Plate> wanted = operators.keySet().stream().map(plates::get).toList();
+        if (!metal.getChildren().equals(wanted)) {
+            metal.getChildren().setAll(wanted);
+        }
     }
 
-    private void mount(Map<String, List<LampView>> lampsByPlace, Map<String, List<OperatorView>> operatorsByPlace) {
-        plates.keySet().retainAll(operatorsByPlace.keySet());
-        operatorsByPlace.forEach((place, mounted) ->
-                plates.computeIfAbsent(place, Plate::new).mount(lampsByPlace.getOrDefault(place, List.of()), mounted));
-        List<Plate> wanted = operatorsByPlace.keySet().stream().map(plates::get).toList();
-        if (!getChildren().equals(wanted)) {
-            getChildren().setAll(wanted);
+    /** After the scene has been laid out, for only then it is known what is seen. */
+    private void buildWhatIsSeen() {
+        if (!looking) {
+            looking = true;
+            Platform.runLater(() -> {
+                looking = false;
+                build();
+            });
+        }
+    }
+
+    private void build() {
+        if (metal.getHeight() == 0) {
+            return;
+        }
+        Bounds seen = localToScene(getLayoutBounds());
+        double ahead = AHEAD * seen.getHeight();
+        Bounds area =
+                new BoundingBox(seen.getMinX(), seen.getMinY() - ahead, seen.getWidth(), seen.getHeight() + 2 * ahead);
+        for (Tile tile : tiles.values()) {
+            if (!tile.isBuilt() && tile.isIn(area)) {
+                tile.build();
+                tile.show(run.shownProperty().get());
+            }
         }
     }
 
     private void show(Moment moment) {
-        operators.values().forEach(operator -> operator.show(moment));
-        lamps.values().forEach(lamp -> lamp.show(moment));
+        if (moment.assembly() == run.assembly()) {
+            tiles.values().forEach(tile -> tile.show(moment));
+        }
     }
 
     /** Takes a key that belongs to an operator: alone it presses and holds, with Shift it latches. */
     public void key(KeyEvent event) {
-        Optional<OperatorView> operator = Optional.ofNullable(operatorsByKey.get(event.getCode()));
+        Optional<Handle> operator =
+                Optional.ofNullable(operatorsByKey.get(event.getCode())).flatMap(Tile::handle);
         if (operator.isEmpty() || event.isControlDown() || event.isAltDown() || event.isMetaDown()) {
             return;
         }
-        Handle handle = operator.get().handle();
+        Handle handle = operator.get();
         if (event.getEventType() == KeyEvent.KEY_RELEASED) {
             handle.letGo(event.getCode());
         } else if (event.getEventType() == KeyEvent.KEY_PRESSED && !event.isShiftDown()) {
@@ -151,6 +184,6 @@ public final class Door extends VBox {
 
     /** All hands let go, as when the window is left. */
     public void letGo() {
-        operators.values().forEach(operator -> operator.handle().letGoAll());
+        tiles.values().forEach(tile -> tile.handle().ifPresent(Handle::letGoAll));
     }
 }

@@ -1,9 +1,9 @@
 package parable.app.door;
 
 import javafx.scene.Group;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
@@ -13,7 +13,7 @@ import parable.bench.Moment;
 import parable.parts.Part;
 
 /** A pilot lamp on the door: rays and the word tell that it is lit, not only its brightness. */
-final class LampView extends HBox {
+final class LampView extends HBox implements Tile.Face {
 
     private static final double RADIUS = 14;
 
@@ -50,16 +50,18 @@ final class LampView extends HBox {
         getChildren().addAll(new Group(room, bezel, lens, rays), words);
     }
 
-    /** What is written beside it. */
-    Node names() {
+    @Override
+    public Region node() {
+        return this;
+    }
+
+    @Override
+    public Region names() {
         return words;
     }
 
-    String tag() {
-        return part.tag();
-    }
-
-    void show(Moment moment) {
+    @Override
+    public void show(Moment moment) {
         Condition condition = moment.condition(part.tag());
         Color colour = Colours.paint(part.device().setting("colour").orElse("white"));
         boolean lit = condition == Condition.LIT;

@@ -3,13 +3,13 @@ package parable.app.door;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
@@ -21,7 +21,7 @@ import parable.parts.Drive;
 import parable.parts.Family;
 
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
-final class OperatorView extends HBox {
+final class OperatorView extends HBox implements Tile.Face {
 
     private static final double RADIUS = 18;
 
@@ -86,16 +86,18 @@ final class OperatorView extends HBox {
         return latch;
     }
 
-    /** What is written beside it. */
-    Node names() {
+    @Override
+    public Region node() {
+        return this;
+    }
+
+    @Override
+    public Region names() {
         return words;
     }
 
-    Handle handle() {
-        return handle;
-    }
-
-    void show(Moment moment) {
+    @Override
+    public void show(Moment moment) {
         String tag = handle.part().tag();
         String condition = moment.position(tag).orElse(moment.condition(tag).word());
         if (handle.part().drive() instanceof Drive.ByTurning turning) {

@@ -38,12 +38,12 @@ final class Plate extends VBox {
     }
 
     /** Mounts these lamps and operators, in this order, and nothing else; what is mounted already stays where it is. */
-    void mount(List<LampView> wantedLamps, List<OperatorView> wantedOperators) {
+    void mount(List<Tile> wantedLamps, List<Tile> wantedOperators) {
         mount(lamps, wantedLamps);
         mount(operators, wantedOperators);
     }
 
-    private static void mount(FlowPane row, List<? extends Node> wanted) {
+    private static void mount(FlowPane row, List<Tile> wanted) {
         List<Node> mounted = row.getChildren();
         mounted.removeIf(node -> !wanted.contains(node));
         for (int i = 0; i < wanted.size(); i++) {

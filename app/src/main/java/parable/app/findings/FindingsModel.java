@@ -1,14 +1,17 @@
 package parable.app.findings;
 
 import java.util.List;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.parts.Assembly;
@@ -16,12 +19,16 @@ import parable.parts.Assembly;
 /** The findings on the sheet that is shown. The rules run beside the window, and only the last sheet asked for counts. */
 public final class FindingsModel {
 
+    private static final long QUIET_MILLIS = 300;
+
     private final ReadOnlyObjectWrapper<List<Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper checking = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "rules");
         thread.setDaemon(true);
+        thread.setPriority(Thread.MIN_PRIORITY);
         return thread;
     });
 
@@ -35,22 +42,50 @@ public final class FindingsModel {
         return checking.getReadOnlyProperty();
     }
 
-    /** Checks a sheet; a check that is under way for an earlier one is not shown any more. */
+    /** Why the rules could not be finished, empty if they were. */
+    public ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
+    }
+
+    /**
+     * Checks a sheet. What can be read off it is found at once; the starter is tried when no other sheet has been asked for during a
+     * while. A check that is under way for an earlier sheet is given up.
+     */
     public void check(Assembly assembly) {
         long mine = asked.incrementAndGet();
         checking.set(true);
-        worker.execute(() -> {
-            if (asked.get() == mine) {
-                List<Finding> found = Check.of(assembly);
-                Platform.runLater(() -> show(mine, found));
-            }
-        });
+        worker.execute(() -> run(mine, () -> tell(mine, Check.reading(assembly), true)));
+        worker.schedule(
+                () -> run(mine, () -> Check.of(assembly, () -> asked.get() != mine)
+                        .ifPresent(found -> tell(mine, found, false))),
+                QUIET_MILLIS,
+                TimeUnit.MILLISECONDS);
     }
 
-    private void show(long mine, List<Finding> found) {
-        if (asked.get() == mine) {
-            findings.set(found);
-            checking.set(false);
+    /** Whatever a rule may stumble over is told: nobody is to wait for a check that will not come. */
+    private void run(long mine, Runnable check) {
+        if (asked.get() != mine) {
+            return;
         }
+        try {
+            check.run();
+        } catch (RuntimeException unexpected) {
+            Platform.runLater(() -> {
+                if (asked.get() == mine) {
+                    trouble.set(unexpected.toString());
+                    checking.set(false);
+                }
+            });
+        }
+    }
+
+    private void tell(long mine, List<Finding> found, boolean goesOn) {
+        Platform.runLater(() -> {
+            if (asked.get() == mine) {
+                findings.set(found);
+                trouble.set("");
+                checking.set(goesOn);
+            }
+        });
     }
 }

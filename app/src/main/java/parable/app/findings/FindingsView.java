@@ -55,16 +55,25 @@ public final class FindingsView extends VBox {
         getChildren().addAll(claims.controls(), heading, scrolled, limits);
         model.findingsProperty().addListener(showAnew);
         model.checkingProperty().addListener(showAnew);
+        model.troubleProperty().addListener(showAnew);
         show();
     }
 
     private void show() {
         List<Finding> findings = model.findingsProperty().get();
-        heading.setText(
-                model.checkingProperty().get()
-                        ? "Checking\u2026"
-                        : findings.isEmpty() ? "The rules find nothing." : count(findings));
+        heading.setText(heading(findings));
         list.getChildren().setAll(findings.stream().map(this::entry).toList());
+    }
+
+    private String heading(List<Finding> findings) {
+        if (!model.troubleProperty().get().isEmpty()) {
+            return "The rules met something they do not expect and could not be finished: "
+                    + model.troubleProperty().get();
+        }
+        if (model.checkingProperty().get()) {
+            return "Checking\u2026";
+        }
+        return findings.isEmpty() ? "The rules find nothing." : count(findings);
     }
 
     private static String count(List<Finding> findings) {

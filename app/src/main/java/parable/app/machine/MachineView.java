@@ -24,9 +24,9 @@ public final class MachineView extends VBox {
     private static final int MOST = 300;
 
     private final RunModel run;
-    private final List<Part> motors;
-    private final List<Part> releases;
-    private final List<Label> loads;
+    private List<Part> motors = List.of();
+    private List<Part> releases = List.of();
+    private List<Label> loads = List.of();
     private final Label warmth = new Label();
 
     /** The machines of a running sheet. */
@@ -34,20 +34,31 @@ public final class MachineView extends VBox {
         this.run = run;
         setId("machine");
         getStyleClass().add("machine");
+        warmth.setId("warmth");
+        warmth.getStyleClass().add("warmth");
+        fit();
+        run.assemblyProperty().addListener((any, before, changed) -> fit());
+        run.shownTimeProperty().addListener((any, before, time) -> show());
+        run.shownProperty().addListener((any, before, moment) -> show());
+    }
+
+    private void fit() {
+        List<String> before = motors.stream().map(Part::tag).toList();
         motors = run.assembly().parts().stream()
                 .filter(part -> part.machine().isPresent())
                 .toList();
         releases = run.assembly().parts().stream()
                 .filter(part -> part.heater().isPresent())
                 .toList();
+        if (!before.isEmpty() && before.equals(motors.stream().map(Part::tag).toList())) {
+            show();
+            return;
+        }
         loads = motors.stream().map(motor -> new Label()).toList();
-        warmth.setId("warmth");
-        warmth.getStyleClass().add("warmth");
+        getChildren().clear();
         for (int i = 0; i < motors.size(); i++) {
             getChildren().add(line(motors.get(i).tag(), loads.get(i), i == 0));
         }
-        run.shownTimeProperty().addListener((any, before, time) -> show());
-        run.shownProperty().addListener((any, before, moment) -> show());
         show();
     }
 
@@ -86,6 +97,9 @@ public final class MachineView extends VBox {
 
     private void show() {
         Moment moment = moment();
+        if (moment.assembly() != run.assembly()) {
+            return;
+        }
         for (int i = 0; i < motors.size(); i++) {
             loads.get(i).setText(Math.round(100 * moment.load(motors.get(i).tag())) + " %");
         }

@@ -25,14 +25,6 @@ public final class MeterModel {
         }
     }
 
-    /** This meter on another run of the same sheet, its probes where they were put. */
-    public MeterModel on(RunModel next) {
-        MeterModel moved = new MeterModel(next);
-        moved.range.set(range.get());
-        places.forEach((probe, place) -> moved.places.get(probe).set(place.get()));
-        return moved;
-    }
-
     /** What the meter is set to. */
     public ObjectProperty<Meter.Range> rangeProperty() {
         return range;

@@ -4,6 +4,8 @@ import java.util.HashSet;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import parable.bench.Action;
 import parable.bench.Moment;
 import parable.parts.Drive;
@@ -19,34 +21,33 @@ public final class Handle {
     /** A finger is not quicker than this on the bench, in microseconds, however slow time runs there. */
     private static final long SHORTEST_TOUCH = 100_000;
 
-    private RunModel run;
+    private final RunModel run;
     private Part part;
     private final Set<Object> hands = new HashSet<>();
     private long pressedAt;
     private int sense = 1;
     private final ReadOnlyBooleanWrapper latched = new ReadOnlyBooleanWrapper();
+    private final ChangeListener<Object> otherTimeline = (any, before, after) -> takeOver();
+    private final WeakChangeListener<Object> takeOverAnew = new WeakChangeListener<>(otherTimeline);
 
     /** A grip on a part that can be moved by hand. */
     public Handle(RunModel run, Part part) {
-        follow(run, part);
+        this.run = run;
+        this.part = part;
+        run.timelineProperty().addListener(takeOverAnew);
+        takeOver();
     }
 
-    /** Grips the same device of a run that has taken the place of the one before. */
-    public void follow(RunModel next, Part same) {
-        run = next;
+    /** Grips the same device after the sheet has changed. */
+    public void hold(Part same) {
         part = same;
-        next.timelineProperty().addListener((any, before, after) -> {
-            if (run == next) {
-                takeOver();
-            }
-        });
-        takeOver();
     }
 
     /** The hands of another timeline, or of the drawing before an edit, are gone; what was held there stays held, so that it can be let go. */
     private void takeOver() {
         hands.clear();
-        latched.set(springsBack() && run.shownProperty().get().actuated(part.tag()));
+        boolean isThere = run.assembly().part(part.tag()).isPresent();
+        latched.set(isThere && springsBack() && run.shownProperty().get().actuated(part.tag()));
     }
 
     /** Whether a part can be moved by hand at all. */

@@ -9,8 +9,13 @@ public final class Handles {
 
     private final Map<String, Handle> byTag = new LinkedHashMap<>();
 
-    /** Grips everything that can be moved by hand in a run, which may have taken the place of another one. */
-    public void follow(RunModel run) {
+    /** Grips everything that can be moved by hand in a run, also after the sheet has changed. */
+    public Handles(RunModel run) {
+        run.assemblyProperty().addListener((any, before, changed) -> grip(run));
+        grip(run);
+    }
+
+    private void grip(RunModel run) {
         Map<String, Handle> before = new LinkedHashMap<>(byTag);
         byTag.clear();
         for (Part part : run.assembly().parts()) {
@@ -19,7 +24,7 @@ public final class Handles {
                 if (handle == null) {
                     handle = new Handle(run, part);
                 } else {
-                    handle.follow(run, part);
+                    handle.hold(part);
                 }
                 byTag.put(part.tag(), handle);
             }

@@ -44,7 +44,7 @@ public final class RunModel {
     /** So long before the instant of a replay the slow motion begins, in microseconds. */
     private static final long BEFORE_REPLAY = 60_000;
 
-    private final Assembly assembly;
+    private final ReadOnlyObjectWrapper<Assembly> assembly = new ReadOnlyObjectWrapper<>();
     private OptionalLong haltAt = OptionalLong.empty();
     private final ReadOnlyObjectWrapper<Moment> shown = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyLongWrapper shownTime = new ReadOnlyLongWrapper();
@@ -65,24 +65,26 @@ public final class RunModel {
 
     /** A sheet at rest with time running. */
     public RunModel(Assembly assembly) {
-        this(assembly, Bench.of(assembly));
-    }
-
-    private RunModel(Assembly assembly, Bench bench) {
-        this.assembly = assembly;
-        this.bench = bench;
+        this.assembly.set(assembly);
+        this.bench = Bench.of(assembly);
         refresh(bench.now());
     }
 
     /**
-     * This run gone on with a changed sheet from the instant that is looked at: what is still there keeps its state. This one is
-     * not to be used any more.
+     * Goes on with a changed sheet from the instant that is looked at: what is still there keeps its state. First the sheet
+     * changes, then the instant that is shown; who draws the one by the other waits for {@link #shows}.
      */
-    public RunModel on(Assembly changed) {
-        RunModel next = new RunModel(changed, bench.on(changed, shownTime.get()));
-        next.running.set(running.get());
-        next.speed.set(speed.get());
-        return next;
+    public void goOnWith(Assembly changed) {
+        bench = bench.on(changed, shownTime.get());
+        deferred.removeIf(later -> changed.part(later.action.tag()).isEmpty());
+        player = Optional.empty();
+        haltAt = OptionalLong.empty();
+        notice.set("");
+        story.setAll(bench.story());
+        shown.set(bench.moment());
+        assembly.set(changed);
+        refresh(bench.now());
+        timeline.set(timeline.get() + 1);
     }
 
     /** How a changed sheet would be at the instant that is looked at, if this run went on with it now. */
@@ -92,7 +94,12 @@ public final class RunModel {
 
     /** The sheet that runs. */
     public Assembly assembly() {
-        return assembly;
+        return assembly.get();
+    }
+
+    /** The sheet that runs; when it changes, the instant that is shown is already one of the changed sheet. */
+    public ReadOnlyObjectProperty<Assembly> assemblyProperty() {
+        return assembly.getReadOnlyProperty();
     }
 
     /** The instant that is looked at; it stays the same object as long as nothing changes. */
@@ -153,7 +160,7 @@ public final class RunModel {
     /** Why a device is on or off at the instant that is looked at, and by what single action that would change. */
     public String why(String tag) {
         String reason = new Why(shown.get()).of(tag);
-        Part part = assembly.part(tag).orElseThrow();
+        Part part = assembly().part(tag).orElseThrow();
         if (part.loads().isEmpty()) {
             return reason;
         }
@@ -300,7 +307,7 @@ public final class RunModel {
 
     /** Puts everything back to rest at time 0, as the sheet was when it was opened. */
     public void restart() {
-        bench = Bench.of(assembly);
+        bench = Bench.of(assembly());
         player = Optional.empty();
         haltAt = OptionalLong.empty();
         notice.set("");

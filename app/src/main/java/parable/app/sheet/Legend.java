@@ -5,20 +5,34 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.Line;
 import parable.app.look.Ink;
+import parable.app.look.Look;
 import parable.network.NodeState;
 
 /** What the weights of the wires mean. */
 public final class Legend extends HBox {
 
-    /**
-     * One sample for each state a wire can be in.
-     *
-     * @param hint what can be done on the drawing
-     */
-    public Legend(Ink ink, String hint) {
+    private final Look look;
+    private final Label hint = new Label();
+
+    /** One sample for each state a wire can be in. */
+    public Legend(Look look) {
         super(6);
+        this.look = look;
+        this.hint.getStyleClass().add("legend-words");
         getStyleClass().add("legend-bar");
         setAlignment(Pos.CENTER_LEFT);
+        look.themeProperty().addListener((any, before, theme) -> show());
+        show();
+    }
+
+    /** Says what can be done on the drawing. */
+    public void hint(String words) {
+        hint.setText(words);
+    }
+
+    private void show() {
+        Ink ink = look.ink();
+        getChildren().clear();
         for (NodeState state : NodeState.values()) {
             Line sample = new Line(0, 0, 30, 0);
             sample.setStroke(ink.of(state));
@@ -30,8 +44,6 @@ public final class Legend extends HBox {
             words.getStyleClass().add("legend-words");
             getChildren().addAll(sample, words);
         }
-        Label operable = new Label(hint);
-        operable.getStyleClass().add("legend-words");
-        getChildren().add(operable);
+        getChildren().add(hint);
     }
 }

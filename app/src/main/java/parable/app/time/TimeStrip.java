@@ -11,6 +11,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import parable.app.Typeface;
 import parable.app.look.Ink;
+import parable.app.look.Look;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
 import parable.bench.Sample;
@@ -30,41 +31,54 @@ public final class TimeStrip extends ScrollPane {
     private static final double[] RULER_STEPS = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 60};
 
     private final RunModel run;
-    private final Ink ink;
+    private final Look look;
     private final Canvas canvas = new Canvas();
-    private final List<Part> devices;
-    private final List<Part> motors;
+    private List<Part> devices = List.of();
+    private List<Part> motors = List.of();
     private double span = 10e6;
 
     /** The strip of a running sheet. */
-    public TimeStrip(RunModel run, Ink ink) {
+    public TimeStrip(RunModel run, Look look) {
         this.run = run;
-        this.ink = ink;
+        this.look = look;
         setId("time-strip");
         getStyleClass().add("time-strip");
         setContent(canvas);
         setHbarPolicy(ScrollBarPolicy.NEVER);
-        motors = run.assembly().parts().stream()
-                .filter(part -> part.family() == Family.MOTOR)
-                .toList();
-        devices = run.assembly().parts().stream().filter(TimeStrip::hasTrace).toList();
-        canvas.setHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
+        fit();
+        run.assemblyProperty().addListener((any, before, changed) -> fit());
         viewportBoundsProperty().addListener((any, before, bounds) -> {
             canvas.setWidth(bounds.getWidth());
-            paint();
+            requestLayout();
         });
-        vvalueProperty().addListener((any, before, value) -> paint());
-        run.shownTimeProperty().addListener((any, before, time) -> paint());
-        run.nowProperty().addListener((any, before, time) -> paint());
+        vvalueProperty().addListener((any, before, value) -> requestLayout());
+        run.shownTimeProperty().addListener((any, before, time) -> requestLayout());
+        run.nowProperty().addListener((any, before, time) -> requestLayout());
+        look.themeProperty().addListener((any, before, theme) -> requestLayout());
         canvas.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> lookAt(event.getX()));
         canvas.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> lookAt(event.getX()));
         addEventFilter(ScrollEvent.SCROLL, event -> {
             if (event.isControlDown() || event.getX() > NAMES) {
                 span = Math.max(20e3, Math.min(600e6, span * Math.pow(1.2, -Math.signum(event.getDeltaY()))));
-                paint();
+                requestLayout();
                 event.consume();
             }
         });
+    }
+
+    private void fit() {
+        motors = run.assembly().parts().stream()
+                .filter(part -> part.family() == Family.MOTOR)
+                .toList();
+        devices = run.assembly().parts().stream().filter(TimeStrip::hasTrace).toList();
+        canvas.setHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        paint();
     }
 
     private static boolean hasTrace(Part part) {
@@ -92,20 +106,21 @@ public final class TimeStrip extends ScrollPane {
     }
 
     private void paint() {
+        Ink ink = look.ink();
         GraphicsContext graphics = canvas.getGraphicsContext2D();
         graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.setFont(Font.font(Typeface.WORDS, 11));
-        paintRuler(graphics);
+        paintRuler(graphics, ink);
         double y = RULER;
         for (Part motor : motors) {
-            paintMotor(graphics, motor, y);
+            paintMotor(graphics, ink, motor, y);
             y += MOTOR_ROW;
         }
         double seen = getVvalue()
                 * Math.max(0, canvas.getHeight() - getViewportBounds().getHeight());
         for (Part device : devices) {
             if (y + ROW >= seen && y <= seen + getViewportBounds().getHeight()) {
-                paintDevice(graphics, device, y);
+                paintDevice(graphics, ink, device, y);
             }
             y += ROW;
         }
@@ -115,7 +130,7 @@ public final class TimeStrip extends ScrollPane {
         graphics.strokeLine(shown, 0, shown, canvas.getHeight());
     }
 
-    private void paintRuler(GraphicsContext graphics) {
+    private void paintRuler(GraphicsContext graphics, Ink ink) {
         double step = RULER_STEPS[RULER_STEPS.length - 1];
         for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
             step = RULER_STEPS[i];
@@ -130,7 +145,7 @@ public final class TimeStrip extends ScrollPane {
         }
     }
 
-    private void paintDevice(GraphicsContext graphics, Part device, double y) {
+    private void paintDevice(GraphicsContext graphics, Ink ink, Part device, double y) {
         graphics.setFill(ink.symbol());
         graphics.fillText(device.tag(), 8, y + 11);
         graphics.setFill(ink.quiet());
@@ -157,7 +172,7 @@ public final class TimeStrip extends ScrollPane {
         return first;
     }
 
-    private void paintMotor(GraphicsContext graphics, Part motor, double y) {
+    private void paintMotor(GraphicsContext graphics, Ink ink, Part motor, double y) {
         List<Sample> samples = run.trace(motor.tag());
         double most = Math.max(
                 1, samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0));

@@ -63,7 +63,7 @@ class DeskMonkeyTest {
         for (int i = 0; i < actions; i++) {
             act(random, desk, run);
             if (!run.assembly().sheet().equals(desk.sheet())) {
-                run = run.on(Assembly.of(desk.sheet()));
+                run.goOnWith(Assembly.of(desk.sheet()));
                 seen.add(jobs.jobProperty().get());
             }
             Job now = jobs.jobProperty().get();

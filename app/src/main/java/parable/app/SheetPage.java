@@ -1,0 +1,147 @@
+package parable.app;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import parable.app.desk.DeskModel;
+import parable.app.desk.DeskView;
+import parable.app.door.Door;
+import parable.app.door.Placing;
+import parable.app.fault.FaultMenu;
+import parable.app.look.Look;
+import parable.app.machine.MachineView;
+import parable.app.meter.MeterModel;
+import parable.app.meter.MeterView;
+import parable.app.run.Handles;
+import parable.app.run.RunModel;
+import parable.app.sheet.Legend;
+import parable.app.sheet.SheetView;
+import parable.app.story.StoryView;
+import parable.app.time.TimeBar;
+import parable.app.time.TimeStrip;
+import parable.circuit.Practice;
+import parable.parts.Assembly;
+import parable.parts.Family;
+
+/** One sheet of the open job as it stands in the window: its run, and its views, which stay while the sheet is edited. */
+final class SheetPage {
+
+    private static final double STRIP = 132;
+    private static final double BESIDE = 384;
+    private static final double DOOR_WHILE_TRYING = 120;
+    private static final double DOOR_ELSE = 90;
+    private static final double DOOR_ELSE_MOST = 190;
+
+    private final JobModel jobs;
+    private final String name;
+    private final RunModel run;
+    private final SheetView sheet;
+    private final Legend legend;
+    private final VBox centre;
+    private final Door door;
+    private final MachineView machine;
+    private final MeterView meterView;
+    private final StoryView story;
+    private Optional<DeskView> deskView = Optional.empty();
+    private Optional<DeskModel> desk = Optional.empty();
+
+    /**
+     * A sheet at rest with time running.
+     *
+     * @param name the name of the sheet, which the job has
+     * @param why takes the tag of a device about which one asks why it is as it is
+     */
+    SheetPage(JobModel jobs, String name, Assembly assembly, Look look, Placing placing, Consumer<String> why) {
+        this.jobs = jobs;
+        this.name = name;
+        run = new RunModel(assembly);
+        Handles handles = new Handles(run);
+        MeterModel meter = new MeterModel(run);
+        Supplier<Practice> practice = () -> jobs.jobProperty().get().practice();
+        sheet = new SheetView(run, practice, look, handles.byTag(), meter, why);
+        legend = new Legend(look);
+        door = new Door(run, handles.byTag(), placing);
+        machine = new MachineView(run);
+        meterView = new MeterView(run, meter, new FaultMenu(run));
+        story = new StoryView(run);
+        TimeStrip strip = new TimeStrip(run, look);
+        strip.setMinHeight(STRIP);
+        strip.setPrefHeight(STRIP);
+        VBox.setVgrow(sheet, Priority.ALWAYS);
+        centre = new VBox(sheet, legend, strip, new TimeBar(run));
+    }
+
+    RunModel run() {
+        return run;
+    }
+
+    Door door() {
+        return door;
+    }
+
+    /** The desk of this sheet. */
+    DeskModel desk() {
+        return desk.orElseGet(() -> {
+            desk = Optional.of(new DeskModel(jobs, name, coilVoltage()));
+            return desk.get();
+        });
+    }
+
+    /** The view of its desk. */
+    DeskView deskView() {
+        return deskView.orElseGet(() -> {
+            deskView = Optional.of(new DeskView(jobs, desk()));
+            return deskView.get();
+        });
+    }
+
+    private String coilVoltage() {
+        return run.assembly().parts().stream()
+                .filter(part -> part.family() == Family.CONTACTOR)
+                .flatMap(part -> part.device().setting("coil").stream())
+                .findFirst()
+                .orElse(jobs.jobProperty().get().practice() == Practice.IEC ? "230 V AC" : "120 V AC");
+    }
+
+    /** The drawing with time under it, ready for a step. */
+    Node centre(Step step) {
+        if (step == Step.DRAW) {
+            sheet.selectFor(desk());
+            legend.hint("Click a symbol to select it; Ctrl+I: why it is on or off.");
+        } else {
+            sheet.operate();
+            legend.hint("Dotted frame: click or Space. Others: click, read why.");
+        }
+        return centre;
+    }
+
+    /**
+     * What stands beside the drawing in a step.
+     *
+     * @param steps the head of it
+     * @param findings what stands there in the step of checking
+     */
+    Node beside(Step step, Node steps, Supplier<Node> findings) {
+        door.setMinHeight(step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
+        door.setMaxHeight(step == Step.TRY ? Double.MAX_VALUE : DOOR_ELSE_MOST);
+        VBox column = new VBox(steps, door);
+        column.getStyleClass().add("beside");
+        column.setPrefWidth(BESIDE);
+        column.setMinWidth(BESIDE);
+        switch (step) {
+            case DRAW -> column.getChildren().add(deskView());
+            case TRY -> column.getChildren().addAll(machine, meterView, story);
+            case CHECK -> column.getChildren().add(findings.get());
+        }
+        VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
+        return column;
+    }
+
+    /** Puts the keyboard on the drawing. */
+    void takeKeyboard() {
+        sheet.takeKeyboard();
+    }
+}

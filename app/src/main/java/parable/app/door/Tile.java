@@ -1,0 +1,79 @@
+package parable.app.door;
+
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.Bounds;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import parable.app.run.Handle;
+import parable.bench.Moment;
+import parable.parts.Part;
+
+/** The room of one device on a plate. What stands in it is built when it is first seen. */
+final class Tile extends StackPane {
+
+    private static final double WIDTH = 124;
+    private static final double HEIGHT = 74;
+
+    /** What a device looks like on the door. */
+    interface Face {
+
+        /** The whole of it. */
+        Region node();
+
+        /** What is written beside it. */
+        Region names();
+
+        /** Shows how it is at an instant. */
+        void show(Moment moment);
+    }
+
+    private final Part part;
+    private final Optional<Handle> handle;
+    private final Function<Tile, Face> build;
+    private Optional<Face> face = Optional.empty();
+
+    /**
+     * An empty room.
+     *
+     * @param handle the grip on the device, empty if it cannot be operated
+     * @param build makes what stands in it
+     */
+    Tile(Part part, Optional<Handle> handle, Function<Tile, Face> build) {
+        this.part = part;
+        this.handle = handle;
+        this.build = build;
+        setPrefSize(WIDTH, HEIGHT);
+    }
+
+    Part part() {
+        return part;
+    }
+
+    Optional<Handle> handle() {
+        return handle;
+    }
+
+    /** Whether anything stands in it yet. */
+    boolean isBuilt() {
+        return face.isPresent();
+    }
+
+    /** Whether it reaches into an area of the scene. */
+    boolean isIn(Bounds area) {
+        return localToScene(getLayoutBounds()).intersects(area);
+    }
+
+    /** Builds what stands in it. */
+    void build() {
+        Face built = build.apply(this);
+        face = Optional.of(built);
+        setPrefSize(USE_COMPUTED_SIZE, USE_COMPUTED_SIZE);
+        getChildren().setAll(built.node());
+    }
+
+    /** Shows how its device is at an instant, if anything stands in it. */
+    void show(Moment moment) {
+        face.ifPresent(built -> built.show(moment));
+    }
+}

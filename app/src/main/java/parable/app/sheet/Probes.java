@@ -1,0 +1,80 @@
+package parable.app.sheet;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import parable.app.Typeface;
+import parable.app.meter.MeterModel;
+import parable.app.meter.Probe;
+import parable.bench.Meter;
+import parable.circuit.Terminal;
+import parable.draw.Drawing;
+import parable.draw.Point;
+
+/** The probes of the meter where they touch the drawing. */
+final class Probes {
+
+    private static final double REACH = 9;
+    private static final double CLAMP_REACH = 24;
+
+    private final MeterModel meter;
+    private final Map<Probe, Point> points = new EnumMap<>(Probe.class);
+
+    Probes(MeterModel meter) {
+        this.meter = meter;
+    }
+
+    /** Puts the probe that is in hand on what is drawn at a point; on nothing it stays in hand. */
+    void putDown(Drawing drawing, double x, double y) {
+        boolean clamp = meter.rangeProperty().get() == Meter.Range.AMPERES;
+        Optional<String> place =
+                clamp ? drawing.terminalNear(x, y, CLAMP_REACH).map(Terminal::toString) : drawing.wireNear(x, y, REACH);
+        place.ifPresent(name -> {
+            Probe probe = meter.inHandProperty().get();
+            points.put(probe, new Point(x, y));
+            meter.placeProperty(probe).set(name);
+            meter.inHandProperty().set(null);
+        });
+    }
+
+    /** Where a probe is drawn: where it was put down, or on a wire of the place that was typed. */
+    private Optional<Point> pointOf(Probe probe, Drawing drawing) {
+        String place = meter.placeProperty(probe).get().strip();
+        Optional<Point> put = Optional.ofNullable(points.get(probe))
+                .filter(point -> drawing.wireNear(point.x(), point.y(), REACH).equals(Optional.of(place)));
+        String[] sides = place.split(":", 2);
+        return put.or(
+                () -> sides.length < 2 ? drawing.pointOn(place) : drawing.pointAt(new Terminal(sides[0], sides[1])));
+    }
+
+    /**
+     * Paints those that touch something.
+     *
+     * @param rim the colour around each
+     */
+    void paint(GraphicsContext graphics, Drawing drawing, Color rim) {
+        graphics.setFont(Font.font(Typeface.WORDS, FontWeight.BOLD, 11));
+        graphics.setTextAlign(TextAlignment.CENTER);
+        for (Probe probe : Probe.values()) {
+            pointOf(probe, drawing).ifPresent(at -> paint(graphics, probe, at, rim));
+        }
+    }
+
+    private static void paint(GraphicsContext graphics, Probe probe, Point at, Color rim) {
+        graphics.setStroke(probe.colour());
+        graphics.setLineWidth(2.5);
+        graphics.strokeLine(at.x(), at.y(), at.x() + 12, at.y() - 14);
+        graphics.setFill(probe.colour());
+        graphics.fillOval(at.x() + 6, at.y() - 28, 18, 18);
+        graphics.setStroke(rim);
+        graphics.setLineWidth(1.2);
+        graphics.strokeOval(at.x() + 6, at.y() - 28, 18, 18);
+        graphics.setFill(Color.WHITE);
+        graphics.fillText(probe.letter(), at.x() + 15, at.y() - 15);
+    }
+}

@@ -1,0 +1,99 @@
+package parable.benchmark;
+
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import parable.bench.Bench;
+import parable.check.Check;
+import parable.check.Finding;
+import parable.circuit.Circuit;
+import parable.circuit.Edit;
+import parable.circuit.Extras;
+import parable.circuit.Job;
+import parable.circuit.Place;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+import parable.circuit.Structure;
+import parable.drafting.TypedRung;
+import parable.draw.Drawing;
+import parable.draw.SheetDrawing;
+import parable.files.JobFile;
+import parable.parts.Assembly;
+import parable.starters.Library;
+
+/**
+ * What the core does for an edit of a large sheet, and to open one: a direct-on-line starter with as many further rungs as are
+ * asked for, half of them a start with a coil, half its seal-in.
+ */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 4, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(1)
+public class EditBenchmark {
+
+    /** How many rungs the ladder has. */
+    @Param({"200", "1000"})
+    public int rungs;
+
+    private Sheet whole;
+    private Sheet taken;
+    private String file;
+    private Assembly assembly;
+    private Bench bench;
+    private boolean takes;
+
+    /** Draws the sheet. */
+    @Setup(Level.Trial)
+    public void draw() throws Exception {
+        whole = Library.jobs().get(0).sheets().get(0);
+        for (int n = 10; whole.control().size() < rungs; n++) {
+            whole = with("L /S%1$d @%2$d S%3$d @%4$d (K%1$d) N", n);
+            whole = with("@%2$d K%1$d @%4$d", n);
+        }
+        taken = Structure.taken(whole, new Place(Circuit.CONTROL, 5, 1));
+        file = JobFile.text(new Job("Large", Practice.IEC, List.of(whole), Extras.NONE));
+        assembly = Assembly.of(whole);
+        bench = Bench.of(assembly);
+    }
+
+    private Sheet with(String rung, int n) throws Exception {
+        TypedRung typed = TypedRung.read(String.format(rung, n, 10_000 + n, 1_000 + n, 50_000 + n), whole, "230 V AC");
+        return new Edit.InsertRung(Circuit.CONTROL, whole.control().size(), typed.rung()).on(typed.sheet());
+    }
+
+    /** A contact is taken away or put back: fitted out, gone on with on the bench, drawn. */
+    @Benchmark
+    public Drawing edit() throws Exception {
+        takes = !takes;
+        Assembly changed = Assembly.of(takes ? taken : whole);
+        bench = bench.on(changed, bench.now());
+        return SheetDrawing.of(changed, Practice.IEC);
+    }
+
+    /** The rules that read the sheet. */
+    @Benchmark
+    public List<Finding> read() {
+        return Check.reading(assembly);
+    }
+
+    /** The file is read, put on a bench and drawn. */
+    @Benchmark
+    public Drawing open() throws Exception {
+        Assembly opened = Assembly.of(JobFile.read(file).sheets().get(0));
+        Bench.of(opened);
+        return SheetDrawing.of(opened, Practice.IEC);
+    }
+}
