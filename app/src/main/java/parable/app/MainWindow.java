@@ -261,7 +261,7 @@ public final class MainWindow {
     /** Shows on the bench how a claim fails. */
     private void replay(Refutation refutation) {
         setStep(Step.TRY);
-        run().replay(refutation.script(), refutation.instant());
+        run().replay(refutation.script(), refutation.pace(), refutation.instant());
     }
 
     private boolean drawing() {

@@ -50,7 +50,12 @@ public final class Bench {
 
     /** A sheet at rest: supplies on, breakers open, fuses sound, nobody near it. */
     public static Bench of(Assembly assembly) {
-        Rig rig = new Rig(assembly);
+        return of(assembly, Pace.NOMINAL);
+    }
+
+    /** A sheet at rest whose changes take times of their own. */
+    public static Bench of(Assembly assembly, Pace pace) {
+        Rig rig = new Rig(assembly, pace);
         Bench bench = new Bench(rig, rig.initial());
         bench.settle(List.of());
         return bench;
@@ -65,7 +70,7 @@ public final class Bench {
      */
     public Bench on(Assembly changed, long time) {
         RunState then = checked(time) == state.time ? state : stateAt(time);
-        Rig next = new Rig(changed);
+        Rig next = new Rig(changed, Pace.NOMINAL);
         CarryOver carryOver = new CarryOver(rig, then, next);
         Bench bench = new Bench(next, carryOver.state());
         carryOver.tellFrom(bench.state);
@@ -273,8 +278,7 @@ public final class Bench {
         for (int g = 0; g < rig.groups.size(); g++) {
             ContactGroup group = rig.groups.get(g);
             if (group.part() == part) {
-                long arrival =
-                        state.time + group.delay(rig.parts.get(part), position).nominal();
+                long arrival = state.time + group.delay(rig.parts.get(part), position, rig.pace, state.time);
                 state.setGoing(new Pending.Move(arrival, g, group.closedAt(position), cause));
             }
         }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import parable.parts.Contact;
 import parable.parts.Part;
-import parable.parts.TimeRange;
 
 /**
  * Contacts of one device that are closed in the same positions and so move together.
@@ -41,9 +40,11 @@ record ContactGroup(int part, int closedIn, List<Integer> contacts) {
         return (closedIn >> position & 1) == 1;
     }
 
-    /** How long after the command to go to this position the group follows. */
-    TimeRange delay(Part part, int position) {
+    /** How long after the command to go to this position, given now, the group follows. */
+    long delay(Part part, int position, Pace pace, long now) {
         boolean away = position != 0;
-        return closedAt(position) ? part.travel().toMake(away) : part.travel().toBreak(away);
+        return closedAt(position)
+                ? pace.time(part.tag(), Pace.Change.MAKE, now, part.travel().toMake(away))
+                : pace.time(part.tag(), Pace.Change.BREAK, now, part.travel().toBreak(away));
     }
 }

@@ -32,7 +32,10 @@ final class Rig {
     private final Faults faults;
     private final Map<Defects, Network> miswired = new HashMap<>();
 
-    Rig(Assembly assembly) {
+    final Pace pace;
+
+    Rig(Assembly assembly, Pace pace) {
+        this.pace = pace;
         network = Network.of(assembly);
         parts = assembly.parts();
         faults = new Faults(network);

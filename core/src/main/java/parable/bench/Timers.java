@@ -45,7 +45,10 @@ final class Timers {
     private void schedule(int part, int index, boolean released, RunState state, int cause) {
         TimerProgram program = rig.program(part).orElseThrow();
         List<TimerProgram.Stage> stages = released ? program.released() : program.fed();
-        long time = state.time + stages.get(index).after().nominal();
+        Pace.Change change = released ? Pace.Change.NOTICE : Pace.Change.STAGE;
+        String tag = rig.parts.get(part).tag();
+        long time = state.time
+                + rig.pace.time(tag, change, state.time, stages.get(index).after());
         state.add(new Pending.Stage(time, part, index, released, cause));
     }
 }

@@ -31,7 +31,8 @@ public final class ProofText {
         node.put("id", claim.id());
         node.put("text", claim.text());
         node.put("verdict", claim.verdict().word());
-        node.putArray("times");
+        ArrayNode times = node.putArray("times");
+        claim.times().forEach(times::add);
         ArrayNode story = node.putArray("story");
         claim.story().forEach(story::add);
     }

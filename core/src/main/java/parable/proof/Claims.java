@@ -15,15 +15,20 @@ import parable.parts.Part;
 /** The claims that a circuit raises, and their verdicts. */
 final class Claims {
 
-    private static final Set<Condition> DRIVEN =
+    /** The conditions of a motor that is fed to turn. */
+    static final Set<Condition> DRIVEN =
             Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
 
     private final Machine machine;
     private final Explorer explorer;
     private final Replay replay;
+    private final Refinement refinement;
+    private final Certainty certainty;
     private final List<Claim> claims = new ArrayList<>();
 
-    Claims(Machine machine, Explorer explorer, Replay replay) {
+    Claims(Machine machine, Explorer explorer, Replay replay, Refinement refinement, Certainty certainty) {
+        this.refinement = refinement;
+        this.certainty = certainty;
         this.machine = machine;
         this.explorer = explorer;
         this.replay = replay;
@@ -56,28 +61,30 @@ final class Claims {
         for (long ready : explorer.ends(rest)) {
             long pressed = machine.with(ready, machine.toggle(ready, part));
             for (long holding : explorer.ends(pressed)) {
-                held.add(machine.driven(machine.solution(holding)));
+                held.add(machine.driven(machine.conduction(holding)));
                 explorer.ends(machine.with(holding, machine.toggle(holding, part)))
-                        .forEach(end -> after.add(machine.driven(machine.solution(end))));
+                        .forEach(end -> after.add(machine.driven(machine.conduction(end))));
             }
         }
         boolean decided = after.size() == 1
                 && explorer.isComplete()
                 && explorer.firstShort().isEmpty()
                 && !machine.mayNeverSettle();
-        boolean starts = held.stream().anyMatch(motors -> !motors.isEmpty());
-        if (starts) {
-            claims.add(new Claim(
-                    "certain:" + tag,
-                    "What " + tag
-                            + " starts from rest, and what runs on when it is let go, does not depend on which contact is"
-                            + " the quicker.",
-                    decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED,
-                    after.size() > 1
-                            ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
-                            : List.of(),
-                    Optional.empty()));
+        if (held.stream().allMatch(List::isEmpty)) {
+            return;
         }
+        String id = "certain:" + tag;
+        String text = "What " + tag
+                + " starts from rest, and what runs on when it is let go, does not depend on which contact is"
+                + " the quicker.";
+        if (decided) {
+            claims.add(new Claim(id, text, Verdict.HOLDS_AT_ANY_SPEED, List.of(), List.of(), Optional.empty()));
+            return;
+        }
+        List<String> story = after.size() > 1
+                ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
+                : List.of();
+        claims.add(claim(id, text, certainty.decide(part), story));
     }
 
     private static String ends(Set<List<String>> ends) {
@@ -91,6 +98,7 @@ final class Claims {
                 "no-short",
                 "No two points of different potential are ever joined without a load.",
                 explorer.firstShort(),
+                (positions, conduction, settled) -> conduction.shorted(),
                 Moment::shorted,
                 false);
     }
@@ -113,6 +121,8 @@ final class Claims {
                 "stops:" + tag,
                 "While " + tag + " is " + done + " every motor comes to have no current, whatever else is held.",
                 broken,
+                (positions, conduction, settled) ->
+                        settled && conduction.driven() != 0 && machine.value(positions, part) == 1,
                 moment -> moment.actuated(tag) && isDriven(moment),
                 true);
     }
@@ -132,22 +142,43 @@ final class Claims {
         return Optional.empty();
     }
 
-    private void add(String id, String text, Optional<Integer> broken, Predicate<Moment> onBench, boolean inTheEnd) {
+    private void add(
+            String id,
+            String text,
+            Optional<Integer> broken,
+            TimedSearch.Kind kind,
+            Predicate<Moment> onBench,
+            boolean inTheEnd) {
         if (broken.isEmpty()) {
             boolean decided = explorer.isComplete() && !(inTheEnd && machine.mayNeverSettle());
             Verdict verdict = decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
-            claims.add(new Claim(id, text, verdict, List.of(), Optional.empty()));
+            claims.add(new Claim(id, text, verdict, List.of(), List.of(), Optional.empty()));
             return;
         }
         List<Machine.Move> way = explorer.wayTo(broken.get());
         Optional<Refutation> played =
                 replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
-        claims.add(new Claim(
-                id,
-                text,
-                played.isPresent() ? Verdict.FAILS : Verdict.UNFINISHED,
-                played.map(Refutation::story)
-                        .orElseGet(() -> way.stream().map(machine::words).toList()),
-                played));
+        if (played.isPresent()) {
+            claims.add(failed(id, text, played.get()));
+            return;
+        }
+        Refinement.Outcome outcome =
+                refinement.decide(kind, TimedSearch.movers(machine, way, false), onBench, inTheEnd);
+        claims.add(claim(id, text, outcome, way.stream().map(machine::words).toList()));
+    }
+
+    private static Claim failed(String id, String text, Refutation refutation) {
+        return new Claim(id, text, Verdict.FAILS, List.of(), refutation.story(), Optional.of(refutation));
+    }
+
+    private static Claim claim(String id, String text, Refinement.Outcome outcome, List<String> anySpeed) {
+        if (outcome instanceof Refinement.Outcome.Holds holds) {
+            return new Claim(id, text, Verdict.HOLDS_WITHIN_TIMES, holds.times(), List.of(), Optional.empty());
+        }
+        if (outcome instanceof Refinement.Outcome.Fails fails) {
+            return failed(id, text, fails.refutation());
+        }
+        List<String> story = ((Refinement.Outcome.Open) outcome).story();
+        return new Claim(id, text, Verdict.UNFINISHED, List.of(), story.isEmpty() ? anySpeed : story, Optional.empty());
     }
 }

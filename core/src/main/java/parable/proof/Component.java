@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import parable.parts.Contact;
 import parable.parts.Drive;
@@ -17,6 +18,9 @@ sealed interface Component {
 
     /** Its value at rest. */
     int rest();
+
+    /** Whether a number of so many bits is one of its values. */
+    boolean isValue(int value);
 
     /** Whether a contact is closed at a value. */
     boolean isClosed(Contact contact, int value);
@@ -35,6 +39,11 @@ sealed interface Component {
             return 32
                     - Integer.numberOfLeadingZeros(
                             positions.stream().mapToInt(Integer::intValue).max().orElse(0));
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return positions.contains(value);
         }
 
         @Override
@@ -74,6 +83,11 @@ sealed interface Component {
         /** Whether it has left its place at rest, so that a mechanical interlock bars the other. */
         static boolean isAway(int value) {
             return value >= RISING;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return value <= FALLING;
         }
 
         @Override
@@ -118,8 +132,23 @@ sealed interface Component {
             return value ^ 1;
         }
 
-        private static boolean isPushed(int value) {
+        /** The value after a hand has pushed it or let it go and all blocks that break have opened. */
+        static int underway(int value) {
+            return toggled(value) & 1 | 1 << 1;
+        }
+
+        /** The value once its blocks have followed the hand. */
+        static int arrived(int value) {
+            return value & 1 | (isPushed(value) ? DOWN : REST) << 1;
+        }
+
+        static boolean isPushed(int value) {
             return (value & 1) == 1;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return value >> 1 <= DOWN;
         }
 
         @Override
@@ -141,11 +170,14 @@ sealed interface Component {
         }
     }
 
-    /** A clockwork that goes through its stages, each at any time after the one before. */
+    /**
+     * A clockwork that goes through its stages, each at any time after the one before. As long as it has not noticed that its coil is
+     * dead it goes on.
+     */
     record Clock(TimerProgram program) implements Component {
-        private static final int IDLE = 0;
-        private static final int FED = 1;
-        private static final int RELEASED = 2;
+        static final int IDLE = 0;
+        static final int FED = 1;
+        static final int RELEASED = 2;
 
         @Override
         public int bits() {
@@ -161,31 +193,66 @@ sealed interface Component {
             return phase << 6 | done << 3 | position;
         }
 
+        /** Whether it is idle, fed, or has lost its coil without having noticed. */
+        static int phase(int value) {
+            return value >> 6;
+        }
+
+        private static int done(int value) {
+            return value >> 3 & 7;
+        }
+
+        private static int position(int value) {
+            return value & 7;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return phase(value) <= RELEASED && done(value) <= program.fed().size();
+        }
+
         @Override
         public boolean isClosed(Contact contact, int value) {
-            return contact.closedAt(value & 7);
+            return contact.closedAt(position(value));
+        }
+
+        /** The value after its coil was fed or has gone dead. */
+        static int fed(int value, boolean fed) {
+            return value(fed ? FED : RELEASED, done(value), position(value));
+        }
+
+        /** The value after it has noticed that its coil is dead. */
+        int idle() {
+            return value(IDLE, 0, program.released().get(0).position());
+        }
+
+        /** The value after the next stage, empty if it waits for nothing. */
+        Optional<Integer> nextStage(int value) {
+            return stageAfter(value)
+                    .map(stage ->
+                            value(phase(value), done(value) % program.fed().size() + 1, stage.position()));
+        }
+
+        /** The stage that it waits for. */
+        Optional<TimerProgram.Stage> stageAfter(int value) {
+            int done = done(value);
+            int stages = program.fed().size();
+            return phase(value) == IDLE || done == stages && !program.repeats()
+                    ? Optional.empty()
+                    : Optional.of(program.fed().get(done % stages));
         }
 
         @Override
         public List<Integer> next(int value, boolean fed) {
-            int phase = value >> 6;
-            int done = value >> 3 & 7;
-            int position = value & 7;
             List<Integer> next = new ArrayList<>();
-            if (fed && phase != FED) {
-                next.add(value(FED, 0, position));
-            } else if (!fed && phase == FED) {
-                next.add(value(RELEASED, 0, position));
-            } else if (phase != IDLE) {
-                List<TimerProgram.Stage> stages = phase == FED ? program.fed() : program.released();
-                if (done < stages.size()) {
-                    next.add(value(phase, done + 1, stages.get(done).position()));
-                } else if (phase == FED && program.repeats() && !stages.isEmpty()) {
-                    next.add(value(phase, 0, position));
-                } else if (phase == RELEASED) {
-                    next.add(value(IDLE, 0, position));
-                }
+            if (fed && phase(value) != FED) {
+                next.add(fed(value, true));
+            } else if (!fed && phase(value) == FED) {
+                next.add(fed(value, false));
+            } else if (phase(value) == RELEASED) {
+                next.add(idle());
             }
+            nextStage(value).ifPresent(next::add);
             return next;
         }
     }

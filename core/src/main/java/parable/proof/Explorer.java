@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
-import parable.network.Solution;
 
 /**
  * Goes breadth first through every state that can be reached when every change may take any time, so that the way to a state is a
@@ -45,15 +44,13 @@ final class Explorer {
 
     private void visit(int index) {
         long state = states.key(index);
-        Solution solution = machine.solution(state);
-        if (!solution.shorts().isEmpty()) {
+        Conduction conduction = machine.conduction(state);
+        if (conduction.shorted()) {
             firstShort = firstShort.or(() -> Optional.of(index));
             return;
         }
-        driven.set(index, !machine.driven(solution).isEmpty());
-        List<Machine.Move> own = machine.ownMoves(state, solution);
-        settled.set(index, own.isEmpty());
-        own.forEach(move -> states.add(machine.with(state, move), index));
+        driven.set(index, conduction.driven() != 0);
+        settled.set(index, !machine.eachOwn(state, conduction, found -> states.add(found, index)));
         machine.handMoves(state).forEach(move -> states.add(machine.with(state, move), index));
     }
 
@@ -90,8 +87,7 @@ final class Explorer {
     }
 
     private Machine.Move between(long from, long to) {
-        Solution solution = machine.solution(from);
-        List<Machine.Move> moves = new ArrayList<>(machine.ownMoves(from, solution));
+        List<Machine.Move> moves = new ArrayList<>(machine.ownMoves(from, machine.conduction(from)));
         moves.addAll(machine.handMoves(from));
         return moves.stream()
                 .filter(move -> machine.with(from, move) == to)
@@ -106,15 +102,16 @@ final class Explorer {
         Deque<Long> waiting = new ArrayDeque<>(seen);
         while (!waiting.isEmpty()) {
             long state = waiting.poll();
-            Solution solution = machine.solution(state);
-            List<Machine.Move> own = solution.shorts().isEmpty() ? machine.ownMoves(state, solution) : List.of();
-            if (own.isEmpty() && solution.shorts().isEmpty()) {
+            Conduction conduction = machine.conduction(state);
+            boolean moves = !conduction.shorted()
+                    && machine.eachOwn(state, conduction, next -> {
+                        if (seen.add(next)) {
+                            waiting.add(next);
+                        }
+                    });
+            if (!moves && !conduction.shorted()) {
                 ends.add(state);
             }
-            own.stream()
-                    .map(move -> machine.with(state, move))
-                    .filter(seen::add)
-                    .forEach(waiting::add);
         }
         return ends;
     }

@@ -1,20 +1,17 @@
 package parable.proof;
 
 import java.util.ArrayList;
-import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import parable.network.Network;
-import parable.network.Solution;
+import java.util.function.LongConsumer;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import parable.parts.Assembly;
-import parable.parts.Contact;
-import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Family;
-import parable.parts.Load;
-import parable.parts.LoadRole;
 import parable.parts.Part;
-import parable.parts.Source;
 
 /**
  * The positions of everything on a sheet that moves, one long for each state. Breakers without a release and fuses stay closed, all
@@ -25,39 +22,96 @@ final class Machine {
     /** A step to another state. */
     record Move(int part, int value, boolean byHand) {}
 
-    private static final int POWER = -1;
-    private static final double WORKS = 0.3;
+    /** The part that stands for all supplies from outside. */
+    static final int POWER = -1;
 
-    private final Network network;
+    private static final int[] NOWHERE = {};
+
     private final List<Part> parts;
     private final List<Component> components = new ArrayList<>();
     private final int[] shift;
-    private final boolean[] fixed;
-    private final List<List<Integer>> barredBy = new ArrayList<>();
-    private final BitSet outside = new BitSet();
-    private final BitSet allSources = new BitSet();
+    private final int[] rank;
+    private final int[] moving;
+    private final int[] motors;
+    private final int[][] barredBy;
+    private final int[][][] next;
+    private final long[][] signature;
     private final int powerShift;
+    private final int signatureBits;
+    private final Conductions conductions;
 
     Machine(Assembly assembly) {
-        network = Network.of(assembly);
         parts = assembly.parts();
-        shift = new int[parts.size()];
-        fixed = new boolean[parts.size()];
+        int count = parts.size();
+        shift = new int[count];
+        rank = new int[count];
+        next = new int[count][][];
+        signature = new long[count][];
+        barredBy = new int[count][];
+        moving = where(part -> !isFixed(part));
+        motors = where(Conductions::isMotor);
         int at = 0;
-        for (int p = 0; p < parts.size(); p++) {
+        int signatureAt = 1;
+        for (int p = 0; p < count; p++) {
             Part part = parts.get(p);
-            components.add(Component.of(part, initial(part)));
-            fixed[p] = isFixed(part);
-            shift[p] = at;
-            at += fixed[p] ? 0 : components.get(p).bits();
-            barredBy.add(bars(assembly, part.tag()));
-            for (int s = 0; s < part.sources().size(); s++) {
-                Source source = part.sources().get(s);
-                outside.set(network.source(p, s), source.following().isEmpty());
+            Component component = Component.of(part, initial(part));
+            components.add(component);
+            rank[p] = -1;
+            barredBy[p] = bars(assembly, part.tag());
+            if (!isFixed(part)) {
+                shift[p] = at;
+                at += component.bits();
+                next[p] = nextOf(component);
+                signatureAt += sign(p, signatureAt);
             }
         }
-        allSources.set(0, network.sourceCount());
+        for (int r = 0; r < moving.length; r++) {
+            rank[moving[r]] = r;
+        }
         powerShift = at;
+        signatureBits = signatureAt;
+        conductions = new Conductions(assembly, moving, motors);
+    }
+
+    private int[] where(Predicate<Part> kind) {
+        return IntStream.range(0, parts.size())
+                .filter(p -> kind.test(parts.get(p)))
+                .toArray();
+    }
+
+    private static int[][] nextOf(Component component) {
+        int values = 1 << component.bits();
+        int[][] next = new int[2 * values][];
+        for (int value = 0; value < values; value++) {
+            next[value] = targets(component, value, false);
+            next[values + value] = targets(component, value, true);
+        }
+        return next;
+    }
+
+    private static int[] targets(Component component, int value, boolean fed) {
+        return component instanceof Component.Hand || !component.isValue(value)
+                ? NOWHERE
+                : component.next(value, fed).stream()
+                        .mapToInt(Integer::intValue)
+                        .toArray();
+    }
+
+    /** Numbers the different ways the contacts of a part may stand; returns how many bits that takes. */
+    private int sign(int part, int at) {
+        Component component = components.get(part);
+        Map<List<Boolean>, Long> ways = new HashMap<>();
+        signature[part] = new long[1 << component.bits()];
+        for (int value = 0; value < signature[part].length; value++) {
+            if (component.isValue(value)) {
+                int shown = value;
+                List<Boolean> way = parts.get(part).contacts().stream()
+                        .map(contact -> component.isClosed(contact, shown))
+                        .toList();
+                signature[part][value] = ways.computeIfAbsent(way, any -> (long) ways.size()) << at;
+            }
+        }
+        return Integer.SIZE - Integer.numberOfLeadingZeros(Math.max(0, ways.size() - 1));
     }
 
     private static int initial(Part part) {
@@ -80,7 +134,7 @@ final class Machine {
         };
     }
 
-    private static List<Integer> bars(Assembly assembly, String tag) {
+    private static int[] bars(Assembly assembly, String tag) {
         List<Integer> others = new ArrayList<>();
         for (Part bar : assembly.parts()) {
             if (bar.drive() instanceof Drive.Interlocking between) {
@@ -91,12 +145,12 @@ final class Machine {
                 }
             }
         }
-        return others;
+        return others.stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** Whether a state fits into a long. */
     boolean isSmallEnough() {
-        return powerShift < Long.SIZE - 1;
+        return powerShift < Long.SIZE - 1 && signatureBits < Long.SIZE && motors.length <= Long.SIZE;
     }
 
     /** Whether a timer goes on and on, so that the circuit need not come to rest by itself. */
@@ -110,17 +164,26 @@ final class Machine {
         return parts;
     }
 
+    Component component(int part) {
+        return components.get(part);
+    }
+
+    /** The parts that move, by their positions among the sheet's. */
+    int[] moving() {
+        return moving.clone();
+    }
+
     /** Everything at rest, breakers closed, supplies there. */
     long initial() {
         long state = 1L << powerShift;
-        for (int p = 0; p < parts.size(); p++) {
-            state = fixed[p] ? state : with(state, new Move(p, components.get(p).rest(), true));
+        for (int p : moving) {
+            state = with(state, p, components.get(p).rest());
         }
         return state;
     }
 
     int value(long state, int part) {
-        if (fixed[part]) {
+        if (rank[part] < 0) {
             return components.get(part).rest();
         }
         return (int) (state >> shift[part]) & (1 << components.get(part).bits()) - 1;
@@ -131,65 +194,74 @@ final class Machine {
     }
 
     long with(long state, Move move) {
-        if (move.part() == POWER) {
-            return state ^ 1L << powerShift;
-        }
-        long mask = (1L << components.get(move.part()).bits()) - 1 << shift[move.part()];
-        return state & ~mask | (long) move.value() << shift[move.part()];
+        return move.part() == POWER ? state ^ 1L << powerShift : with(state, move.part(), move.value());
+    }
+
+    private long with(long state, int part, int value) {
+        long mask = (1L << components.get(part).bits()) - 1 << shift[part];
+        return state & ~mask | (long) value << shift[part];
     }
 
     /** How a state is joined and fed. */
-    Solution solution(long state) {
-        BitSet closed = new BitSet(network.contactCount());
-        for (int p = 0; p < parts.size(); p++) {
-            int value = value(state, p);
-            List<Contact> contacts = parts.get(p).contacts();
-            for (int c = 0; c < contacts.size(); c++) {
-                if (components.get(p).isClosed(contacts.get(c), value)) {
-                    closed.set(network.contact(p, c));
-                }
+    Conduction conduction(long state) {
+        long key = hasPower(state) ? 1 : 0;
+        for (int p : moving) {
+            key |= signature[p][value(state, p)];
+        }
+        return conductions.of(
+                key, hasPower(state), (part, contact) -> components.get(part).isClosed(contact, value(state, part)));
+    }
+
+    /** Whether the coil of a moving part is fed enough for what it does. */
+    boolean isFed(long state, int part, Conduction conduction) {
+        int value = value(state, part);
+        boolean held = components.get(part) instanceof Component.Armature
+                && (value == Component.Armature.IN || value == Component.Armature.HANGING);
+        return ((held ? conduction.holds() : conduction.pulls()) >> rank[part] & 1) == 1;
+    }
+
+    private int[] targets(long state, int part, Conduction conduction) {
+        int value = value(state, part);
+        int[] targets = next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
+        boolean leaves = components.get(part) instanceof Component.Armature && value == Component.Armature.STARTED;
+        return leaves && isBarred(state, part)
+                ? IntStream.of(targets)
+                        .filter(target -> target != Component.Armature.RISING)
+                        .toArray()
+                : targets;
+    }
+
+    /** Hands over each state that the circuit may come to by itself in one step; returns whether there is any. */
+    boolean eachOwn(long state, Conduction conduction, LongConsumer step) {
+        boolean any = false;
+        for (int p : moving) {
+            for (int target : targets(state, p, conduction)) {
+                any = true;
+                step.accept(with(state, p, target));
             }
         }
-        BitSet on = (BitSet) allSources.clone();
-        if (!hasPower(state)) {
-            on.andNot(outside);
-        }
-        return network.solve(closed, on);
+        return any;
     }
 
     /** What the circuit does by itself from a state, whenever it likes. */
-    List<Move> ownMoves(long state, Solution solution) {
+    List<Move> ownMoves(long state, Conduction conduction) {
         List<Move> moves = new ArrayList<>();
-        for (int p = 0; p < parts.size(); p++) {
-            if (!fixed[p] && !(components.get(p) instanceof Component.Hand)) {
-                int value = value(state, p);
-                for (int next : components.get(p).next(value, isFed(p, value, solution))) {
-                    boolean leaves = components.get(p) instanceof Component.Armature
-                            && value == Component.Armature.STARTED
-                            && next == Component.Armature.RISING;
-                    if (!leaves || !isBarred(state, p)) {
-                        moves.add(new Move(p, next, false));
-                    }
-                }
+        for (int p : moving) {
+            for (int target : targets(state, p, conduction)) {
+                moves.add(new Move(p, target, false));
             }
         }
         return moves;
     }
 
-    private boolean isBarred(long state, int part) {
-        return barredBy.get(part).stream().anyMatch(other -> Component.Armature.isAway(value(state, other)));
-    }
-
-    private boolean isFed(int part, int value, Solution solution) {
-        Drive drive = parts.get(part).drive();
-        if (components.get(part) instanceof Component.Button) {
-            return false;
+    /** Whether a mechanical interlock keeps an armature at rest. */
+    boolean isBarred(long state, int part) {
+        for (int other : barredBy[part]) {
+            if (Component.Armature.isAway(value(state, other))) {
+                return true;
+            }
         }
-        Drive.ByCoil coil = drive instanceof Drive.ByTimer timer ? timer.coil() : (Drive.ByCoil) drive;
-        double rated = parts.get(part).loads().get(coil.load()).rated().volts();
-        boolean held = value == Component.Armature.IN || value == Component.Armature.HANGING;
-        return solution.loadVoltage(network.load(part, coil.load())).rms()
-                >= (held ? coil.dropOut() : coil.pullIn()) * rated;
+        return false;
     }
 
     /** A button pressed, or let go. */
@@ -202,52 +274,28 @@ final class Machine {
     /** What hands and the world may do in a state. */
     List<Move> handMoves(long state) {
         List<Move> moves = new ArrayList<>();
-        for (int p = 0; p < parts.size(); p++) {
-            if (!fixed[p] && components.get(p) instanceof Component.Hand hand) {
+        for (int p : moving) {
+            if (components.get(p) instanceof Component.Hand hand) {
                 int value = value(state, p);
                 for (int position : hand.positions()) {
                     if (position != value) {
                         moves.add(new Move(p, position, true));
                     }
                 }
-            }
-        }
-        for (int p = 0; p < parts.size(); p++) {
-            if (components.get(p) instanceof Component.Button) {
-                moves.add(new Move(p, Component.Button.toggled(value(state, p)), true));
+            } else if (components.get(p) instanceof Component.Button) {
+                moves.add(toggle(state, p));
             }
         }
         moves.add(new Move(POWER, 0, true));
         return moves;
     }
 
-    /** Whether a motor is fed on a winding; a brake's direct current does not drive. */
-    boolean isDriven(Solution solution, int part) {
-        if (parts.get(part).family() != Family.MOTOR) {
-            return false;
-        }
-        List<Load> loads = parts.get(part).loads();
-        boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == CurrentKind.DC);
-        for (int l = 0; l < loads.size(); l++) {
-            var voltage = solution.loadVoltage(network.load(part, l));
-            double drives = directMotor ? voltage.rms() : voltage.alternating();
-            if (loads.get(l).role() == LoadRole.WINDING
-                    && drives > WORKS * loads.get(l).rated().volts()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** The motors that are fed. */
-    List<String> driven(Solution solution) {
-        List<String> driven = new ArrayList<>();
-        for (int p = 0; p < parts.size(); p++) {
-            if (isDriven(solution, p)) {
-                driven.add(parts.get(p).tag());
-            }
-        }
-        return driven;
+    List<String> driven(Conduction conduction) {
+        return IntStream.range(0, motors.length)
+                .filter(m -> (conduction.driven() >> m & 1) == 1)
+                .mapToObj(m -> parts.get(motors[m]).tag())
+                .toList();
     }
 
     /** A move in words. */

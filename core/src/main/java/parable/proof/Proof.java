@@ -19,6 +19,7 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
             "Too much moves on this sheet for its states to be gone through.",
             Verdict.UNFINISHED,
             List.of(),
+            List.of(),
             Optional.empty());
 
     /** The most states that are gone through. */
@@ -29,12 +30,21 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         claims = List.copyOf(claims);
     }
 
+    /** Which times the search keeps to. */
+    public enum Speed {
+        /** None: every change may take any time. What some order of events breaks stays open unless nominal times show it. */
+        ANY,
+        /** Where any speed breaks a claim, the stated ranges. */
+        WITHIN_TIMES
+    }
+
     /**
-     * Goes through every reachable state of an assembled sheet at any speed.
+     * Goes through every reachable state of an assembled sheet, at any speed first and within the stated times where that breaks a claim.
      *
+     * @param speed which times are kept
      * @param cancelled asked now and then; once it says so, what is not decided is unfinished
      */
-    public static Proof of(Assembly assembly, BooleanSupplier cancelled) {
+    public static Proof of(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
         Machine machine = new Machine(assembly);
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
@@ -42,7 +52,10 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         Explorer explorer = new Explorer(machine, cancelled);
         explorer.explore();
         Replay replay = new Replay(assembly);
-        List<Claim> claims = new Claims(machine, explorer, replay).all();
+        BooleanSupplier notInTime = speed == Speed.ANY ? () -> true : cancelled;
+        Refinement refinement = new Refinement(machine, replay, notInTime);
+        Certainty certainty = new Certainty(machine, refinement, notInTime);
+        List<Claim> claims = new Claims(machine, explorer, replay, refinement, certainty).all();
         return new Proof(claims, explorer.states().size(), explorer.isComplete());
     }
 

@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.List;
+import parable.bench.Pace;
 import parable.scenario.Scenario;
 
 /**
@@ -9,8 +10,9 @@ import parable.scenario.Scenario;
  * @param script what hands do, from a bench at time 0
  * @param instant when the claim is broken, in microseconds
  * @param story what happens until then, line by line
+ * @param pace the times that the changes take
  */
-public record Refutation(Scenario script, long instant, List<String> story) {
+public record Refutation(Scenario script, long instant, List<String> story, Pace pace) {
 
     /** Not modified: the list is copied. */
     public Refutation {

@@ -9,6 +9,7 @@ import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Moment;
+import parable.bench.Pace;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -42,30 +43,55 @@ final class Replay {
     }
 
     private Optional<Refutation> play(List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
-        Bench bench = Bench.of(assembly);
+        Bench bench = begin(Pace.NOMINAL);
+        bench.runUntil(READY);
+        for (Machine.Move move : hands) {
+            bench.runUntil(bench.now() + apart);
+            action(move, bench.moment()).forEach(action -> act(bench, action));
+        }
+        return look(bench, kind, inTheEnd, Pace.NOMINAL);
+    }
+
+    /**
+     * Plays what hands do at named times, everything else at its own.
+     *
+     * @param times when each move is made, in microseconds
+     * @return the story up to the first instant of the kind, or up to the end, empty if there is none
+     */
+    Optional<Refutation> playAt(
+            List<Machine.Move> hands, List<Long> times, Pace pace, Predicate<Moment> kind, boolean inTheEnd) {
+        Bench bench = begin(pace);
+        for (int i = 0; i < hands.size(); i++) {
+            bench.runUntil(Math.max(bench.now(), times.get(i)));
+            action(hands.get(i), bench.moment()).forEach(action -> act(bench, action));
+        }
+        return look(bench, kind, inTheEnd, pace);
+    }
+
+    private Bench begin(Pace pace) {
+        Bench bench = Bench.of(assembly, pace);
         script.clear();
         for (Part part : assembly.parts()) {
             if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
                 act(bench, new Action(Verb.CLOSE, part.tag()));
             }
         }
-        bench.runUntil(READY);
-        for (Machine.Move move : hands) {
-            bench.runUntil(bench.now() + apart);
-            action(move, bench.moment()).forEach(action -> act(bench, action));
-        }
-        bench.runUntil(bench.now() + APART);
+        return bench;
+    }
+
+    private Optional<Refutation> look(Bench bench, Predicate<Moment> kind, boolean inTheEnd, Pace pace) {
+        bench.runUntil(bench.now() + (inTheEnd ? READY : APART));
         if (inTheEnd) {
-            return kind.test(bench.moment()) ? Optional.of(refutation(bench, bench.now())) : Optional.empty();
+            return kind.test(bench.moment()) ? Optional.of(refutation(bench, bench.now(), pace)) : Optional.empty();
         }
         return bench.instants().stream()
                 .filter(instant -> kind.test(bench.momentAt(instant)))
                 .findFirst()
-                .map(instant -> refutation(bench, instant));
+                .map(instant -> refutation(bench, instant, pace));
     }
 
-    private Refutation refutation(Bench bench, long instant) {
-        return new Refutation(new Scenario(List.copyOf(script)), instant, story(bench, instant));
+    private Refutation refutation(Bench bench, long instant, Pace pace) {
+        return new Refutation(new Scenario(List.copyOf(script)), instant, story(bench, instant), pace);
     }
 
     private static List<String> story(Bench bench, long until) {

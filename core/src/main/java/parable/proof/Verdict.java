@@ -6,18 +6,26 @@ import java.util.Locale;
 public enum Verdict {
     /** True in every reachable state, however long any change may take. */
     HOLDS_AT_ANY_SPEED,
-    /** Broken by a story that the bench has played at nominal times. */
+    /** Some order of events would break it, and the stated times exclude that order. */
+    HOLDS_WITHIN_TIMES,
+    /** Broken by a story that the bench has played within the stated times. */
     FAILS,
     /**
-     * Not decided: some order of events breaks it, and whether the stated times exclude that order has not been searched; or the search
-     * was ended early. Never a pass.
+     * Not decided: the search was ended early or came to its limit, or it found an order of events that breaks the claim and that the
+     * bench could not be made to show. Never a pass.
      */
     UNFINISHED;
+
+    /** Whether the claim is proved. */
+    public boolean holds() {
+        return this == HOLDS_AT_ANY_SPEED || this == HOLDS_WITHIN_TIMES;
+    }
 
     /** The verdict as it is told to people. */
     public String words() {
         return switch (this) {
             case HOLDS_AT_ANY_SPEED -> "Holds at any speed";
+            case HOLDS_WITHIN_TIMES -> "Holds within the stated times";
             case FAILS -> "Fails";
             case UNFINISHED -> "Not finished";
         };

@@ -9,6 +9,8 @@ import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.parts.Assembly;
 import parable.proof.Proof;
 
@@ -17,6 +19,7 @@ public final class ProofModel {
 
     private final ReadOnlyObjectWrapper<Optional<Proof>> proof = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper proving = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
         Thread thread = new Thread(task, "proof");
@@ -38,11 +41,33 @@ public final class ProofModel {
     public void prove(Assembly assembly) {
         long mine = asked.incrementAndGet();
         proof.set(Optional.empty());
+        trouble.set("");
         proving.set(true);
         worker.execute(() -> {
-            Proof found = Proof.of(assembly, () -> asked.get() != mine);
-            Platform.runLater(() -> show(mine, found));
+            try {
+                go(mine, assembly);
+            } catch (RuntimeException unexpected) {
+                Platform.runLater(() -> stumbled(mine, unexpected.toString()));
+            }
         });
+    }
+
+    private void go(long mine, Assembly assembly) {
+        Proof found = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, () -> asked.get() != mine);
+        Platform.runLater(() -> show(mine, found));
+    }
+
+    /** Whatever the proof may stumble over is told: nobody is to wait for one that will not come. */
+    private void stumbled(long mine, String words) {
+        if (asked.get() == mine) {
+            trouble.set(words);
+            proving.set(false);
+        }
+    }
+
+    /** Why the proof could not be finished, empty if it was. */
+    public ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
     }
 
     private void show(long mine, Proof found) {
@@ -56,6 +81,7 @@ public final class ProofModel {
     public void forget() {
         asked.incrementAndGet();
         proof.set(Optional.empty());
+        trouble.set("");
         proving.set(false);
     }
 }

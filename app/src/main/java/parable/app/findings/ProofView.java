@@ -44,6 +44,7 @@ final class ProofView extends VBox {
         getChildren().add(claims);
         model.proofProperty().addListener(showAnew);
         model.provingProperty().addListener(showAnew);
+        model.troubleProperty().addListener(showAnew);
         show();
     }
 
@@ -57,13 +58,16 @@ final class ProofView extends VBox {
         prove.setDisable(proving);
         cancel.setVisible(proving);
         claims.getChildren().clear();
+        String trouble = model.troubleProperty().get();
         state.setText(
-                proving
-                        ? "Going through every state\u2026"
-                        : model.proofProperty()
-                                .get()
-                                .map(ProofView::words)
-                                .orElse("What the circuit claims has not been proved yet."));
+                !trouble.isEmpty()
+                        ? "The proof met something it does not expect and could not be finished: " + trouble
+                        : proving
+                                ? "Going through every state\u2026"
+                                : model.proofProperty()
+                                        .get()
+                                        .map(ProofView::words)
+                                        .orElse("What the circuit claims has not been proved yet."));
         model.proofProperty().get().ifPresent(proof -> proof.claims()
                 .forEach(claim -> claims.getChildren().add(entry(claim))));
     }
@@ -80,6 +84,10 @@ final class ProofView extends VBox {
                 PseudoClass.getPseudoClass(claim.verdict().word()), true);
         VBox entry = new VBox(2, verdict, FindingsView.wrapped(claim.text(), "finding-text"));
         entry.getStyleClass().add("finding");
+        if (!claim.times().isEmpty()) {
+            entry.getChildren().add(FindingsView.wrapped("It rests on these times:", "finding-reason"));
+            claim.times().forEach(time -> entry.getChildren().add(FindingsView.wrapped(time, "finding-reason")));
+        }
         int from = Math.max(0, claim.story().size() - LAST_LINES);
         claim.story().subList(from, claim.story().size()).forEach(line -> entry.getChildren()
                 .add(FindingsView.wrapped(line, "finding-reason")));

@@ -25,6 +25,7 @@ import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Fault;
 import parable.bench.Moment;
+import parable.bench.Pace;
 import parable.bench.Sample;
 import parable.bench.StoryLine;
 import parable.parts.Assembly;
@@ -308,6 +309,10 @@ public final class RunModel {
     /** Puts everything back to rest at time 0, as the sheet was when it was opened. */
     public void restart() {
         bench = Bench.of(assembly());
+        anew();
+    }
+
+    private void anew() {
         player = Optional.empty();
         haltAt = OptionalLong.empty();
         notice.set("");
@@ -317,7 +322,12 @@ public final class RunModel {
 
     /** Starts over and plays a script from its beginning, as fast as time runs. */
     public void play(Scenario scenario) {
-        restart();
+        bench = Bench.of(assembly());
+        begin(scenario);
+    }
+
+    private void begin(Scenario scenario) {
+        anew();
         try {
             player = Optional.of(new Player(bench, scenario));
         } catch (ScenarioException unfit) {
@@ -329,10 +339,12 @@ public final class RunModel {
      * Plays a script from its beginning, at once until shortly before an instant and from there on in slow motion, and stands still at
      * that instant.
      *
+     * @param pace the times that the changes take
      * @param instant in microseconds
      */
-    public void replay(Scenario scenario, long instant) {
-        play(scenario);
+    public void replay(Scenario scenario, Pace pace, long instant) {
+        bench = Bench.of(assembly(), pace);
+        begin(scenario);
         goTo(Math.max(0, instant - BEFORE_REPLAY));
         haltAt = OptionalLong.of(instant);
         speed.set(Speed.TEN_MILLISECONDS);

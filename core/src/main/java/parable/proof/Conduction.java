@@ -1,0 +1,11 @@
+package parable.proof;
+
+/**
+ * What the contacts of a state make of the circuit.
+ *
+ * @param shorted whether anything is shorted
+ * @param driven bit n is set if the motor of number n is fed on a winding
+ * @param pulls bit n is set if the coil of the moving part of number n has enough voltage to pull in
+ * @param holds bit n is set if it has enough to stay in
+ */
+record Conduction(boolean shorted, long driven, long pulls, long holds) {}

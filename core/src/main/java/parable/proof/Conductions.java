@@ -1,0 +1,160 @@
+package parable.proof;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import parable.network.Network;
+import parable.network.Solution;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.CurrentKind;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.LoadRole;
+import parable.parts.Part;
+import parable.parts.Source;
+
+/**
+ * What each set of closed contacts makes of the circuit, asked of the network once and then remembered: many states differ only in
+ * what is about to move.
+ */
+final class Conductions {
+
+    private static final double WORKS = 0.3;
+    private static final int FREE = -1;
+
+    private final Network network;
+    private final List<Part> parts;
+    private final int[] moving;
+    private final int[] motors;
+    private final BitSet outside = new BitSet();
+    private final BitSet allSources = new BitSet();
+    private long[] keys = new long[1 << 8];
+    private Conduction[] known = new Conduction[1 << 8];
+    private int[] table = new int[1 << 9];
+    private int size;
+
+    /**
+     * Nothing asked yet.
+     *
+     * @param moving the parts that move, by their positions among the sheet's
+     * @param motors the motors, likewise
+     */
+    Conductions(Assembly assembly, int[] moving, int[] motors) {
+        network = Network.of(assembly);
+        parts = assembly.parts();
+        this.moving = moving;
+        this.motors = motors;
+        for (int p = 0; p < parts.size(); p++) {
+            for (int s = 0; s < parts.get(p).sources().size(); s++) {
+                Source source = parts.get(p).sources().get(s);
+                outside.set(network.source(p, s), source.following().isEmpty());
+            }
+        }
+        allSources.set(0, network.sourceCount());
+        Arrays.fill(table, FREE);
+    }
+
+    /** Tells whether a contact of a part is closed. */
+    interface Closed {
+        boolean test(int part, Contact contact);
+    }
+
+    /**
+     * What a set of closed contacts makes of the circuit.
+     *
+     * @param key stands for the set and for whether there is power
+     */
+    Conduction of(long key, boolean power, Closed closed) {
+        int slot = slot(key);
+        if (table[slot] == FREE) {
+            if (size == keys.length) {
+                keys = Arrays.copyOf(keys, 2 * size);
+                known = Arrays.copyOf(known, 2 * size);
+            }
+            keys[size] = key;
+            known[size] = ask(power, closed);
+            table[slot] = size++;
+            if (2 * size > table.length) {
+                grow();
+                slot = slot(key);
+            }
+        }
+        return known[table[slot]];
+    }
+
+    private int slot(long key) {
+        int slot = (int) (key * 0x9E3779B97F4A7C15L >>> 32) & table.length - 1;
+        while (table[slot] != FREE && keys[table[slot]] != key) {
+            slot = slot + 1 & table.length - 1;
+        }
+        return slot;
+    }
+
+    private void grow() {
+        table = new int[2 * table.length];
+        Arrays.fill(table, FREE);
+        for (int i = 0; i < size; i++) {
+            table[slot(keys[i])] = i;
+        }
+    }
+
+    private Conduction ask(boolean power, Closed closed) {
+        BitSet contacts = new BitSet(network.contactCount());
+        for (int p = 0; p < parts.size(); p++) {
+            for (int c = 0; c < parts.get(p).contacts().size(); c++) {
+                if (closed.test(p, parts.get(p).contacts().get(c))) {
+                    contacts.set(network.contact(p, c));
+                }
+            }
+        }
+        BitSet on = (BitSet) allSources.clone();
+        if (!power) {
+            on.andNot(outside);
+        }
+        Solution solution = network.solve(contacts, on);
+        long driven = 0;
+        for (int m = 0; m < motors.length; m++) {
+            driven |= isDriven(solution, motors[m]) ? 1L << m : 0;
+        }
+        long pulls = 0;
+        long holds = 0;
+        for (int rank = 0; rank < moving.length; rank++) {
+            Drive drive = parts.get(moving[rank]).drive();
+            if (drive instanceof Drive.ByTimer timer) {
+                drive = timer.coil();
+            }
+            if (drive instanceof Drive.ByCoil coil) {
+                double share = share(solution, moving[rank], coil.load());
+                pulls |= share >= coil.pullIn() ? 1L << rank : 0;
+                holds |= share >= coil.dropOut() ? 1L << rank : 0;
+            }
+        }
+        return new Conduction(!solution.shorts().isEmpty(), driven, pulls, holds);
+    }
+
+    private double share(Solution solution, int part, int load) {
+        double rated = parts.get(part).loads().get(load).rated().volts();
+        return solution.loadVoltage(network.load(part, load)).rms() / rated;
+    }
+
+    /** Whether a motor is fed on a winding; a brake's direct current does not drive. */
+    private boolean isDriven(Solution solution, int motor) {
+        List<Load> loads = parts.get(motor).loads();
+        boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == CurrentKind.DC);
+        for (int l = 0; l < loads.size(); l++) {
+            var voltage = solution.loadVoltage(network.load(motor, l));
+            double drives = directMotor ? voltage.rms() : voltage.alternating();
+            if (loads.get(l).role() == LoadRole.WINDING
+                    && drives > WORKS * loads.get(l).rated().volts()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    static boolean isMotor(Part part) {
+        return part.family() == Family.MOTOR;
+    }
+}

@@ -1,0 +1,203 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import parable.parts.Part;
+import parable.parts.TimeRange;
+import parable.parts.TimerProgram;
+import parable.proof.Instant.Kind;
+
+/** A part whose times are kept: what it does the moment its coil is fed or not, and what may come to pass on it next. */
+sealed interface Timed {
+
+    /** It feels its coil. */
+    void feel(Instant now, boolean fed, boolean barred);
+
+    /** What may come to pass next, each as what it does to an instant. */
+    List<Consumer<Instant>> next(Instant before, boolean barred);
+
+    /** A hand presses it or lets it go. */
+    default void toggle(Instant now, Machine.Move move) {
+        now.moveByHand(move);
+    }
+
+    /**
+     * An armature. The two clocks are those of its latest command. An armature none of whose contacts has moved when it changes its mind
+     * stays; in mid-travel, what the command before had set going may still come to pass as long as the clocks run, at any moment: its
+     * own clocks are not kept, so that this allows a little more than can be.
+     */
+    record OfArmature(int part, Part of) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {
+            int value = now.value(part);
+            if (fed != now.isCommanded(part)) {
+                now.command(part, fed);
+                now.stop(part, Kind.BREAK);
+                now.stop(part, Kind.MAKE);
+                int then = changedItsMind(value, fed);
+                now.move(part, then);
+                if (then != Component.Armature.REST && then != Component.Armature.IN) {
+                    begin(now, fed);
+                }
+            } else if (fed && value == Component.Armature.STARTED && !barred && !now.runs(part, Kind.MAKE)) {
+                begin(now, true);
+            }
+        }
+
+        private static int changedItsMind(int value, boolean fed) {
+            return switch (value) {
+                case Component.Armature.REST, Component.Armature.STARTED -> fed
+                        ? Component.Armature.STARTED
+                        : Component.Armature.REST;
+                case Component.Armature.IN, Component.Armature.HANGING -> fed
+                        ? Component.Armature.IN
+                        : Component.Armature.HANGING;
+                default -> fed ? Component.Armature.RISING : Component.Armature.FALLING;
+            };
+        }
+
+        private void begin(Instant now, boolean away) {
+            now.start(part, Kind.BREAK, of.travel().toBreak(away));
+            now.start(part, Kind.MAKE, of.travel().toMake(away));
+            now.order(part, Kind.BREAK, Kind.MAKE);
+        }
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            List<Consumer<Instant>> next = new ArrayList<>();
+            boolean breaks = before.runs(part, Kind.BREAK);
+            boolean makes = before.runs(part, Kind.MAKE);
+            int value = before.value(part);
+            boolean fed = before.isCommanded(part);
+            int underway = fed ? Component.Armature.RISING : Component.Armature.FALLING;
+            if (breaks) {
+                next.add(now -> breakNow(now, value, underway, barred));
+            }
+            if (makes && value == underway) {
+                next.add(now -> {
+                    now.runOut(part, Kind.MAKE);
+                    now.stop(part, Kind.BREAK);
+                    now.move(part, fed ? Component.Armature.IN : Component.Armature.REST);
+                });
+            }
+            if (breaks && value == underway) {
+                next.add(now -> {
+                    now.late(part, Kind.MAKE);
+                    now.move(part, fed ? Component.Armature.STARTED : Component.Armature.HANGING);
+                });
+            }
+            return next;
+        }
+
+        private void breakNow(Instant now, int value, int underway, boolean barred) {
+            now.runOut(part, Kind.BREAK);
+            if (value == Component.Armature.STARTED && barred) {
+                now.stop(part, Kind.MAKE);
+            } else {
+                now.move(part, underway);
+            }
+        }
+    }
+
+    /** A clockwork. */
+    record OfClock(int part, TimerProgram program) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {
+            int value = now.value(part);
+            int phase = Component.Clock.phase(value);
+            if (fed && phase == Component.Clock.IDLE) {
+                now.move(part, Component.Clock.fed(value, true));
+                now.start(part, Kind.STAGE, program.fed().get(0).after());
+            } else if (fed && phase == Component.Clock.RELEASED) {
+                now.move(part, Component.Clock.fed(value, true));
+                now.stop(part, Kind.NOTICE);
+            } else if (!fed && phase == Component.Clock.FED) {
+                now.move(part, Component.Clock.fed(value, false));
+                now.start(part, Kind.NOTICE, program.released().get(0).after());
+            }
+        }
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            List<Consumer<Instant>> next = new ArrayList<>();
+            int value = before.value(part);
+            Component.Clock clock = new Component.Clock(program);
+            if (before.runs(part, Kind.STAGE)) {
+                next.add(now -> {
+                    now.runOut(part, Kind.STAGE);
+                    int then = clock.nextStage(value).orElseThrow();
+                    now.move(part, then);
+                    clock.stageAfter(then).ifPresent(stage -> now.start(part, Kind.STAGE, stage.after()));
+                });
+            }
+            if (before.runs(part, Kind.NOTICE)) {
+                next.add(now -> {
+                    now.runOut(part, Kind.NOTICE);
+                    now.stop(part, Kind.STAGE);
+                    now.move(part, clock.idle());
+                });
+            }
+            return next;
+        }
+    }
+
+    /** A button with several blocks, and the finger on it. */
+    record OfButton(int part, Part of) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {}
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            return before.runs(part, Kind.MAKE)
+                    ? List.of(now -> {
+                        now.runOut(part, Kind.MAKE);
+                        now.move(part, Component.Button.arrived(now.value(part)));
+                    })
+                    : List.of();
+        }
+
+        @Override
+        public void toggle(Instant now, Machine.Move move) {
+            now.move(part, Component.Button.underway(now.value(part)));
+            boolean pressed = Component.Button.isPushed(now.value(part));
+            finger(now, part);
+            now.stop(part, Kind.MAKE);
+            now.start(part, Kind.MAKE, of.travel().toMake(pressed));
+        }
+    }
+
+    /** Whatever a hand moves and what follows it at once: only the hand takes its time. */
+    record OfHand(int part) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {}
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            return List.of();
+        }
+
+        @Override
+        public void toggle(Instant now, Machine.Move move) {
+            now.moveByHand(move);
+            finger(now, part);
+        }
+    }
+
+    /** A hand that has moved something leaves it there for a while. */
+    static void finger(Instant now, int part) {
+        if (now.runs(part, Kind.HOLD)) {
+            now.runOut(part, Kind.HOLD);
+        }
+        if (now.value(part) != now.restOf(part)) {
+            now.start(part, Kind.HOLD, FINGER);
+        }
+    }
+
+    /** A finger holds a button for 30 ms at least, and no trip is reset sooner. */
+    TimeRange FINGER = new TimeRange(30_000, 200_000, Long.MAX_VALUE / 2);
+}

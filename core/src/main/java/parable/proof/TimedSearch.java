@@ -1,0 +1,311 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/**
+ * Goes breadth first through what can be reached when some parts keep their times and all others may take any time. A node is a
+ * state together with a zone of the times left; one whose zone lies within that of an earlier node with the same state is left out.
+ */
+final class TimedSearch {
+
+    /** The most nodes that are gone through. */
+    static final int MOST_NODES = 1_500_000;
+
+    private static final int LOOK_UP = 0xff;
+
+    /** What leads from a node to the next. */
+    record Step(Machine.Move move, List<Instant.Event> events) {}
+
+    /** A state, which coils are felt to be fed, and the times left. */
+    private record Node(long positions, long commanded, Zone zone, int parent) {}
+
+    private record Key(long positions, long commanded) {}
+
+    private final Machine machine;
+    private final Map<Integer, Timed> timed;
+    private final BooleanSupplier cancelled;
+    private final boolean withHands;
+    private final List<Node> nodes = new ArrayList<>();
+    private final Map<Key, List<Zone>> seen = new HashMap<>();
+    private boolean complete;
+    private boolean metShort;
+
+    /**
+     * A search.
+     *
+     * @param keeping the parts that keep their times, by their positions among the sheet's
+     * @param withHands whether hands and the world act at any moment; otherwise only what is set going by itself goes on
+     */
+    TimedSearch(Machine machine, Set<Integer> keeping, boolean withHands, BooleanSupplier cancelled) {
+        this.machine = machine;
+        this.timed = timed(machine, keeping);
+        this.withHands = withHands;
+        this.cancelled = cancelled;
+    }
+
+    private static Map<Integer, Timed> timed(Machine machine, Set<Integer> keeping) {
+        Map<Integer, Timed> timed = new LinkedHashMap<>();
+        for (int part : machine.moving()) {
+            if (keeping.contains(part)) {
+                of(machine, part).ifPresent(kept -> timed.put(part, kept));
+            }
+        }
+        return timed;
+    }
+
+    /** Whether a part has times to keep. */
+    static boolean hasTimes(Machine machine, int part) {
+        return of(machine, part).isPresent();
+    }
+
+    private static Optional<Timed> of(Machine machine, int index) {
+        Part part = machine.parts().get(index);
+        if (machine.component(index) instanceof Component.Armature) {
+            return Optional.of(new Timed.OfArmature(index, part));
+        }
+        if (part.drive() instanceof Drive.ByTimer timer) {
+            return Optional.of(new Timed.OfClock(index, timer.program()));
+        }
+        if (machine.component(index) instanceof Component.Button) {
+            return Optional.of(new Timed.OfButton(index, part));
+        }
+        boolean byHand = part.family() != Family.MACHINE_SWITCH && !(part.drive() instanceof Drive.BySpeed);
+        return byHand ? Optional.of(new Timed.OfHand(index)) : Optional.empty();
+    }
+
+    /** What a node is looked at for: its state, and whether nothing is under way in it. */
+    interface Kind {
+        boolean test(long positions, Conduction conduction, boolean settled);
+    }
+
+    /** Begins with everything at rest, all coils dead until now. */
+    Instant rest() {
+        return new Instant(machine, machine.initial(), 0, Zone.EMPTY);
+    }
+
+    /** Begins where an earlier search has ended. */
+    Instant from(int node) {
+        Node at = nodes.get(node);
+        return new Instant(machine, at.positions(), at.commanded(), at.zone());
+    }
+
+    /** A hand moves something. */
+    void act(Instant now, Machine.Move move) {
+        Optional.ofNullable(timed.get(move.part()))
+                .ifPresentOrElse(part -> part.toggle(now, move), () -> now.moveByHand(move));
+    }
+
+    /**
+     * Goes on from some instants until a node of a kind is found.
+     *
+     * @return the first node of the kind, empty if there is none among those gone through
+     */
+    Optional<Integer> find(List<Instant> beginnings, Kind kind) {
+        for (int i = 0; i < beginnings.size(); i++) {
+            add(beginnings.get(i), -1 - i);
+        }
+        for (int i = 0; i < nodes.size(); i++) {
+            if (nodes.size() > MOST_NODES || (i & LOOK_UP) == LOOK_UP && cancelled.getAsBoolean()) {
+                return Optional.empty();
+            }
+            if (visit(i, kind)) {
+                return Optional.of(i);
+            }
+        }
+        complete = true;
+        return Optional.empty();
+    }
+
+    /** Whether everything was gone through. */
+    boolean isComplete() {
+        return complete;
+    }
+
+    /** Whether anything was shorted on the way. */
+    boolean metShort() {
+        return metShort;
+    }
+
+    int size() {
+        return nodes.size();
+    }
+
+    long positions(int node) {
+        return nodes.get(node).positions();
+    }
+
+    private boolean visit(int index, Kind kind) {
+        Node node = nodes.get(index);
+        Conduction conduction = machine.conduction(node.positions());
+        List<Consumer<Instant>> own = own(node, conduction);
+        if (kind.test(node.positions(), conduction, own.isEmpty())) {
+            return true;
+        }
+        metShort |= conduction.shorted();
+        if (!conduction.shorted()) {
+            own.forEach(step -> add(step, index));
+            if (withHands) {
+                List<Machine.Move> hands = machine.handMoves(node.positions());
+                for (int i = hands.size() - 1; i >= 0; i--) {
+                    Machine.Move move = hands.get(i);
+                    add(now -> act(now, move), index);
+                }
+            }
+        }
+        return false;
+    }
+
+    private List<Consumer<Instant>> own(Node node, Conduction conduction) {
+        if (conduction.shorted()) {
+            return List.of();
+        }
+        List<Consumer<Instant>> own = new ArrayList<>();
+        Instant before = instant(node);
+        timed.forEach((part, kept) -> own.addAll(kept.next(before, machine.isBarred(node.positions(), part))));
+        for (Machine.Move move : machine.ownMoves(node.positions(), conduction)) {
+            if (!timed.containsKey(move.part())) {
+                own.add(now -> now.move(move.part(), move.value()));
+            }
+        }
+        return own;
+    }
+
+    private Instant instant(Node node) {
+        return new Instant(machine, node.positions(), node.commanded(), node.zone());
+    }
+
+    private void add(Consumer<Instant> step, int parent) {
+        Instant now = instant(nodes.get(parent));
+        step.accept(now);
+        add(now, parent);
+    }
+
+    /** Lets all coils feel what has become of their voltage in the same instant, and keeps the node if it is new. */
+    private void add(Instant now, int parent) {
+        feel(now);
+        now.zone().map(Zone::later).ifPresent(zone -> {
+            List<Zone> zones =
+                    seen.computeIfAbsent(new Key(now.positions(), now.commanded()), any -> new ArrayList<>(1));
+            for (Zone earlier : zones) {
+                if (earlier.hasClocksOf(zone) && earlier.includes(zone)) {
+                    return;
+                }
+            }
+            zones.removeIf(earlier -> zone.hasClocksOf(earlier) && zone.includes(earlier));
+            zones.add(zone);
+            nodes.add(new Node(now.positions(), now.commanded(), zone, parent));
+        });
+    }
+
+    private void feel(Instant now) {
+        if (now.zone().isEmpty()) {
+            return;
+        }
+        Conduction conduction = machine.conduction(now.positions());
+        timed.forEach((part, kept) -> kept.feel(
+                now, machine.isFed(now.positions(), part, conduction), machine.isBarred(now.positions(), part)));
+    }
+
+    /** Goes through everything and returns the nodes in which nothing is under way, in the order they were found. */
+    List<Integer> ends(List<Instant> beginnings) {
+        List<Integer> ends = new ArrayList<>();
+        find(beginnings, (positions, conduction, settled) -> false);
+        for (int i = 0; i < nodes.size(); i++) {
+            Conduction conduction = machine.conduction(nodes.get(i).positions());
+            if (!conduction.shorted() && own(nodes.get(i), conduction).isEmpty()) {
+                ends.add(i);
+            }
+        }
+        return ends;
+    }
+
+    /** Which of the beginnings leads to a node. */
+    int beginningOf(int node) {
+        int at = node;
+        while (at >= 0) {
+            at = nodes.get(at).parent();
+        }
+        return -1 - at;
+    }
+
+    /** The steps from the beginning of a node to it. */
+    List<Step> wayTo(int node) {
+        List<Integer> way = new ArrayList<>();
+        for (int at = node; at >= 0; at = nodes.get(at).parent()) {
+            way.add(0, at);
+        }
+        List<Step> steps = new ArrayList<>();
+        for (int i = 1; i < way.size(); i++) {
+            steps.add(step(nodes.get(way.get(i - 1)), nodes.get(way.get(i))));
+        }
+        return steps;
+    }
+
+    private Step step(Node from, Node to) {
+        Conduction conduction = machine.conduction(from.positions());
+        for (Machine.Move move : machine.handMoves(from.positions())) {
+            Optional<Step> hand = reached(from, to, now -> act(now, move), move);
+            if (withHands && hand.isPresent()) {
+                return hand.get();
+            }
+        }
+        for (Consumer<Instant> own : own(from, conduction)) {
+            Instant now = instant(from);
+            own.accept(now);
+            Machine.Move move = difference(from.positions(), now.positions());
+            Optional<Step> step = reached(from, to, own, move);
+            if (step.isPresent()) {
+                return step.get();
+            }
+        }
+        throw new IllegalStateException("a node was found from one that does not lead to it");
+    }
+
+    private Optional<Step> reached(Node from, Node to, Consumer<Instant> step, Machine.Move move) {
+        Instant now = instant(from);
+        step.accept(now);
+        feel(now);
+        boolean same = now.positions() == to.positions()
+                && now.commanded() == to.commanded()
+                && now.zone()
+                        .map(Zone::later)
+                        .filter(zone -> zone.hasClocksOf(to.zone())
+                                && zone.includes(to.zone())
+                                && to.zone().includes(zone))
+                        .isPresent();
+        return same ? Optional.of(new Step(move, now.events())) : Optional.empty();
+    }
+
+    /** The part that stands elsewhere after a step, and where; the power's, unchanged, if only a clock ran out. */
+    private Machine.Move difference(long before, long after) {
+        for (int part : machine.moving()) {
+            if (machine.value(before, part) != machine.value(after, part)) {
+                return new Machine.Move(part, machine.value(after, part), false);
+            }
+        }
+        return new Machine.Move(Machine.POWER, 0, false);
+    }
+
+    /** The parts with times of their own that move by themselves, or else those that are moved by hand. */
+    static Set<Integer> movers(Machine machine, List<Machine.Move> way, boolean byHand) {
+        Set<Integer> movers = new TreeSet<>();
+        for (Machine.Move move : way) {
+            if (move.byHand() == byHand && move.part() >= 0 && hasTimes(machine, move.part())) {
+                movers.add(move.part());
+            }
+        }
+        return movers;
+    }
+}
