@@ -8,10 +8,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
+import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Family;
+import parable.parts.Part;
 
-/** What one start leads to from rest within the stated times: pressed until all has settled, and let go. */
+/** What a script of hands leads to from rest within the stated times, each hand waiting until all has settled. */
 final class Certainty {
 
     private final Machine machine;
@@ -27,94 +29,113 @@ final class Certainty {
         this.cancelled = cancelled;
     }
 
-    /** Decides whether the same motors run in the end, whichever contact is the quicker. */
-    Refinement.Outcome decide(int start) {
+    /**
+     * What became of it.
+     *
+     * @param end what the script ends with, empty unless that is one and the same
+     */
+    record Decision(Refinement.Outcome outcome, Optional<Outcome> end) {}
+
+    /** Decides whether a script ends with one and the same, whichever contact is the quicker; each hand waits until all has settled. */
+    Decision decide(List<Hand> script) {
         Set<Integer> all = new TreeSet<>();
         for (int part : machine.moving()) {
             if (TimedSearch.hasTimes(machine, part)) {
                 all.add(part);
             }
         }
-        Optional<Map<List<String>, Course>> ends = ends(start, all);
+        Optional<Map<Outcome, Course>> ends = ends(script, all);
         if (ends.isEmpty()) {
-            return new Refinement.Outcome.Open(List.of());
+            return new Decision(new Refinement.Outcome.Open(List.of()), Optional.empty());
         }
         if (ends.get().size() == 1) {
-            return new Refinement.Outcome.Holds(refinement.words(fewest(start, all)));
+            return new Decision(
+                    new Refinement.Outcome.Holds(refinement.words(fewest(script, all))),
+                    ends.get().keySet().stream().findFirst());
         }
         List<Refutation> shown = new ArrayList<>();
-        ends.get().forEach((motors, course) -> refinement
-                .play(
-                        course.beginning(),
-                        course.steps(),
-                        moment -> running(moment).equals(motors),
-                        true)
-                .ifPresent(played -> shown.add(isNominal(start, motors) ? shown.size() : 0, played)));
-        return shown.size() > 1
+        ends.get().forEach((end, course) -> refinement
+                .play(course.beginning(), course.steps(), moment -> shows(moment, end), true)
+                .ifPresent(played -> shown.add(isNominal(script, end) ? shown.size() : 0, played)));
+        Refinement.Outcome outcome = shown.size() > 1
                 ? new Refinement.Outcome.Fails(shown.get(0))
                 : new Refinement.Outcome.Open(ends.get().keySet().stream()
-                        .map(motors ->
-                                motors.isEmpty() ? "everything may stop" : String.join(" and ", motors) + " may run on")
+                        .map(end -> "it may be that " + end.words())
                         .toList());
+        return new Decision(outcome, Optional.empty());
     }
 
-    /** Whether these motors run in the end when all times are nominal: then it is the other way that is worth showing. */
-    private boolean isNominal(int start, List<String> motors) {
-        Machine.Move press = machine.toggle(machine.initial(), start);
-        Machine.Move release = new Machine.Move(start, press.value() == 1 ? 0 : press.value() ^ 1, true);
-        return refinement
-                .nominal(List.of(press, release), moment -> running(moment).equals(motors))
-                .isPresent();
+    /** Whether a script ends so when all times are nominal: then it is the other way that is worth showing. */
+    private boolean isNominal(List<Hand> script, Outcome end) {
+        List<Machine.Move> hands = new ArrayList<>();
+        long state = machine.initial();
+        for (Hand hand : script) {
+            hands.add(hand.move(machine, state));
+            state = machine.with(state, hand.move(machine, state));
+        }
+        return refinement.nominal(hands, moment -> shows(moment, end)).isPresent();
     }
 
-    private Set<Integer> fewest(int start, Set<Integer> all) {
+    /** Whether the same motors run on the bench, the same way round. */
+    private boolean shows(Moment moment, Outcome end) {
+        List<String> running = new ArrayList<>();
+        for (Part part : machine.parts()) {
+            boolean motor = part.family() == Family.MOTOR && Claims.DRIVEN.contains(moment.condition(part.tag()));
+            if (motor) {
+                boolean reverse = moment.condition(part.tag()) == Condition.REVERSE;
+                running.add(part.tag() + (reverse ? " runs in reverse" : " runs forward"));
+            }
+        }
+        return running.equals(end.motors());
+    }
+
+    private Set<Integer> fewest(List<Hand> script, Set<Integer> all) {
         Set<Integer> fewest = new TreeSet<>(all);
         for (int part : all) {
             Set<Integer> fewer = new TreeSet<>(fewest);
             fewer.remove(part);
-            boolean holds = ends(start, fewer).filter(ends -> ends.size() == 1).isPresent();
+            boolean holds = ends(script, fewer).filter(ends -> ends.size() == 1).isPresent();
             fewest = holds ? fewer : fewest;
         }
         return fewest;
     }
 
-    /** The motors that may run in the end, each with one way to it; empty if it was cancelled, came to its limit, or met a short circuit. */
-    private Optional<Map<List<String>, Course>> ends(int start, Set<Integer> keeping) {
+    /** The ends a script may have, each with one way to it; empty if it was cancelled, came to its limit, or met a short circuit. */
+    private Optional<Map<Outcome, Course>> ends(List<Hand> script, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         Instant rest = search.rest();
-        List<Course> ready = new ArrayList<>();
+        List<Course> courses = new ArrayList<>();
         for (int end : search.ends(List.of(rest))) {
-            ready.add(new Course(rest.events(), search.wayTo(end), search, end));
+            courses.add(new Course(rest.events(), search.wayTo(end), search, end));
         }
         if (!search.isComplete() || search.metShort()) {
             return Optional.empty();
         }
-        return toggled(ready, start, keeping)
-                .flatMap(held -> toggled(held, start, keeping))
-                .filter(after -> !after.isEmpty())
-                .map(this::byMotors);
-    }
-
-    private Map<List<String>, Course> byMotors(List<Course> after) {
-        Map<List<String>, Course> ends = new LinkedHashMap<>();
-        for (Course course : after) {
-            long positions = course.search().positions(course.node());
-            ends.putIfAbsent(machine.driven(machine.conduction(positions)), course);
+        for (Hand hand : script) {
+            Optional<List<Course>> next = acted(courses, hand, keeping);
+            if (next.isEmpty()) {
+                return Optional.empty();
+            }
+            courses = next.get();
         }
-        return ends;
+        Map<Outcome, Course> ends = new LinkedHashMap<>();
+        for (Course course : courses) {
+            ends.putIfAbsent(machine.outcome(course.search().positions(course.node())), course);
+        }
+        return ends.isEmpty() ? Optional.empty() : Optional.of(ends);
     }
 
-    /** Presses the button or lets it go, and goes on until all has settled. */
-    private Optional<List<Course>> toggled(List<Course> courses, int start, Set<Integer> keeping) {
+    /** Does something by hand, and goes on until all has settled. */
+    private Optional<List<Course>> acted(List<Course> courses, Hand hand, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         List<Instant> beginnings = new ArrayList<>();
         List<Machine.Move> hands = new ArrayList<>();
         for (Course course : courses) {
             Instant now = course.search().from(course.node());
-            Machine.Move hand = machine.toggle(now.positions(), start);
-            search.act(now, hand);
+            Machine.Move move = hand.move(machine, now.positions());
+            search.act(now, move);
             beginnings.add(now);
-            hands.add(hand);
+            hands.add(move);
         }
         List<Course> settled = new ArrayList<>();
         for (int end : search.ends(beginnings)) {
@@ -126,13 +147,5 @@ final class Certainty {
             settled.add(new Course(before.beginning(), steps, search, end));
         }
         return search.isComplete() && !search.metShort() ? Optional.of(settled) : Optional.empty();
-    }
-
-    private List<String> running(Moment moment) {
-        return machine.parts().stream()
-                .filter(part -> part.family() == Family.MOTOR)
-                .filter(part -> Claims.DRIVEN.contains(moment.condition(part.tag())))
-                .map(part -> part.tag())
-                .toList();
     }
 }

@@ -25,4 +25,28 @@ public record Claim(
         times = List.copyOf(times);
         story = List.copyOf(story);
     }
+
+    static Claim holding(String id, String text, Verdict verdict, List<String> times) {
+        return new Claim(id, text, verdict, times, List.of(), Optional.empty());
+    }
+
+    static Claim failing(String id, String text, Refutation refutation) {
+        return new Claim(id, text, Verdict.FAILS, List.of(), refutation.story(), Optional.of(refutation));
+    }
+
+    static Claim open(String id, String text, List<String> story) {
+        return new Claim(id, text, Verdict.UNFINISHED, List.of(), story, Optional.empty());
+    }
+
+    /** The claim with what became of it within times; the story is told if that found none. */
+    static Claim of(String id, String text, Refinement.Outcome outcome, List<String> anySpeed) {
+        if (outcome instanceof Refinement.Outcome.Holds holds) {
+            return holding(id, text, Verdict.HOLDS_WITHIN_TIMES, holds.times());
+        }
+        if (outcome instanceof Refinement.Outcome.Fails fails) {
+            return failing(id, text, fails.refutation());
+        }
+        List<String> story = ((Refinement.Outcome.Open) outcome).story();
+        return open(id, text, story.isEmpty() ? anySpeed : story);
+    }
 }

@@ -1,19 +1,17 @@
 package parable.proof;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Family;
 import parable.parts.Part;
 
-/** The claims that a circuit raises, and their verdicts. */
-final class Claims {
+/** The claims that must never be broken: {@code no-short}, and {@code stops:TAG} for every stop, E-stop and trip. */
+final class Claims implements ClaimSource {
 
     /** The conditions of a motor that is fed to turn. */
     static final Set<Condition> DRIVEN =
@@ -23,77 +21,17 @@ final class Claims {
     private final Explorer explorer;
     private final Replay replay;
     private final Refinement refinement;
-    private final Certainty certainty;
     private final List<Claim> claims = new ArrayList<>();
 
-    Claims(Machine machine, Explorer explorer, Replay replay, Refinement refinement, Certainty certainty) {
-        this.refinement = refinement;
-        this.certainty = certainty;
+    Claims(Machine machine, Explorer explorer, Replay replay, Refinement refinement) {
         this.machine = machine;
         this.explorer = explorer;
         this.replay = replay;
+        this.refinement = refinement;
     }
 
-    List<Claim> all() {
-        noShort();
-        List<Part> parts = machine.parts();
-        for (int p = 0; p < parts.size(); p++) {
-            if (isStop(parts.get(p))) {
-                stops(p);
-            }
-        }
-        for (int p = 0; p < parts.size(); p++) {
-            boolean starts = parts.get(p).family() == Family.PUSH_BUTTON
-                    && parts.get(p).contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
-            if (starts) {
-                certain(p);
-            }
-        }
-        return claims;
-    }
-
-    /** What a start leads to from rest must not hang on which of two contacts is the quicker. */
-    private void certain(int part) {
-        String tag = machine.parts().get(part).tag();
-        Set<List<String>> held = new LinkedHashSet<>();
-        Set<List<String>> after = new LinkedHashSet<>();
-        long rest = machine.initial();
-        for (long ready : explorer.ends(rest)) {
-            long pressed = machine.with(ready, machine.toggle(ready, part));
-            for (long holding : explorer.ends(pressed)) {
-                held.add(machine.driven(machine.conduction(holding)));
-                explorer.ends(machine.with(holding, machine.toggle(holding, part)))
-                        .forEach(end -> after.add(machine.driven(machine.conduction(end))));
-            }
-        }
-        boolean decided = after.size() == 1
-                && explorer.isComplete()
-                && explorer.firstShort().isEmpty()
-                && !machine.mayNeverSettle();
-        if (held.stream().allMatch(List::isEmpty)) {
-            return;
-        }
-        String id = "certain:" + tag;
-        String text = "What " + tag
-                + " starts from rest, and what runs on when it is let go, does not depend on which contact is"
-                + " the quicker.";
-        if (decided) {
-            claims.add(new Claim(id, text, Verdict.HOLDS_AT_ANY_SPEED, List.of(), List.of(), Optional.empty()));
-            return;
-        }
-        List<String> story = after.size() > 1
-                ? List.of(tag + " is pressed", tag + " is let go", "either " + ends(after))
-                : List.of();
-        claims.add(claim(id, text, certainty.decide(part), story));
-    }
-
-    private static String ends(Set<List<String>> ends) {
-        return ends.stream()
-                .map(motors -> motors.isEmpty() ? "everything stops" : String.join(" and ", motors) + " runs on")
-                .collect(Collectors.joining(", or "));
-    }
-
-    private void noShort() {
+    @Override
+    public List<Claim> claims() {
         add(
                 "no-short",
                 "No two points of different potential are ever joined without a load.",
@@ -101,6 +39,13 @@ final class Claims {
                 (positions, conduction, settled) -> conduction.shorted(),
                 Moment::shorted,
                 false);
+        List<Part> parts = machine.parts();
+        for (int p = 0; p < parts.size(); p++) {
+            if (isStop(parts.get(p))) {
+                stops(p);
+            }
+        }
+        return claims;
     }
 
     /** What every motor must stop for: an E-stop, an overload release, a button whose contacts all open. */
@@ -150,35 +95,20 @@ final class Claims {
             Predicate<Moment> onBench,
             boolean inTheEnd) {
         if (broken.isEmpty()) {
-            boolean decided = explorer.isComplete() && !(inTheEnd && machine.mayNeverSettle());
-            Verdict verdict = decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
-            claims.add(new Claim(id, text, verdict, List.of(), List.of(), Optional.empty()));
+            boolean rests =
+                    !machine.mayNeverSettle() && explorer.firstRestless().isEmpty();
+            boolean decided = explorer.isComplete() && (!inTheEnd || rests);
+            claims.add(Claim.holding(id, text, decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of()));
             return;
         }
         List<Machine.Move> way = explorer.wayTo(broken.get());
         Optional<Refutation> played =
                 replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
-        if (played.isPresent()) {
-            claims.add(failed(id, text, played.get()));
-            return;
-        }
-        Refinement.Outcome outcome =
-                refinement.decide(kind, TimedSearch.movers(machine, way, false), onBench, inTheEnd);
-        claims.add(claim(id, text, outcome, way.stream().map(machine::words).toList()));
-    }
-
-    private static Claim failed(String id, String text, Refutation refutation) {
-        return new Claim(id, text, Verdict.FAILS, List.of(), refutation.story(), Optional.of(refutation));
-    }
-
-    private static Claim claim(String id, String text, Refinement.Outcome outcome, List<String> anySpeed) {
-        if (outcome instanceof Refinement.Outcome.Holds holds) {
-            return new Claim(id, text, Verdict.HOLDS_WITHIN_TIMES, holds.times(), List.of(), Optional.empty());
-        }
-        if (outcome instanceof Refinement.Outcome.Fails fails) {
-            return failed(id, text, fails.refutation());
-        }
-        List<String> story = ((Refinement.Outcome.Open) outcome).story();
-        return new Claim(id, text, Verdict.UNFINISHED, List.of(), story.isEmpty() ? anySpeed : story, Optional.empty());
+        claims.add(played.map(refutation -> Claim.failing(id, text, refutation))
+                .orElseGet(() -> Claim.of(
+                        id,
+                        text,
+                        refinement.decide(kind, TimedSearch.movers(machine, way, false), onBench, inTheEnd),
+                        way.stream().map(machine::words).toList())));
     }
 }

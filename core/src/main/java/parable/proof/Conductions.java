@@ -3,7 +3,9 @@ package parable.proof;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import parable.circuit.Terminal;
 import parable.network.Network;
+import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.Contact;
@@ -22,12 +24,17 @@ import parable.parts.Source;
 final class Conductions {
 
     private static final double WORKS = 0.3;
+    private static final double LIT = 0.7;
     private static final int FREE = -1;
+
+    /** Below this product of two voltages in V² there is no rotating field to speak of. */
+    private static final double LEAST_FIELD = 100;
 
     private final Network network;
     private final List<Part> parts;
     private final int[] moving;
     private final int[] motors;
+    private final int[] signals;
     private final BitSet outside = new BitSet();
     private final BitSet allSources = new BitSet();
     private long[] keys = new long[1 << 8];
@@ -40,12 +47,14 @@ final class Conductions {
      *
      * @param moving the parts that move, by their positions among the sheet's
      * @param motors the motors, likewise
+     * @param signals lamps, horns and solenoids, likewise
      */
-    Conductions(Assembly assembly, int[] moving, int[] motors) {
+    Conductions(Assembly assembly, int[] moving, int[] motors, int[] signals) {
         network = Network.of(assembly);
         parts = assembly.parts();
         this.moving = moving;
         this.motors = motors;
+        this.signals = signals;
         for (int p = 0; p < parts.size(); p++) {
             for (int s = 0; s < parts.get(p).sources().size(); s++) {
                 Source source = parts.get(p).sources().get(s);
@@ -115,8 +124,14 @@ final class Conductions {
         }
         Solution solution = network.solve(contacts, on);
         long driven = 0;
+        long reversed = 0;
         for (int m = 0; m < motors.length; m++) {
             driven |= isDriven(solution, motors[m]) ? 1L << m : 0;
+            reversed |= isReversed(solution, motors[m]) ? 1L << m : 0;
+        }
+        long lit = 0;
+        for (int s = 0; s < signals.length; s++) {
+            lit |= share(solution, signals[s], 0) >= LIT ? 1L << s : 0;
         }
         long pulls = 0;
         long holds = 0;
@@ -131,7 +146,7 @@ final class Conductions {
                 holds |= share >= coil.dropOut() ? 1L << rank : 0;
             }
         }
-        return new Conduction(!solution.shorts().isEmpty(), driven, pulls, holds);
+        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, pulls, holds, lit);
     }
 
     private double share(Solution solution, int part, int load) {
@@ -152,6 +167,26 @@ final class Conductions {
             }
         }
         return false;
+    }
+
+    /** Whether the order of the phases at a three-phase motor is the reverse one. */
+    private boolean isReversed(Solution solution, int motor) {
+        String tag = parts.get(motor).tag();
+        if (!parts.get(motor).terminals().containsAll(List.of("U1", "V1", "W1"))) {
+            return false;
+        }
+        Potential first = potential(solution, tag, "V1").minus(potential(solution, tag, "U1"));
+        Potential second = potential(solution, tag, "W1").minus(potential(solution, tag, "U1"));
+        boolean field = first.alternating() * second.alternating() > LEAST_FIELD;
+        return field && first.real() * second.imaginary() - first.imaginary() * second.real() > 0;
+    }
+
+    private Potential potential(Solution solution, String tag, String marking) {
+        return solution.potential(network.node(new Terminal(tag, marking)).orElseThrow());
+    }
+
+    static boolean isSignal(Part part) {
+        return part.family() == Family.PILOT_LAMP || part.family() == Family.HORN || part.family() == Family.SOLENOID;
     }
 
     static boolean isMotor(Part part) {

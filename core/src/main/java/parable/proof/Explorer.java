@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
+import java.util.function.IntPredicate;
 
 /**
  * Goes breadth first through every state that can be reached when every change may take any time, so that the way to a state is a
@@ -51,7 +52,7 @@ final class Explorer {
         }
         driven.set(index, conduction.driven() != 0);
         settled.set(index, !machine.eachOwn(state, conduction, found -> states.add(found, index)));
-        machine.handMoves(state).forEach(move -> states.add(machine.with(state, move), index));
+        machine.eachByHand(state, found -> states.add(found, index));
     }
 
     States states() {
@@ -65,6 +66,54 @@ final class Explorer {
     /** Whether nothing moves any more in a state unless a hand moves it. */
     boolean isSettled(int index) {
         return settled.get(index);
+    }
+
+    /** The positions of the settled states, in order. */
+    List<Integer> settled() {
+        return settled.stream().boxed().toList();
+    }
+
+    /** The states from which the circuit may come to one of a kind by itself, those of the kind included. */
+    BitSet reaching(IntPredicate kind) {
+        BitSet reaching = new BitSet(states.size());
+        for (int i = 0; i < states.size(); i++) {
+            reaching.set(i, kind.test(i));
+        }
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (int i = states.size() - 1; i >= 0; i--) {
+                if (!reaching.get(i) && leadsInto(i, reaching)) {
+                    reaching.set(i);
+                    more = true;
+                }
+            }
+        }
+        return reaching;
+    }
+
+    private boolean leadsInto(int index, BitSet those) {
+        long state = states.key(index);
+        Conduction conduction = machine.conduction(state);
+        boolean[] leads = {false};
+        if (!conduction.shorted()) {
+            machine.eachOwn(state, conduction, next -> {
+                int found = states.indexOf(next);
+                leads[0] |= found >= 0 && those.get(found);
+            });
+        }
+        return leads[0];
+    }
+
+    /** The first state from which the circuit cannot come to rest by itself, nor to a short circuit; empty if there is none. */
+    Optional<Integer> firstRestless() {
+        if (!complete) {
+            return Optional.empty();
+        }
+        BitSet resting = reaching(index ->
+                isSettled(index) || machine.conduction(states.key(index)).shorted());
+        int first = resting.nextClearBit(0);
+        return first < states.size() ? Optional.of(first) : Optional.empty();
     }
 
     /** Whether any motor is driven in a state. */

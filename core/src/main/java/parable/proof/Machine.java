@@ -30,9 +30,12 @@ final class Machine {
     private final List<Part> parts;
     private final List<Component> components = new ArrayList<>();
     private final int[] shift;
+    private final int[] mask;
+    private final int[][] handNext;
     private final int[] rank;
     private final int[] moving;
     private final int[] motors;
+    private final int[] signals;
     private final int[][] barredBy;
     private final int[][][] next;
     private final long[][] signature;
@@ -44,12 +47,15 @@ final class Machine {
         parts = assembly.parts();
         int count = parts.size();
         shift = new int[count];
+        mask = new int[count];
+        handNext = new int[count][];
         rank = new int[count];
         next = new int[count][][];
         signature = new long[count][];
         barredBy = new int[count][];
         moving = where(part -> !isFixed(part));
         motors = where(Conductions::isMotor);
+        signals = where(Conductions::isSignal);
         int at = 0;
         int signatureAt = 1;
         for (int p = 0; p < count; p++) {
@@ -61,6 +67,10 @@ final class Machine {
             if (!isFixed(part)) {
                 shift[p] = at;
                 at += component.bits();
+                mask[p] = (1 << component.bits()) - 1;
+                handNext[p] = component instanceof Component.Hand hand
+                        ? hand.positions().stream().mapToInt(Integer::intValue).toArray()
+                        : NOWHERE;
                 next[p] = nextOf(component);
                 signatureAt += sign(p, signatureAt);
             }
@@ -70,7 +80,7 @@ final class Machine {
         }
         powerShift = at;
         signatureBits = signatureAt;
-        conductions = new Conductions(assembly, moving, motors);
+        conductions = new Conductions(assembly, moving, motors, signals);
     }
 
     private int[] where(Predicate<Part> kind) {
@@ -150,7 +160,10 @@ final class Machine {
 
     /** Whether a state fits into a long. */
     boolean isSmallEnough() {
-        return powerShift < Long.SIZE - 1 && signatureBits < Long.SIZE && motors.length <= Long.SIZE;
+        return powerShift < Long.SIZE - 1
+                && signatureBits < Long.SIZE
+                && motors.length <= Long.SIZE
+                && signals.length <= Long.SIZE;
     }
 
     /** Whether a timer goes on and on, so that the circuit need not come to rest by itself. */
@@ -186,7 +199,7 @@ final class Machine {
         if (rank[part] < 0) {
             return components.get(part).rest();
         }
-        return (int) (state >> shift[part]) & (1 << components.get(part).bits()) - 1;
+        return (int) (state >> shift[part]) & mask[part];
     }
 
     boolean hasPower(long state) {
@@ -198,8 +211,7 @@ final class Machine {
     }
 
     private long with(long state, int part, int value) {
-        long mask = (1L << components.get(part).bits()) - 1 << shift[part];
-        return state & ~mask | (long) value << shift[part];
+        return state & ~((long) mask[part] << shift[part]) | (long) value << shift[part];
     }
 
     /** How a state is joined and fed. */
@@ -290,12 +302,55 @@ final class Machine {
         return moves;
     }
 
+    /** Hands over each state that hands and the world may lead to in one step. */
+    void eachByHand(long state, LongConsumer step) {
+        for (int p : moving) {
+            int value = value(state, p);
+            if (components.get(p) instanceof Component.Button) {
+                step.accept(with(state, p, Component.Button.toggled(value)));
+            }
+            for (int position : handNext[p]) {
+                if (position != value) {
+                    step.accept(with(state, p, position));
+                }
+            }
+        }
+        step.accept(state ^ 1L << powerShift);
+    }
+
     /** The motors that are fed. */
     List<String> driven(Conduction conduction) {
         return IntStream.range(0, motors.length)
                 .filter(m -> (conduction.driven() >> m & 1) == 1)
                 .mapToObj(m -> parts.get(motors[m]).tag())
                 .toList();
+    }
+
+    /** The tags of lamps, horns and solenoids, in the order of their numbers. */
+    List<String> signals() {
+        return IntStream.of(signals).mapToObj(part -> parts.get(part).tag()).toList();
+    }
+
+    /** What a settled state shows. */
+    Outcome outcome(long state) {
+        Conduction conduction = conduction(state);
+        List<String> running = new ArrayList<>();
+        for (int m = 0; m < motors.length; m++) {
+            if ((conduction.driven() >> m & 1) == 1) {
+                String way = (conduction.reversed() >> m & 1) == 1 ? " runs in reverse" : " runs forward";
+                running.add(parts.get(motors[m]).tag() + way);
+            }
+        }
+        List<String> in = IntStream.of(moving)
+                .filter(part -> components.get(part) instanceof Component.Armature
+                        && value(state, part) == Component.Armature.IN)
+                .mapToObj(part -> parts.get(part).tag())
+                .toList();
+        List<String> lit = IntStream.range(0, signals.length)
+                .filter(signal -> (conduction.lit() >> signal & 1) == 1)
+                .mapToObj(signal -> parts.get(signals[signal]).tag())
+                .toList();
+        return new Outcome(running, in, lit);
     }
 
     /** A move in words. */

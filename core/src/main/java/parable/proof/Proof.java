@@ -3,6 +3,7 @@ package parable.proof;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import parable.parts.Assembly;
 
 /**
@@ -55,7 +56,14 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         BooleanSupplier notInTime = speed == Speed.ANY ? () -> true : cancelled;
         Refinement refinement = new Refinement(machine, replay, notInTime);
         Certainty certainty = new Certainty(machine, refinement, notInTime);
-        List<Claim> claims = new Claims(machine, explorer, replay, refinement, certainty).all();
+        List<Claim> claims = Stream.of(
+                        new Claims(machine, explorer, replay, refinement),
+                        new Rest(machine, explorer, replay, assembly.sheet().duty()),
+                        new Behaviour(machine, explorer, certainty),
+                        new Apart(machine, explorer),
+                        new Signals(machine, explorer))
+                .flatMap(source -> source.claims().stream())
+                .toList();
         return new Proof(claims, explorer.states().size(), explorer.isComplete());
     }
 

@@ -24,6 +24,11 @@ final class Replay {
     private static final long APART = 8_000_000;
     private static final long READY = 60_000_000;
 
+    /** More changes than this in four seconds, with nobody near, are chatter. */
+    private static final int CHATTER = 40;
+
+    private static final int MOST_LINES = 200;
+
     private final Assembly assembly;
     private final List<Step> script = new ArrayList<>();
 
@@ -68,6 +73,25 @@ final class Replay {
         return look(bench, kind, inTheEnd, pace);
     }
 
+    /** Plays what hands do, and looks whether things still move long after; the instant is the last at which anything changed. */
+    Optional<Refutation> restless(List<Machine.Move> hands) {
+        Bench bench = begin(Pace.NOMINAL);
+        bench.runUntil(READY);
+        for (Machine.Move move : hands) {
+            bench.runUntil(bench.now() + APART);
+            action(move, bench.moment()).forEach(action -> act(bench, action));
+        }
+        long last = bench.now();
+        bench.runUntil(last + APART);
+        long late = bench.instants().stream()
+                .filter(instant -> instant > last + APART / 2)
+                .count();
+        List<Long> instants = bench.instants();
+        return late > CHATTER
+                ? Optional.of(refutation(bench, instants.get(instants.size() - 1), Pace.NOMINAL))
+                : Optional.empty();
+    }
+
     private Bench begin(Pace pace) {
         Bench bench = Bench.of(assembly, pace);
         script.clear();
@@ -97,6 +121,7 @@ final class Replay {
     private static List<String> story(Bench bench, long until) {
         return bench.story().stream()
                 .filter(line -> line.time() <= until)
+                .limit(MOST_LINES)
                 .map(line -> String.format(Locale.ROOT, "%.1f ms: %s", line.time() / 1000.0, line.text()))
                 .toList();
     }

@@ -48,6 +48,11 @@ final class States {
         return true;
     }
 
+    /** The position of a state, -1 if it has not been found. */
+    int indexOf(long key) {
+        return table[slot(key)];
+    }
+
     private int slot(long key) {
         long mixed = key * 0x9E3779B97F4A7C15L;
         int slot = (int) (mixed >>> 32) & table.length - 1;

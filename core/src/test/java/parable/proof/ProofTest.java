@@ -98,6 +98,65 @@ class ProofTest {
         assertThat(verdict(sheet, claim)).isEqualTo(expected);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Press platen | certain:S1 | M1 runs forward, K1 is in, P1 is on",
+                "Press platen | certain:S2 | M1 runs in reverse, K2 is in, P2 is on",
+                "Press platen | while:S1:S2 | M1 runs forward, K1 is in, P1 is on",
+                "Press platen | while:S1:S7 | no motor runs",
+                "Press platen | apart:K1:K2 | K1 and K2 are never in together",
+                "Press platen | signal:P1 | P1 is on exactly when K1 is in",
+                "Direct change | while:S1:S2 | M1 runs in reverse",
+                "Mill | certain:S1 | M1 runs forward, KM and KD are in, P1 is on",
+                "Mill | signal:P2 | P2 is on exactly when F2 has tripped",
+                "Pomace auger | no-restart | nothing starts because power returns",
+                "Fan | comes-to-rest | Nothing chatters",
+                "Double swap | certain:S2 | M1 runs forward"
+            })
+    void whatTheCircuitClaimsOfItself(String sheet, String id, String words) {
+        Claim claim = proofOf(sheet(sheet)).claim(id).orElseThrow();
+
+        assertThat(claim.text()).contains(words);
+        assertThat(claim.verdict().holds()).isTrue();
+    }
+
+    /** Two-wire control restarts by its nature: declared it raises no claim, undeclared it fails. */
+    @Test
+    void aRestartThatIsNotDeclaredFails() {
+        Sheet seal = Examples.sheet(
+                """
+                {"tag": "G1", "kind": "single-phase-supply", "voltage": "230 V AC"},
+                {"tag": "S0", "kind": "push-button", "blocks": "11-12"},
+                {"tag": "K1", "kind": "contactor", "coil": "230 V AC", "aux": "13-14"},
+                {"tag": "M1", "kind": "single-phase-motor", "voltage": "230 V AC", "power": "0.75 kW"}
+                """,
+                "\"G1[L] L K1[1-2] M1[U1-U2] N\", \"G1[N] N\"",
+                "\"L S0[11-12] K1[A1-A2] N\"");
+
+        assertThat(proofOf(sheet("Two-wire")).claim("no-restart")).isEmpty();
+        assertThat(proofOf(seal).claim("no-restart").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
+    }
+
+    @Test
+    void aCoilThroughItsOwnClosedContactChatters() {
+        Sheet chatters = Examples.sheet(
+                """
+                {"tag": "G1", "kind": "single-phase-supply", "voltage": "230 V AC"},
+                {"tag": "S0", "kind": "push-button", "blocks": "11-12"},
+                {"tag": "S1", "kind": "push-button", "blocks": "13-14"},
+                {"tag": "K1", "kind": "contactor", "coil": "230 V AC", "aux": "21-22"},
+                {"tag": "M1", "kind": "single-phase-motor", "voltage": "230 V AC", "power": "0.75 kW"}
+                """,
+                "\"G1[L] L K1[1-2] M1[U1-U2] N\", \"G1[N] N\"",
+                "\"L S0[11-12] S1[13-14] K1[21-22] K1[A1-A2] N\"");
+        Proof proof = proofOf(chatters);
+
+        assertThat(proof.claim("comes-to-rest").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(proof.claim("stops:S0").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
+    }
+
     /** The momentum of an armature: both coils fed in one instant, each opens the other's feed, and both arrive. */
     @Test
     void theElectricalInterlockAloneIsRefutedByTwoButtonsInOneInstant() {

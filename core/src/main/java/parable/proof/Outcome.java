@@ -1,0 +1,39 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What a sheet shows once all has settled.
+ *
+ * @param motors the motors that are fed, each with the way it turns
+ * @param in the contactors and relays that are in
+ * @param lit the lamps, horns and solenoids that are on
+ */
+record Outcome(List<String> motors, List<String> in, List<String> lit) {
+
+    Outcome {
+        motors = List.copyOf(motors);
+        in = List.copyOf(in);
+        lit = List.copyOf(lit);
+    }
+
+    /** {@code M1 runs forward, K1 is in, P1 is on}. */
+    String words() {
+        List<String> words = new ArrayList<>();
+        words.add(motors.isEmpty() ? "no motor runs" : String.join(" and ", motors));
+        if (!in.isEmpty()) {
+            words.add(list(in) + (in.size() == 1 ? " is in" : " are in"));
+        }
+        if (!lit.isEmpty()) {
+            words.add(list(lit) + (lit.size() == 1 ? " is on" : " are on"));
+        }
+        return String.join(", ", words);
+    }
+
+    private static String list(List<String> tags) {
+        return tags.size() == 1
+                ? tags.get(0)
+                : String.join(", ", tags.subList(0, tags.size() - 1)) + " and " + tags.get(tags.size() - 1);
+    }
+}
