@@ -179,7 +179,13 @@ public final class MainWindow {
     }
 
     private Node findings() {
-        return new FindingsView(findings, proof, () -> proof.prove(run().assembly()), this::replay, this::goTo);
+        return new FindingsView(
+                findings,
+                proof,
+                () -> proof.prove(run().assembly()),
+                () -> proof.tryFaults(run().assembly()),
+                this::replay,
+                this::goTo);
     }
 
     /** The steps of the work, the one that is shown selected. */

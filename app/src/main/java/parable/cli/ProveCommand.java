@@ -2,13 +2,16 @@ package parable.cli;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import parable.circuit.Sheet;
 import parable.files.ProofText;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Claim;
+import parable.proof.FaultRow;
 import parable.proof.Proof;
+import parable.proof.SingleFaults;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -31,6 +34,9 @@ final class ProveCommand implements Callable<Integer> {
     @Option(names = "--any-speed", description = "keep to no times at all; what then breaks stays unfinished")
     private boolean anySpeed;
 
+    @Option(names = "--faults", description = "try every single fault as well")
+    private boolean faults;
+
     @Option(names = "--json", description = "print the claims as JSON")
     private boolean json;
 
@@ -43,12 +49,14 @@ final class ProveCommand implements Callable<Integer> {
         Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         long begin = System.nanoTime();
         Proof proof = Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, () -> false);
+        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), () -> false) : List.of();
         long millis = (System.nanoTime() - begin) / 1_000_000;
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            out.println(ProofText.json(proved.name(), proof, millis));
+            out.println(ProofText.json(proved.name(), proof, rows, millis));
         } else {
             print(proved.name(), proof, millis, out);
+            rows.forEach(row -> print(row, out));
         }
         out.flush();
         return proof.complete()
@@ -64,6 +72,10 @@ final class ProveCommand implements Callable<Integer> {
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         }
+    }
+
+    private static void print(FaultRow row, PrintWriter out) {
+        out.println("  " + row.fault().words() + ". " + row.words() + ".  " + row.broken());
     }
 
     private static void print(String sheet, Proof proof, long millis, PrintWriter out) {

@@ -12,8 +12,8 @@ import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Part;
 
-/** What the faults of a run do to its contacts, loads, wires and movements. */
-final class Faults {
+/** What faults do to contacts, loads, wires and movements, on the bench and in the proof alike. */
+public final class Faults {
 
     private static final long SHAKE_PERIOD = 500_000;
     private static final long SHAKE = 30_000;
@@ -21,7 +21,8 @@ final class Faults {
     private final Network network;
     private final List<Part> parts;
 
-    Faults(Network network) {
+    /** The faults of what a network is compiled from. */
+    public Faults(Network network) {
         this.network = network;
         this.parts = network.assembly().parts();
     }
@@ -29,8 +30,10 @@ final class Faults {
     /**
      * Opens and closes contacts as the faults have it. A welded pole keeps the mirror contacts of its contactor open (IEC
      * 60947-4-1, annex F).
+     *
+     * @param closed the numbers of the closed contacts; modified
      */
-    void distort(BitSet closed, List<Fault> faults) {
+    public void distort(BitSet closed, List<Fault> faults) {
         for (Fault fault : faults) {
             int part = index(fault);
             if (fault.kind() == Fault.Kind.WELDED && isPole(parts.get(part), fault)) {
@@ -55,7 +58,7 @@ final class Faults {
     }
 
     /** The loads that are burnt through. */
-    BitSet openLoads(List<Fault> faults) {
+    public BitSet openLoads(List<Fault> faults) {
         BitSet open = new BitSet();
         for (Fault fault : faults) {
             Part part = parts.get(index(fault));
@@ -69,7 +72,7 @@ final class Faults {
     }
 
     /** Whether a source gives no voltage. */
-    boolean silences(int part, int source, List<Fault> faults) {
+    public boolean silences(int part, int source, List<Fault> faults) {
         String live = parts.get(part).sources().get(source).live();
         return faults.contains(new Fault(Fault.Kind.LOST, parts.get(part).tag(), live));
     }
@@ -79,7 +82,7 @@ final class Faults {
      *
      * @param time when, in microseconds; loose terminals come and go
      */
-    Defects defects(List<Fault> faults, long time) {
+    public Defects defects(List<Fault> faults, long time) {
         Set<Terminal> off = new HashSet<>();
         Set<Jumper> jumpers = new HashSet<>();
         Set<Terminal> low = new HashSet<>();
@@ -131,7 +134,7 @@ final class Faults {
     }
 
     /** Whether a device cannot go to a position: it is stuck, or a welded pole holds its armature. */
-    boolean holds(int part, int position, List<Fault> faults) {
+    public boolean holds(int part, int position, List<Fault> faults) {
         String tag = parts.get(part).tag();
         return faults.stream()
                 .filter(fault -> fault.tag().equals(tag))

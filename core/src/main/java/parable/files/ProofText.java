@@ -3,10 +3,15 @@ package parable.files;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 import parable.proof.Claim;
+import parable.proof.FaultRow;
 import parable.proof.Proof;
 
-/** A proof as JSON: {@code {"sheet", "states", "millis", "complete", "claims": [{"id", "text", "verdict", "times", "story"}]}}. */
+/**
+ * A proof as JSON: {@code {"sheet", "states", "millis", "complete", "claims": [{"id", "text", "verdict", "times", "story"}],
+ * "faults": [{"fault", "broken", "hidden", "shown"}]}}.
+ */
 public final class ProofText {
 
     private ProofText() {}
@@ -14,9 +19,10 @@ public final class ProofText {
     /**
      * The proof of one sheet.
      *
+     * @param faults what single faults do, empty if they were not tried
      * @param millis how long it took, in ms
      */
-    public static String json(String sheet, Proof proof, long millis) {
+    public static String json(String sheet, Proof proof, List<FaultRow> faults, long millis) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("sheet", sheet);
         root.put("states", proof.states());
@@ -24,6 +30,15 @@ public final class ProofText {
         root.put("complete", proof.complete());
         ArrayNode claims = root.putArray("claims");
         proof.claims().forEach(claim -> add(claims.addObject(), claim));
+        ArrayNode rows = root.putArray("faults");
+        for (FaultRow row : faults) {
+            ObjectNode node = rows.addObject();
+            node.put("fault", row.fault().words());
+            ArrayNode broken = node.putArray("broken");
+            row.broken().forEach(broken::add);
+            node.put("hidden", row.isHidden());
+            node.put("shown", row.revealed().orElse(""));
+        }
         return root.toPrettyString();
     }
 

@@ -50,7 +50,7 @@ final class Certainty {
         }
         if (ends.get().size() == 1) {
             return new Decision(
-                    new Refinement.Outcome.Holds(refinement.words(fewest(script, all))),
+                    refinement.holds(fewest(script, all)),
                     ends.get().keySet().stream().findFirst());
         }
         List<Refutation> shown = new ArrayList<>();

@@ -2,7 +2,11 @@ package parable.proof;
 
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.stream.IntStream;
+import parable.bench.Fault;
+import parable.bench.Faults;
 import parable.circuit.Terminal;
 import parable.network.Network;
 import parable.network.Potential;
@@ -25,6 +29,8 @@ final class Conductions {
 
     private static final double WORKS = 0.3;
     private static final double LIT = 0.7;
+    private static final int PHASES = 3;
+    private static final double EVEN = 0.7;
     private static final int FREE = -1;
 
     /** Below this product of two voltages in V² there is no rotating field to speak of. */
@@ -35,6 +41,9 @@ final class Conductions {
     private final int[] moving;
     private final int[] motors;
     private final int[] signals;
+    private final List<Fault> faults;
+    private final Faults effects;
+    private final Network wired;
     private final BitSet outside = new BitSet();
     private final BitSet allSources = new BitSet();
     private long[] keys = new long[1 << 8];
@@ -48,9 +57,13 @@ final class Conductions {
      * @param moving the parts that move, by their positions among the sheet's
      * @param motors the motors, likewise
      * @param signals lamps, horns and solenoids, likewise
+     * @param faults what is wrong with the panel
      */
-    Conductions(Assembly assembly, int[] moving, int[] motors, int[] signals) {
+    Conductions(Assembly assembly, int[] moving, int[] motors, int[] signals, List<Fault> faults) {
         network = Network.of(assembly);
+        this.faults = faults;
+        effects = new Faults(network);
+        wired = network.with(effects.defects(faults, 0));
         parts = assembly.parts();
         this.moving = moving;
         this.motors = motors;
@@ -122,12 +135,14 @@ final class Conductions {
         if (!power) {
             on.andNot(outside);
         }
-        Solution solution = network.solve(contacts, on);
+        Solution solution = solve(contacts, on);
         long driven = 0;
         long reversed = 0;
+        long uneven = 0;
         for (int m = 0; m < motors.length; m++) {
             driven |= isDriven(solution, motors[m]) ? 1L << m : 0;
             reversed |= isReversed(solution, motors[m]) ? 1L << m : 0;
+            uneven |= isUneven(solution, motors[m]) ? 1L << m : 0;
         }
         long lit = 0;
         for (int s = 0; s < signals.length; s++) {
@@ -146,7 +161,22 @@ final class Conductions {
                 holds |= share >= coil.dropOut() ? 1L << rank : 0;
             }
         }
-        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, pulls, holds, lit);
+        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, uneven, pulls, holds, lit);
+    }
+
+    private Solution solve(BitSet contacts, BitSet on) {
+        if (faults.isEmpty()) {
+            return network.solve(contacts, on);
+        }
+        effects.distort(contacts, faults);
+        for (int p = 0; p < parts.size(); p++) {
+            for (int s = 0; s < parts.get(p).sources().size(); s++) {
+                if (effects.silences(p, s, faults)) {
+                    on.clear(network.source(p, s));
+                }
+            }
+        }
+        return wired.solve(contacts, on, effects.openLoads(faults));
     }
 
     private double share(Solution solution, int part, int load) {
@@ -179,6 +209,16 @@ final class Conductions {
         Potential second = potential(solution, tag, "W1").minus(potential(solution, tag, "U1"));
         boolean field = first.alternating() * second.alternating() > LEAST_FIELD;
         return field && first.real() * second.imaginary() - first.imaginary() * second.real() > 0;
+    }
+
+    /** Whether the windings of a three-phase motor do not all get the same voltage, as with a phase missing. */
+    private boolean isUneven(Solution solution, int motor) {
+        DoubleSummaryStatistics windings = IntStream.range(
+                        0, parts.get(motor).loads().size())
+                .filter(l -> parts.get(motor).loads().get(l).role() == LoadRole.WINDING)
+                .mapToDouble(l -> solution.loadVoltage(network.load(motor, l)).alternating())
+                .summaryStatistics();
+        return windings.getCount() == PHASES && windings.getMin() < EVEN * windings.getMax();
     }
 
     private Potential potential(Solution solution, String tag, String marking) {

@@ -8,6 +8,9 @@ import java.util.Optional;
 import java.util.function.LongConsumer;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import parable.bench.Fault;
+import parable.bench.Faults;
+import parable.network.Network;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -37,14 +40,24 @@ final class Machine {
     private final int[] motors;
     private final int[] signals;
     private final int[][] barredBy;
+    private final boolean[] welded;
+    private final List<Fault> faults;
+    private final Faults effects;
     private final int[][][] next;
     private final long[][] signature;
     private final int powerShift;
     private final int signatureBits;
     private final Conductions conductions;
 
-    Machine(Assembly assembly) {
+    /**
+     * The machine of a sheet.
+     *
+     * @param faults what is wrong with it, from the beginning
+     */
+    Machine(Assembly assembly, List<Fault> faults) {
         parts = assembly.parts();
+        this.faults = faults;
+        effects = new Faults(Network.of(assembly));
         int count = parts.size();
         shift = new int[count];
         mask = new int[count];
@@ -53,7 +66,8 @@ final class Machine {
         next = new int[count][][];
         signature = new long[count][];
         barredBy = new int[count][];
-        moving = where(part -> !isFixed(part));
+        welded = new boolean[count];
+        moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
         signals = where(Conductions::isSignal);
         int at = 0;
@@ -64,7 +78,8 @@ final class Machine {
             components.add(component);
             rank[p] = -1;
             barredBy[p] = bars(assembly, part.tag());
-            if (!isFixed(part)) {
+            welded[p] = !isStuck(part) && effects.holds(p, 0, faults);
+            if (!isFixed(part) && !isStuck(part)) {
                 shift[p] = at;
                 at += component.bits();
                 mask[p] = (1 << component.bits()) - 1;
@@ -80,7 +95,7 @@ final class Machine {
         }
         powerShift = at;
         signatureBits = signatureAt;
-        conductions = new Conductions(assembly, moving, motors, signals);
+        conductions = new Conductions(assembly, moving, motors, signals, faults);
     }
 
     private int[] where(Predicate<Part> kind) {
@@ -144,10 +159,16 @@ final class Machine {
         };
     }
 
-    private static int[] bars(Assembly assembly, String tag) {
+    /** Whether a part does not move at all because of a fault. */
+    private boolean isStuck(Part part) {
+        return faults.contains(new Fault(Fault.Kind.STUCK, part.tag(), ""));
+    }
+
+    private int[] bars(Assembly assembly, String tag) {
         List<Integer> others = new ArrayList<>();
         for (Part bar : assembly.parts()) {
-            if (bar.drive() instanceof Drive.Interlocking between) {
+            boolean fitted = !faults.contains(new Fault(Fault.Kind.MISSING, bar.tag(), ""));
+            if (fitted && bar.drive() instanceof Drive.Interlocking between) {
                 if (between.one().equals(tag)) {
                     assembly.indexOf(between.other()).ifPresent(others::add);
                 } else if (between.other().equals(tag)) {
@@ -206,8 +227,12 @@ final class Machine {
         return (state >> powerShift & 1) == 1;
     }
 
+    /** The state after a move; what does not move stays. */
     long with(long state, Move move) {
-        return move.part() == POWER ? state ^ 1L << powerShift : with(state, move.part(), move.value());
+        if (move.part() == POWER) {
+            return state ^ 1L << powerShift;
+        }
+        return rank[move.part()] < 0 ? state : with(state, move.part(), move.value());
     }
 
     private long with(long state, int part, int value) {
@@ -235,6 +260,9 @@ final class Machine {
     private int[] targets(long state, int part, Conduction conduction) {
         int value = value(state, part);
         int[] targets = next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
+        if (welded[part] && value == Component.Armature.HANGING) {
+            return NOWHERE;
+        }
         boolean leaves = components.get(part) instanceof Component.Armature && value == Component.Armature.STARTED;
         return leaves && isBarred(state, part)
                 ? IntStream.of(targets)
@@ -337,7 +365,10 @@ final class Machine {
         List<String> running = new ArrayList<>();
         for (int m = 0; m < motors.length; m++) {
             if ((conduction.driven() >> m & 1) == 1) {
-                String way = (conduction.reversed() >> m & 1) == 1 ? " runs in reverse" : " runs forward";
+                boolean uneven = (conduction.uneven() >> m & 1) == 1;
+                String way = uneven
+                        ? " has not all its phases"
+                        : (conduction.reversed() >> m & 1) == 1 ? " runs in reverse" : " runs forward";
                 running.add(parts.get(motors[m]).tag() + way);
             }
         }

@@ -18,6 +18,11 @@ record Outcome(List<String> motors, List<String> in, List<String> lit) {
         lit = List.copyOf(lit);
     }
 
+    /** What can be seen from in front of the door: motors and signals. */
+    Outcome seen() {
+        return new Outcome(motors, List.of(), lit);
+    }
+
     /** {@code M1 runs forward, K1 is in, P1 is on}. */
     String words() {
         List<String> words = new ArrayList<>();

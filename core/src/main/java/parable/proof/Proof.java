@@ -46,13 +46,13 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
      * @param cancelled asked now and then; once it says so, what is not decided is unfinished
      */
     public static Proof of(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
-        Machine machine = new Machine(assembly);
+        Machine machine = new Machine(assembly, List.of());
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
         Explorer explorer = new Explorer(machine, cancelled);
         explorer.explore();
-        Replay replay = new Replay(assembly);
+        Replay replay = new Replay(assembly, List.of());
         BooleanSupplier notInTime = speed == Speed.ANY ? () -> true : cancelled;
         Refinement refinement = new Refinement(machine, replay, notInTime);
         Certainty certainty = new Certainty(machine, refinement, notInTime);

@@ -29,11 +29,24 @@ final class Refinement {
     private final Machine machine;
     private final Replay replay;
     private final BooleanSupplier cancelled;
+    private final Set<Integer> kept = new TreeSet<>();
+    private Optional<Set<Integer>> keepingTo = Optional.empty();
 
     Refinement(Machine machine, Replay replay, BooleanSupplier cancelled) {
         this.machine = machine;
         this.replay = replay;
         this.cancelled = cancelled;
+    }
+
+    /** From now on decides with the times of these parts only, once and for all, and without showing anything on the bench. */
+    Refinement keepingTo(Set<Integer> parts) {
+        keepingTo = Optional.of(Set.copyOf(parts));
+        return this;
+    }
+
+    /** The parts on whose times anything rests that was found to hold so far. */
+    Set<Integer> kept() {
+        return kept;
     }
 
     /** What became of a claim. */
@@ -58,15 +71,18 @@ final class Refinement {
      * @param inTheEnd whether only the end of the story counts
      */
     Outcome decide(TimedSearch.Kind kind, Set<Integer> first, Predicate<Moment> onBench, boolean inTheEnd) {
+        if (keepingTo.isPresent()) {
+            TimedSearch search = new TimedSearch(machine, keepingTo.get(), true, cancelled);
+            boolean holds = search.find(List.of(search.rest()), kind).isEmpty() && search.isComplete();
+            return holds ? holds(keepingTo.get()) : new Outcome.Open(List.of());
+        }
         Set<Integer> keeping = new TreeSet<>(first);
         while (!cancelled.getAsBoolean()) {
             TimedSearch search = new TimedSearch(machine, keeping, true, cancelled);
             Instant rest = search.rest();
             Optional<Integer> found = search.find(List.of(rest), kind);
             if (found.isEmpty()) {
-                return search.isComplete()
-                        ? new Outcome.Holds(words(fewest(keeping, kind, search.size())))
-                        : new Outcome.Open(List.of());
+                return search.isComplete() ? holds(fewest(keeping, kind, search.size())) : new Outcome.Open(List.of());
             }
             List<TimedSearch.Step> way = search.wayTo(found.get());
             List<Machine.Move> moves = way.stream().map(TimedSearch.Step::move).toList();
@@ -80,6 +96,12 @@ final class Refinement {
             }
         }
         return new Outcome.Open(List.of());
+    }
+
+    /** It holds with the times of these parts. */
+    Outcome holds(Set<Integer> parts) {
+        kept.addAll(parts);
+        return new Outcome.Holds(words(parts));
     }
 
     /** Leaves out every part without whose times the claim still holds. */

@@ -3,11 +3,13 @@ package parable.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
+import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.bench.Pace;
 import parable.parts.Assembly;
@@ -30,9 +32,16 @@ final class Replay {
     private static final int MOST_LINES = 200;
 
     private final Assembly assembly;
+    private final List<Fault> faults;
     private final List<Step> script = new ArrayList<>();
 
-    Replay(Assembly assembly) {
+    /**
+     * Plays on a sheet.
+     *
+     * @param faults what is wrong with it, from the beginning
+     */
+    Replay(Assembly assembly, List<Fault> faults) {
+        this.faults = faults;
         this.assembly = assembly;
     }
 
@@ -95,6 +104,7 @@ final class Replay {
     private Bench begin(Pace pace) {
         Bench bench = Bench.of(assembly, pace);
         script.clear();
+        faults.forEach(fault -> put(bench, fault));
         for (Part part : assembly.parts()) {
             if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
                 act(bench, new Action(Verb.CLOSE, part.tag()));
@@ -142,12 +152,24 @@ final class Replay {
         if (part.drive() instanceof Drive.ByTurning turning) {
             return List.of(new Action(Verb.TURN, part.tag(), turning.positions().get(move.value())));
         }
+        boolean trips = part.drive().verbs().containsKey(Verb.TRIP);
         return part.drive().verbs().entrySet().stream()
+                .filter(verb -> !trips || verb.getKey() != Verb.PRESS && verb.getKey() != Verb.RELEASE)
+                .sorted(Map.Entry.comparingByKey())
                 .filter(verb ->
                         verb.getValue() == (part.family() == Family.PUSH_BUTTON ? move.value() & 1 : move.value()))
                 .map(verb -> new Action(verb.getKey(), part.tag()))
                 .limit(1)
                 .toList();
+    }
+
+    private void put(Bench bench, Fault fault) {
+        try {
+            bench.set(fault, true);
+            script.add(new Step.SetFault(script.size() + 1, bench.now(), fault, true));
+        } catch (ActionRefusedException impossible) {
+            throw new IllegalArgumentException("a fault that the sheet cannot have", impossible);
+        }
     }
 
     private void act(Bench bench, Action action) {

@@ -29,11 +29,17 @@ public final class FindingsView extends VBox {
      * The view.
      *
      * @param prove begins the proof of the sheet that is shown
+     * @param tryFaults begins to try single faults on that sheet
      * @param replay shows on the bench how a claim fails
      * @param goTo shows a device on the drawing, by its tag
      */
     public FindingsView(
-            FindingsModel model, ProofModel proof, Runnable prove, Consumer<Refutation> replay, Consumer<String> goTo) {
+            FindingsModel model,
+            ProofModel proof,
+            Runnable prove,
+            Runnable tryFaults,
+            Consumer<Refutation> replay,
+            Consumer<String> goTo) {
         this.model = model;
         this.goTo = goTo;
         setId("findings");
@@ -42,7 +48,7 @@ public final class FindingsView extends VBox {
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
         ProofView claims = new ProofView(proof, prove, replay);
-        VBox all = new VBox(10, list, claims);
+        VBox all = new VBox(10, list, claims, new FaultsView(proof, tryFaults, replay));
         ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);

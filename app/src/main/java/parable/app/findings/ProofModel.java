@@ -1,5 +1,6 @@
 package parable.app.findings;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -12,13 +13,18 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.parts.Assembly;
+import parable.proof.FaultRow;
 import parable.proof.Proof;
+import parable.proof.SingleFaults;
 
 /** The proof of the sheet that is shown. It runs beside the window and can be cancelled. */
 public final class ProofModel {
 
     private final ReadOnlyObjectWrapper<Optional<Proof>> proof = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper proving = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<Optional<List<FaultRow>>> faults =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyBooleanWrapper trying = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
@@ -39,7 +45,7 @@ public final class ProofModel {
 
     /** Goes through every state of a sheet. */
     public void prove(Assembly assembly) {
-        long mine = asked.incrementAndGet();
+        long mine = asked.get();
         proof.set(Optional.empty());
         trouble.set("");
         proving.set(true);
@@ -62,6 +68,7 @@ public final class ProofModel {
         if (asked.get() == mine) {
             trouble.set(words);
             proving.set(false);
+            trying.set(false);
         }
     }
 
@@ -77,11 +84,45 @@ public final class ProofModel {
         }
     }
 
+    /** What single faults do, empty until they have been tried on the sheet as it is. */
+    public ReadOnlyObjectProperty<Optional<List<FaultRow>>> faultsProperty() {
+        return faults.getReadOnlyProperty();
+    }
+
+    /** Whether single faults are being tried. */
+    public ReadOnlyBooleanProperty tryingProperty() {
+        return trying.getReadOnlyProperty();
+    }
+
+    /** Tries every single fault on a sheet. */
+    public void tryFaults(Assembly assembly) {
+        long mine = asked.get();
+        faults.set(Optional.empty());
+        trying.set(true);
+        worker.execute(() -> {
+            try {
+                List<FaultRow> rows = SingleFaults.of(assembly, () -> asked.get() != mine);
+                Platform.runLater(() -> show(mine, rows));
+            } catch (RuntimeException unexpected) {
+                Platform.runLater(() -> stumbled(mine, unexpected.toString()));
+            }
+        });
+    }
+
+    private void show(long mine, List<FaultRow> rows) {
+        if (asked.get() == mine) {
+            faults.set(Optional.of(rows));
+            trying.set(false);
+        }
+    }
+
     /** Ends what is under way, and forgets what was proved, as when the sheet has changed. */
     public void forget() {
         asked.incrementAndGet();
         proof.set(Optional.empty());
+        faults.set(Optional.empty());
         trouble.set("");
         proving.set(false);
+        trying.set(false);
     }
 }

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.Fault;
+import parable.bench.Pace;
 import parable.bench.StoryLine;
 import parable.files.JobFile;
 import parable.parts.Assembly;
@@ -45,7 +46,7 @@ class RunModelTest {
 
     @Test
     void aReplayStandsStillAtItsInstant() throws Exception {
-        run.replay(Scenario.read("0 close Q1\n900 ms press S1"), 920_000);
+        run.replay(Scenario.read("0 close Q1\n900 ms press S1"), Pace.NOMINAL, 920_000);
         assertThat(run.nowProperty().get()).isEqualTo(860_000);
         assertThat(run.speedProperty().get()).isEqualTo(Speed.TEN_MILLISECONDS);
         for (int i = 0; i < 100; i++) {

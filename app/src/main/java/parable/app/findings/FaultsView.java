@@ -1,0 +1,110 @@
+package parable.app.findings;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import parable.app.ActionButton;
+import parable.proof.FaultRow;
+import parable.proof.Refutation;
+
+/** What single faults do, the worst first. The harmless ones are listed when asked for. */
+final class FaultsView extends VBox {
+
+    private final ProofModel model;
+    private final Runnable begin;
+    private final Consumer<Refutation> replay;
+    private boolean all;
+    private final ChangeListener<Object> changed = (any, before, now) -> show();
+    private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
+
+    /**
+     * The view.
+     *
+     * @param begin begins to try the faults on the sheet that is shown
+     * @param replay shows on the bench what a fault does
+     */
+    FaultsView(ProofModel model, Runnable begin, Consumer<Refutation> replay) {
+        super(6);
+        this.model = model;
+        this.begin = begin;
+        this.replay = replay;
+        setId("single-faults");
+        model.faultsProperty().addListener(showAnew);
+        model.tryingProperty().addListener(showAnew);
+        show();
+    }
+
+    private void show() {
+        Button button = new ActionButton(
+                "try-faults", "Try every single fault", "A weld, a broken wire, a stuck button: one at a time", begin);
+        button.setDisable(model.tryingProperty().get());
+        Label state = FindingsView.wrapped(words(), "finding-reason");
+        state.setId("faults-state");
+        getChildren().setAll(button, state);
+        model.faultsProperty().get().ifPresent(this::list);
+    }
+
+    private void list(List<FaultRow> rows) {
+        rows.stream().filter(this::isListed).forEach(row -> getChildren().add(entry(row)));
+        if (rows.stream().anyMatch(row -> !isListed(row))) {
+            getChildren()
+                    .add(new ActionButton("all-faults", "List the harmless ones too", "All that were tried", () -> {
+                        all = true;
+                        show();
+                    }));
+        }
+    }
+
+    private boolean isListed(FaultRow row) {
+        return all || row.isDangerous();
+    }
+
+    private String words() {
+        if (model.tryingProperty().get()) {
+            return "Going through every state once for each fault\u2026";
+        }
+        return model.faultsProperty()
+                .get()
+                .map(FaultsView::words)
+                .orElse("What one weld, one broken wire or one stuck button does has not been tried yet.");
+    }
+
+    private static String words(List<FaultRow> rows) {
+        long dangerous = rows.stream().filter(FaultRow::isDangerous).count();
+        long both =
+                rows.stream().filter(row -> row.isDangerous() && row.isHidden()).count();
+        return rows.size() + " faults tried, one at a time: " + dangerous + " dangerous, of which " + both
+                + " stay hidden in usual operation. Those are found by testing only.";
+    }
+
+    private VBox entry(FaultRow row) {
+        String danger = row.isDangerous() ? row.isHidden() ? "Hidden and dangerous" : "Dangerous" : "Harmless";
+        Label word = new Label(danger);
+        word.getStyleClass().add("severity");
+        word.pseudoClassStateChanged(PseudoClass.getPseudoClass(row.isDangerous() ? "danger" : "note"), true);
+        VBox entry = new VBox(
+                2,
+                word,
+                FindingsView.wrapped(row.fault().words() + ".", "finding-text"),
+                FindingsView.wrapped(row.words() + ".", "finding-reason"));
+        if (row.isDangerous()) {
+            entry.getChildren()
+                    .add(FindingsView.wrapped(
+                            "No longer holds: " + String.join(", ", row.broken()) + ".", "finding-reason"));
+        }
+        row.refutation().ifPresent(refutation -> entry.getChildren()
+                .add(new ActionButton(
+                        "replay-fault",
+                        "Replay in slow motion",
+                        "Puts the fault in and plays it on the bench",
+                        () -> replay.accept(refutation))));
+        entry.getStyleClass().add("finding");
+        entry.setAccessibleText(danger + ": " + row.fault().words() + ". " + row.words());
+        return entry;
+    }
+}

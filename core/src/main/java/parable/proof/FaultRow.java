@@ -1,0 +1,37 @@
+package parable.proof;
+
+import java.util.List;
+import java.util.Optional;
+import parable.bench.Fault;
+
+/**
+ * What a single fault does.
+ *
+ * @param broken the claims that hold without it and do not with it, by their ids
+ * @param revealed what of the usual operation shows it and how, empty if it stays hidden
+ * @param refutation how the bench shows the first of the broken claims broken at nominal times, empty if it does not
+ */
+public record FaultRow(Fault fault, List<String> broken, Optional<String> revealed, Optional<Refutation> refutation) {
+
+    /** Not modified: the list is copied. */
+    public FaultRow {
+        broken = List.copyOf(broken);
+    }
+
+    /** Whether it breaks what keeps people and machine safe. */
+    public boolean isDangerous() {
+        return !broken.isEmpty();
+    }
+
+    /** Whether usual operation goes on as if it were not there, until a second fault comes. */
+    public boolean isHidden() {
+        return revealed.isEmpty();
+    }
+
+    /** What it does, in a few words. */
+    public String words() {
+        return (isHidden() ? "Stays hidden" : "Shows itself")
+                + (isDangerous() ? " and is dangerous" : "")
+                + revealed.map(how -> ": " + how).orElse("");
+    }
+}

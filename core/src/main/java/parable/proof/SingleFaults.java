@@ -1,0 +1,197 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import parable.bench.Fault;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Part;
+
+/**
+ * What each single fault does to a sheet: which of the claims {@code no-short}, {@code stops}, {@code no-restart} and
+ * {@code comes-to-rest} it breaks, and whether usual operation shows it: the selectors turned, every start pressed and let go, every
+ * stop button pressed and let go. An earth fault that makes its protection open breaks nothing: that is what the protection is for. A claim that rests on times is searched within the same times with the fault in.
+ */
+public final class SingleFaults {
+
+    private static final Set<Fault.Kind> KINDS = Set.of(
+            Fault.Kind.WELDED,
+            Fault.Kind.BURNT,
+            Fault.Kind.BROKEN,
+            Fault.Kind.STUCK,
+            Fault.Kind.BLOWN,
+            Fault.Kind.LOST,
+            Fault.Kind.MISSING,
+            Fault.Kind.OFF,
+            Fault.Kind.EARTHED);
+
+    private final Assembly assembly;
+    private final BooleanSupplier cancelled;
+    private final List<Usual> healthy;
+    private final Set<String> holding;
+    private final Set<Integer> keeping;
+
+    /** Something usual that is done, and what may be seen once all has settled. */
+    private record Usual(String words, Set<Outcome> ends) {}
+
+    private SingleFaults(Assembly assembly, BooleanSupplier cancelled) {
+        this.assembly = assembly;
+        this.cancelled = cancelled;
+        Machine machine = new Machine(assembly, List.of());
+        Explorer explorer = explored(machine);
+        Refinement refinement = new Refinement(machine, new Replay(assembly, List.of()), cancelled);
+        List<Claim> claims = claims(machine, explorer, refinement, List.of());
+        holding = claims.stream()
+                .filter(claim -> claim.verdict().holds())
+                .map(Claim::id)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        keeping = refinement.kept();
+        healthy = usual(machine, explorer);
+    }
+
+    /**
+     * The table, the worst first: dangerous and hidden, dangerous, hidden, the rest.
+     *
+     * @param cancelled asked now and then, from several threads; what is left out then is not in the table
+     */
+    public static List<FaultRow> of(Assembly assembly, BooleanSupplier cancelled) {
+        if (!new Machine(assembly, List.of()).isSmallEnough()) {
+            return List.of();
+        }
+        SingleFaults faults = new SingleFaults(assembly, cancelled);
+        return faults.possible().parallelStream()
+                .filter(fault -> !cancelled.getAsBoolean())
+                .map(faults::row)
+                .sorted(Comparator.comparing(FaultRow::isDangerous)
+                        .thenComparing(FaultRow::isHidden)
+                        .reversed())
+                .toList();
+    }
+
+    /** The faults that can occur on what is wired. */
+    private List<Fault> possible() {
+        List<Fault> possible = new ArrayList<>();
+        for (Part part : assembly.parts()) {
+            Fault.possibleIn(part).stream()
+                    .filter(fault -> KINDS.contains(fault.kind()))
+                    .filter(fault -> isWired(part, fault))
+                    .filter(fault ->
+                            fault.kind() != Fault.Kind.STUCK || part.machine().isEmpty())
+                    .forEach(possible::add);
+        }
+        return possible;
+    }
+
+    private boolean isWired(Part part, Fault fault) {
+        return switch (fault.kind()) {
+            case WELDED, BURNT -> part.contacts().stream()
+                    .filter(contact -> contact.marking().equals(fault.place()))
+                    .allMatch(contact -> isWired(part, contact.from()) && isWired(part, contact.to()));
+            case OFF, EARTHED -> isWired(part, fault.place());
+            default -> true;
+        };
+    }
+
+    private boolean isWired(Part part, String marking) {
+        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+    }
+
+    private Explorer explored(Machine machine) {
+        Explorer explorer = new Explorer(machine, cancelled);
+        explorer.explore();
+        return explorer;
+    }
+
+    private List<Claim> claims(Machine machine, Explorer explorer, Refinement refinement, List<Fault> faults) {
+        Replay replay = new Replay(assembly, faults);
+        List<Claim> claims = new ArrayList<>(new Claims(machine, explorer, replay, refinement).claims());
+        claims.addAll(new Rest(machine, explorer, replay, assembly.sheet().duty()).claims());
+        return claims;
+    }
+
+    private FaultRow row(Fault fault) {
+        List<Fault> faults = List.of(fault);
+        Machine machine = new Machine(assembly, faults);
+        Explorer explorer = explored(machine);
+        Refinement refinement = new Refinement(machine, new Replay(assembly, faults), cancelled).keepingTo(keeping);
+        List<Claim> broken = claims(machine, explorer, refinement, faults).stream()
+                .filter(claim ->
+                        holding.contains(claim.id()) && !claim.verdict().holds())
+                .filter(claim ->
+                        fault.kind() != Fault.Kind.EARTHED || !claim.id().equals("no-short"))
+                .toList();
+        List<String> ids = new ArrayList<>(broken.stream().map(Claim::id).toList());
+        String stops = "stops:" + fault.tag();
+        boolean deaf = fault.kind() == Fault.Kind.STUCK && holding.contains(stops);
+        if (deaf) {
+            ids.add(stops);
+        }
+        Optional<Refutation> refutation =
+                broken.stream().flatMap(claim -> claim.refutation().stream()).findFirst();
+        return new FaultRow(fault, ids, revealed(usual(machine, explorer)), refutation);
+    }
+
+    private Optional<String> revealed(List<Usual> faulty) {
+        for (int i = 0; i < healthy.size(); i++) {
+            if (!healthy.get(i).ends().equals(faulty.get(i).ends())) {
+                return Optional.of(
+                        healthy.get(i).words() + ": " + seen(faulty.get(i).ends()) + ", instead of "
+                                + seen(healthy.get(i).ends()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static String seen(Set<Outcome> ends) {
+        return ends.isEmpty()
+                ? "something is shorted and its protection opens, or it never comes to rest"
+                : ends.stream().map(Outcome::words).collect(Collectors.joining(", or "));
+    }
+
+    private static List<Usual> usual(Machine machine, Explorer explorer) {
+        Operators operators = new Operators(machine);
+        Map<String, List<Hand>> scripts = new LinkedHashMap<>();
+        scripts.put("The power is on", List.of());
+        for (List<Hand> arrangement : operators.arrangements()) {
+            String with = arrangement.isEmpty() ? "" : operators.words(arrangement) + ", ";
+            scripts.put(arrangement.isEmpty() ? "The power is on" : operators.words(arrangement), arrangement);
+            for (int start = 0; start < machine.parts().size(); start++) {
+                operators.start(start).ifPresent(press -> {
+                    List<Hand> held = new ArrayList<>(arrangement);
+                    held.add(press);
+                    List<Hand> run = new ArrayList<>(held);
+                    run.add(Operators.release(press));
+                    String pressed = with + operators.tag(press) + " is " + press.words();
+                    scripts.put(pressed, held);
+                    scripts.put(pressed + " and let go", run);
+                    for (int stop = 0; stop < machine.parts().size(); stop++) {
+                        operators.stop(stop).ifPresent(push -> {
+                            List<Hand> stopped = new ArrayList<>(run);
+                            stopped.add(push);
+                            String then = pressed + " and let go, then " + operators.tag(push) + " is pressed";
+                            scripts.put(then, stopped);
+                            List<Hand> over = new ArrayList<>(stopped);
+                            over.add(Operators.release(push));
+                            scripts.put(then + " and let go", over);
+                        });
+                    }
+                });
+            }
+        }
+        List<Usual> usual = new ArrayList<>();
+        scripts.forEach((words, script) -> usual.add(new Usual(
+                words,
+                operators.ends(explorer, script).stream()
+                        .map(Outcome::seen)
+                        .collect(Collectors.toCollection(LinkedHashSet::new)))));
+        return usual;
+    }
+}

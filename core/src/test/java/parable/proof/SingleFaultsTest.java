@@ -1,0 +1,86 @@
+package parable.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.bench.Bench;
+import parable.circuit.Sheet;
+import parable.scenario.Player;
+import parable.scenario.ScenarioException;
+import parable.starters.Library;
+
+/** The answers that an experienced electrician gives about a single fault. */
+class SingleFaultsTest {
+
+    private static List<FaultRow> table(String sheet) {
+        return SingleFaults.of(Examples.fitted(sheet(sheet)), () -> false);
+    }
+
+    private static Sheet sheet(String name) {
+        return Library.jobs().stream()
+                .flatMap(job -> job.sheet(name).stream())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static FaultRow row(String sheet, String words) {
+        return table(sheet).stream()
+                .filter(row -> row.fault().words().equals(words))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Pomace auger | K1 1-2 is welded closed | true | false",
+                "Pomace auger | S1 13-14 is welded closed | true | false",
+                "Pomace auger | S0 11-12 is welded closed | true | false",
+                "Pomace auger | S4 is stuck | true | true",
+                "Pomace auger | F2 95-96 is welded closed | true | true",
+                "Pomace auger | S0:11 has lost its wire | false | false",
+                "Pomace auger | K1 13-14 no longer conducts | false | false",
+                "Pomace auger | K1 3-4 no longer conducts | false | false",
+                "Pomace auger | G1 L2 gives no voltage | false | false",
+                "Press platen | X1 is missing | true | true",
+                "Press platen | K1 21-22 is welded closed | false | true"
+            })
+    void theElectriciansAnswer(String sheet, String fault, boolean dangerous, boolean hidden) {
+        FaultRow row = row(sheet, fault);
+
+        assertThat(row.isDangerous()).as(row.words()).isEqualTo(dangerous);
+        assertThat(row.isHidden()).as(row.words()).isEqualTo(hidden);
+    }
+
+    @Test
+    void theWorstComesFirst() {
+        List<FaultRow> rows = table("Fan");
+
+        assertThat(rows).isSortedAccordingTo((one, other) -> {
+            int danger = Boolean.compare(other.isDangerous(), one.isDangerous());
+            return danger != 0 ? danger : Boolean.compare(other.isHidden(), one.isHidden());
+        });
+        assertThat(rows).extracting(FaultRow::fault).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void aRowCanBeReplayedOnTheBench() throws ScenarioException {
+        Refutation refutation =
+                row("Press platen", "X1 is missing").refutation().orElseThrow();
+        Bench bench = Bench.of(Examples.fitted(sheet("Press platen")), refutation.pace());
+        new Player(bench, refutation.script()).playUntil(refutation.instant());
+
+        assertThat(bench.moment().shorted()).isTrue();
+        assertThat(refutation.story().get(0)).contains("X1 is missing");
+    }
+
+    @Test
+    void cancelledItsTableIsEmpty() {
+        assertThat(SingleFaults.of(Examples.fitted(sheet("Fan")), () -> true)).isEmpty();
+    }
+}
