@@ -21,10 +21,11 @@ public final class Check {
             new JogRule(),
             new ReturnSideRule(),
             new ProtectionRule(),
-            new PaperRule());
+            new PaperRule(),
+            new OpenStopRule());
 
-    private static final List<Rule> TRYING =
-            List.of(new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule());
+    private static final List<Rule> TRYING = List.of(
+            new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule(), new SequenceRule());
 
     private Check() {}
 

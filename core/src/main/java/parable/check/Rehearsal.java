@@ -19,6 +19,9 @@ import parable.network.Potential;
  * @param tripped what had tripped by the time all had settled
  * @param shortedBy what was done when something was first shorted, empty if nothing was
  * @param voltages the highest voltage that each load had, by its first terminal
+ * @param pulledIn the relays and contactors that were in at any time until then, in this try or an earlier one
+ * @param begun the first voltage on the winding of each motor that got any, in V
+ * @param settled the voltage on it once all had settled, in V
  */
 record Rehearsal(
         Map<String, String> turned,
@@ -29,7 +32,10 @@ record Rehearsal(
         Set<String> afterPowerReturned,
         Set<String> tripped,
         Optional<String> shortedBy,
-        Map<Terminal, Potential> voltages) {
+        Map<Terminal, Potential> voltages,
+        Set<String> pulledIn,
+        Map<String, Double> begun,
+        Map<String, Double> settled) {
 
     /**
      * One way to stop, tried while the motors ran.

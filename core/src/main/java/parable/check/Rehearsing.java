@@ -1,6 +1,7 @@
 package parable.check;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -21,6 +22,7 @@ import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Load;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Verb;
 
@@ -34,6 +36,7 @@ final class Rehearsing {
     private static final long FINGER = 300_000;
     private static final long SETTLED = 30_000_000;
     private static final long STOPPED = 8_000_000;
+    private static final double NO_VOLTAGE = 10;
     private static final int MOST_ARRANGEMENTS = 12;
 
     private static final Set<Condition> DRIVEN =
@@ -43,6 +46,8 @@ final class Rehearsing {
     private final BooleanSupplier cancelled;
     private Optional<String> shortedBy = Optional.empty();
     private Map<Terminal, Potential> voltages = new HashMap<>();
+    private final Set<String> pulledIn = new LinkedHashSet<>();
+    private Map<String, Double> begun = new HashMap<>();
 
     Rehearsing(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
@@ -137,6 +142,7 @@ final class Rehearsing {
 
     private Rehearsal started(Bench bench, Map<String, String> arrangement, Action press) {
         String told = press.tag() + " was " + press.verb().done();
+        begun = new HashMap<>();
         act(bench, press);
         run(bench, bench.now() + FINGER, told);
         Set<String> held = driven(bench.moment());
@@ -150,6 +156,8 @@ final class Rehearsing {
     private Rehearsal tried(Bench bench, Map<String, String> arrangement, Optional<String> start, Set<String> held) {
         Set<String> after = driven(bench.moment());
         Set<String> tripped = in(bench.moment(), Set.of(Condition.TRIPPED));
+        Map<String, Double> first = Map.copyOf(begun);
+        Map<String, Double> last = windings(bench.moment());
         long running = bench.now();
         List<Rehearsal.Stop> stops = new ArrayList<>();
         Set<String> returned = Set.of();
@@ -164,7 +172,18 @@ final class Rehearsing {
             returned = powerReturned(bench);
         }
         return new Rehearsal(
-                arrangement, start, held, after, stops, returned, tripped, shortedBy, Map.copyOf(voltages));
+                arrangement,
+                start,
+                held,
+                after,
+                stops,
+                returned,
+                tripped,
+                shortedBy,
+                Map.copyOf(voltages),
+                Set.copyOf(pulledIn),
+                first,
+                last);
     }
 
     /** What should stop every motor: an E-stop, an overload release, a button that only opens. */
@@ -226,8 +245,9 @@ final class Rehearsing {
         long from = bench.now();
         bench.runUntil(until);
         List<Long> instants = bench.instants();
-        for (int i = instants.size() - 1; i >= 0 && instants.get(i) >= from; i--) {
-            look(bench.momentAt(instants.get(i)), told);
+        int found = Collections.binarySearch(instants, from);
+        for (long instant : instants.subList(found < 0 ? -found - 1 : found, instants.size())) {
+            look(bench.momentAt(instant), told);
         }
         look(bench.moment(), told);
     }
@@ -235,6 +255,10 @@ final class Rehearsing {
     private void look(Moment moment, String told) {
         if (shortedBy.isEmpty() && moment.shorted()) {
             shortedBy = Optional.of(told);
+        }
+        pulledIn.addAll(in(moment, Set.of(Condition.IN)));
+        for (Part part : assembly.parts()) {
+            winding(moment, part).ifPresent(volts -> begun.putIfAbsent(part.tag(), volts));
         }
         for (Part part : assembly.parts()) {
             for (Load load : part.loads()) {
@@ -245,6 +269,23 @@ final class Rehearsing {
                                 terminal, voltage, (one, other) -> one.rms() >= other.rms() ? one : other));
             }
         }
+    }
+
+    /** The voltage on the first winding of a motor in V, empty if it has none. */
+    private static Optional<Double> winding(Moment moment, Part part) {
+        return part.loads().stream()
+                .filter(load -> load.role() == LoadRole.WINDING)
+                .findFirst()
+                .flatMap(load ->
+                        moment.voltage(new Terminal(part.tag(), load.from()), new Terminal(part.tag(), load.to())))
+                .map(Potential::rms)
+                .filter(volts -> volts > NO_VOLTAGE);
+    }
+
+    private Map<String, Double> windings(Moment moment) {
+        Map<String, Double> windings = new HashMap<>();
+        assembly.parts().forEach(part -> winding(moment, part).ifPresent(volts -> windings.put(part.tag(), volts)));
+        return windings;
     }
 
     private Set<String> driven(Moment moment) {

@@ -1,0 +1,73 @@
+package parable.check;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/**
+ * {@code full-voltage-first}: a motor with six leads that gets more voltage when it is started than once it runs; and
+ * {@code never-pulls-in}: a contactor whose coil is on the drawing and that nothing brings in.
+ */
+final class SequenceRule implements Rule {
+
+    private static final double MORE = 1.3;
+
+    @Override
+    public List<Finding> findings(Study study) {
+        List<Finding> findings = new ArrayList<>();
+        Set<String> pulledIn = new LinkedHashSet<>();
+        boolean shorted = false;
+        for (Rehearsal rehearsal : study.rehearsals()) {
+            pulledIn.addAll(rehearsal.pulledIn());
+            shorted |= rehearsal.shortedBy().isPresent();
+            rehearsal.begun().forEach((motor, first) -> {
+                double last = rehearsal.settled().getOrDefault(motor, 0.0);
+                if (last > 0 && first > MORE * last && hasSixLeads(study, motor)) {
+                    findings.add(fullVoltageFirst(motor, first, last));
+                }
+            });
+        }
+        for (Part contactor :
+                shorted ? List.<Part>of() : study.parts(Family.CONTACTOR).toList()) {
+            boolean wired = contactor.drive() instanceof Drive.ByCoil
+                    && study.isWired(contactor, Study.coil(contactor).from());
+            if (wired && !pulledIn.contains(contactor.tag())) {
+                findings.add(neverPullsIn(contactor.tag()));
+            }
+        }
+        return findings;
+    }
+
+    private static boolean hasSixLeads(Study study, String motor) {
+        return study.assembly().part(motor).orElseThrow().terminals().contains("U2");
+    }
+
+    private static Finding fullVoltageFirst(String motor, double first, double last) {
+        return new Finding(
+                "full-voltage-first",
+                Severity.ERROR,
+                List.of(motor),
+                String.format(
+                        Locale.ROOT,
+                        "%s is started with %.0f V on its winding and runs with %.0f V: delta comes before star.",
+                        motor,
+                        first,
+                        last),
+                "Closed and open contact of the timer are confused, or its common side. Star is fed through the contact that opens"
+                        + " when the time is over, delta through the one that closes.");
+    }
+
+    private static Finding neverPullsIn(String contactor) {
+        return new Finding(
+                "never-pulls-in",
+                Severity.WARNING,
+                List.of(contactor),
+                contactor + " never pulls in, whatever is pressed, turned or actuated by itself.",
+                "Look for a timer of the wrong kind, a closed contact in the place of an open one, or a break in its rung.");
+    }
+}
