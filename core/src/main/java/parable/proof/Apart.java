@@ -1,11 +1,18 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import parable.parts.Contact;
+import parable.parts.Family;
 import parable.parts.Part;
 
-/** {@code apart:ONE:OTHER}: two contactors whose main poles are never closed together, whatever is done and however fast. */
+/**
+ * {@code apart:ONE:OTHER}: two contactors whose main poles are never closed together, whatever is done and however fast; and
+ * {@code alone:CONTACTOR}: what the motors do while no other contactor is in.
+ */
 final class Apart implements ClaimSource {
 
     private final Machine machine;
@@ -27,6 +34,9 @@ final class Apart implements ClaimSource {
             }
         }
         List<Claim> claims = new ArrayList<>();
+        for (int contactor : contactors) {
+            alone(contactor, contactors).ifPresent(claims::add);
+        }
         for (int i = 0; i < contactors.size() && explorer.isComplete(); i++) {
             for (int j = i + 1; j < contactors.size(); j++) {
                 if (neverTogether(contactors.get(i), contactors.get(j))) {
@@ -41,6 +51,40 @@ final class Apart implements ClaimSource {
             }
         }
         return claims;
+    }
+
+    /** The claim on what one contactor does, if that is always the same; fuses, breakers and overload releases let through. */
+    private Optional<Claim> alone(int contactor, List<Integer> all) {
+        Set<List<String>> doing = new LinkedHashSet<>();
+        for (int i = 0; i < explorer.states().size() && doing.size() < 2; i++) {
+            long state = explorer.states().key(i);
+            boolean alone = machine.hasPower(state)
+                    && all.stream().allMatch(one -> isIn(state, one) == (one == contactor))
+                    && breakersClosed(state);
+            if (alone) {
+                doing.add(machine.doing(machine.conduction(state)));
+            }
+        }
+        if (doing.size() != 1 || !explorer.isComplete()) {
+            return Optional.empty();
+        }
+        List<String> only = doing.iterator().next();
+        String tag = machine.parts().get(contactor).tag();
+        return Optional.of(Claim.holding(
+                "alone:" + tag,
+                "While " + tag + " alone is in, "
+                        + (only.isEmpty() ? "no motor gets anything" : String.join(" and ", only)) + ".",
+                Verdict.HOLDS_AT_ANY_SPEED,
+                List.of()));
+    }
+
+    private boolean breakersClosed(long state) {
+        for (int part : machine.moving()) {
+            if (machine.parts().get(part).family() == Family.BREAKER && machine.value(state, part) != 1) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private boolean neverTogether(int one, int other) {

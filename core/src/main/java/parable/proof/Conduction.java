@@ -7,8 +7,19 @@ package parable.proof;
  * @param driven bit n is set if the motor of number n is fed on a winding
  * @param reversed bit n is set if that motor would turn in reverse
  * @param uneven bit n is set if that motor has three windings and not the same voltage on all of them
+ * @param live bit n is set if a terminal of that motor carries voltage
+ * @param braked bit n is set if that motor gets direct voltage on a winding and is no motor for direct voltage
  * @param pulls bit n is set if the coil of the moving part of number n has enough voltage to pull in
  * @param holds bit n is set if it has enough to stay in
  * @param lit bit n is set if the signal of number n is on
  */
-record Conduction(boolean shorted, long driven, long reversed, long uneven, long pulls, long holds, long lit) {}
+record Conduction(
+        boolean shorted,
+        long driven,
+        long reversed,
+        long uneven,
+        long live,
+        long braked,
+        long pulls,
+        long holds,
+        long lit) {}

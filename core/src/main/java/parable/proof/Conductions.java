@@ -29,6 +29,13 @@ final class Conductions {
 
     private static final double WORKS = 0.3;
     private static final double LIT = 0.7;
+
+    /** Voltages up to this one in V are not dangerous to touch (IEC 60364-4-41, alternating). */
+    static final double EXTRA_LOW = 50;
+
+    /** A direct voltage of this much in V on a winding brakes. */
+    private static final double BRAKES = 2;
+
     private static final int PHASES = 3;
     private static final double EVEN = 0.7;
     private static final int FREE = -1;
@@ -139,9 +146,13 @@ final class Conductions {
         long driven = 0;
         long reversed = 0;
         long uneven = 0;
+        long braked = 0;
+        long live = 0;
         for (int m = 0; m < motors.length; m++) {
             driven |= isDriven(solution, motors[m]) ? 1L << m : 0;
             reversed |= isReversed(solution, motors[m]) ? 1L << m : 0;
+            live |= isLive(solution, motors[m]) ? 1L << m : 0;
+            braked |= isBraked(solution, motors[m]) ? 1L << m : 0;
             uneven |= isUneven(solution, motors[m]) ? 1L << m : 0;
         }
         long lit = 0;
@@ -161,7 +172,7 @@ final class Conductions {
                 holds |= share >= coil.dropOut() ? 1L << rank : 0;
             }
         }
-        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, uneven, pulls, holds, lit);
+        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, uneven, live, braked, pulls, holds, lit);
     }
 
     private Solution solve(BitSet contacts, BitSet on) {
@@ -219,6 +230,21 @@ final class Conductions {
                 .mapToDouble(l -> solution.loadVoltage(network.load(motor, l)).alternating())
                 .summaryStatistics();
         return windings.getCount() == PHASES && windings.getMin() < EVEN * windings.getMax();
+    }
+
+    private boolean isBraked(Solution solution, int motor) {
+        List<Load> loads = parts.get(motor).loads();
+        return loads.stream().noneMatch(load -> load.rated().kind() == CurrentKind.DC)
+                && IntStream.range(0, loads.size())
+                        .anyMatch(l -> Math.abs(solution.loadVoltage(network.load(motor, l))
+                                        .direct())
+                                > BRAKES);
+    }
+
+    private boolean isLive(Solution solution, int motor) {
+        return parts.get(motor).terminals().stream()
+                .flatMap(marking -> network.node(new Terminal(parts.get(motor).tag(), marking)).stream())
+                .anyMatch(node -> solution.potential(node).rms() > EXTRA_LOW);
     }
 
     private Potential potential(Solution solution, String tag, String marking) {

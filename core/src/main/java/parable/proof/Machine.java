@@ -354,24 +354,35 @@ final class Machine {
                 .toList();
     }
 
+    /** The tags of the motors, in the order of their numbers. */
+    List<String> motors() {
+        return IntStream.of(motors).mapToObj(part -> parts.get(part).tag()).toList();
+    }
+
     /** The tags of lamps, horns and solenoids, in the order of their numbers. */
     List<String> signals() {
         return IntStream.of(signals).mapToObj(part -> parts.get(part).tag()).toList();
     }
 
+    /** What the motors do in a state, each in words; those that do nothing are left out. */
+    List<String> doing(Conduction conduction) {
+        List<String> doing = new ArrayList<>();
+        for (int m = 0; m < motors.length; m++) {
+            String tag = parts.get(motors[m]).tag();
+            if ((conduction.driven() >> m & 1) == 1) {
+                boolean uneven = (conduction.uneven() >> m & 1) == 1;
+                boolean reverse = (conduction.reversed() >> m & 1) == 1;
+                doing.add(tag + (uneven ? " has not all its phases" : reverse ? " runs in reverse" : " runs forward"));
+            } else if ((conduction.braked() >> m & 1) == 1) {
+                doing.add(tag + " is braked by direct current");
+            }
+        }
+        return doing;
+    }
+
     /** What a settled state shows. */
     Outcome outcome(long state) {
         Conduction conduction = conduction(state);
-        List<String> running = new ArrayList<>();
-        for (int m = 0; m < motors.length; m++) {
-            if ((conduction.driven() >> m & 1) == 1) {
-                boolean uneven = (conduction.uneven() >> m & 1) == 1;
-                String way = uneven
-                        ? " has not all its phases"
-                        : (conduction.reversed() >> m & 1) == 1 ? " runs in reverse" : " runs forward";
-                running.add(parts.get(motors[m]).tag() + way);
-            }
-        }
         List<String> in = IntStream.of(moving)
                 .filter(part -> components.get(part) instanceof Component.Armature
                         && value(state, part) == Component.Armature.IN)
@@ -381,7 +392,7 @@ final class Machine {
                 .filter(signal -> (conduction.lit() >> signal & 1) == 1)
                 .mapToObj(signal -> parts.get(signals[signal]).tag())
                 .toList();
-        return new Outcome(running, in, lit);
+        return new Outcome(doing(conduction), in, lit);
     }
 
     /** A move in words. */

@@ -59,6 +59,7 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         List<Claim> claims = Stream.of(
                         new Claims(machine, explorer, replay, refinement),
                         new Rest(machine, explorer, replay, assembly.sheet().duty()),
+                        new Dead(machine, explorer, replay, refinement),
                         new Behaviour(machine, explorer, certainty),
                         new Apart(machine, explorer),
                         new Signals(machine, explorer))
