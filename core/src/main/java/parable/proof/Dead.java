@@ -9,10 +9,11 @@ import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.parts.Part;
 
-/** {@code dead:MOTOR}: once all has settled and the motor does not run, none of its terminals carries voltage. */
+/** {@code dead:MOTOR}: once all has settled, no start is held and the motor does not run, none of its terminals carries voltage. */
 final class Dead implements ClaimSource {
 
     private final Machine machine;
+    private final Operators operators;
     private final Explorer explorer;
     private final Replay replay;
     private final Refinement refinement;
@@ -20,6 +21,7 @@ final class Dead implements ClaimSource {
     Dead(Machine machine, Explorer explorer, Replay replay, Refinement refinement) {
         this.refinement = refinement;
         this.machine = machine;
+        this.operators = new Operators(machine);
         this.explorer = explorer;
         this.replay = replay;
     }
@@ -36,9 +38,13 @@ final class Dead implements ClaimSource {
 
     private Claim claim(int number, String motor) {
         String id = "dead:" + motor;
-        String text = "Once all has settled and " + motor + " does not run, none of its terminals carries voltage.";
+        String text = "Once all has settled, no start is held and " + motor
+                + " does not run, none of its terminals carries voltage.";
         Optional<Integer> broken = explorer.settled().stream()
-                .filter(index -> isLive(machine.conduction(explorer.states().key(index)), number))
+                .filter(index -> isLive(
+                        explorer.states().key(index),
+                        machine.conduction(explorer.states().key(index)),
+                        number))
                 .findFirst();
         if (broken.isEmpty()) {
             return Claim.holding(
@@ -52,15 +58,15 @@ final class Dead implements ClaimSource {
                         id,
                         text,
                         refinement.decide(
-                                (positions, conduction, settled) -> settled && isLive(conduction, number),
+                                (positions, conduction, settled) -> settled && isLive(positions, conduction, number),
                                 TimedSearch.movers(machine, way, false),
                                 moment -> isLiveAtRest(moment, motor),
                                 true),
                         way.stream().map(machine::words).toList()));
     }
 
-    private static boolean isLive(Conduction conduction, int number) {
-        return (conduction.live() & ~conduction.driven() & 1L << number) != 0;
+    private boolean isLive(long state, Conduction conduction, int number) {
+        return operators.isQuiet(state) && (conduction.live() & ~conduction.driven() & 1L << number) != 0;
     }
 
     private boolean isLiveAtRest(Moment moment, String motor) {
@@ -69,7 +75,10 @@ final class Dead implements ClaimSource {
                 .findFirst()
                 .orElseThrow();
         boolean runs = moment.condition(motor) != Condition.STOPPED && moment.condition(motor) != Condition.COASTING;
+        boolean held =
+                machine.parts().stream().anyMatch(one -> Operators.couldStart(one) && moment.actuated(one.tag()));
         return !runs
+                && !held
                 && part.terminals().stream()
                         .flatMap(marking -> live(moment, new Terminal(motor, marking)))
                         .anyMatch(live -> live);

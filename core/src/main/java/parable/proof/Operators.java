@@ -101,4 +101,23 @@ final class Operators {
         states.forEach(state -> ends.add(machine.outcome(state)));
         return ends;
     }
+
+    /** Whether a part is one that could start something: a button with an open contact, a machine switch, a selector. */
+    static boolean couldStart(Part part) {
+        boolean starts = part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
+        return part.family() == Family.PUSH_BUTTON && starts
+                || part.family() == Family.MACHINE_SWITCH && !(part.drive() instanceof Drive.BySpeed)
+                || part.drive() instanceof Drive.ByTurning;
+    }
+
+    /** Whether nothing that could start something is held or turned away from where it is drawn. */
+    boolean isQuiet(long state) {
+        for (int part : machine.moving()) {
+            boolean away = machine.value(state, part) != machine.value(machine.initial(), part);
+            if (away && couldStart(machine.parts().get(part))) {
+                return false;
+            }
+        }
+        return true;
+    }
 }

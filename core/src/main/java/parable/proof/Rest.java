@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import parable.bench.Moment;
 import parable.circuit.Duty;
-import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 
@@ -18,12 +17,14 @@ import parable.parts.Part;
 final class Rest implements ClaimSource {
 
     private final Machine machine;
+    private final Operators operators;
     private final Explorer explorer;
     private final Replay replay;
     private final Duty duty;
 
     Rest(Machine machine, Explorer explorer, Replay replay, Duty duty) {
         this.machine = machine;
+        this.operators = new Operators(machine);
         this.explorer = explorer;
         this.replay = replay;
         this.duty = duty;
@@ -62,7 +63,7 @@ final class Rest implements ClaimSource {
         BitSet drives = explorer.reaching(index -> explorer.isSettled(index) && explorer.isDriven(index));
         for (int i = 0; i < explorer.states().size(); i++) {
             long state = explorer.states().key(i);
-            if (explorer.isSettled(i) && !explorer.isDriven(i) && isQuiet(state)) {
+            if (explorer.isSettled(i) && !explorer.isDriven(i) && operators.isQuiet(state)) {
                 for (Machine.Move move : releases(state)) {
                     int next = explorer.states().indexOf(machine.with(state, move));
                     if (next >= 0 && drives.get(next)) {
@@ -88,21 +89,6 @@ final class Rest implements ClaimSource {
 
     private List<String> words(List<Machine.Move> way) {
         return way.stream().map(machine::words).toList();
-    }
-
-    /** Whether no button that could start anything is pressed and all selectors and machine switches stand as drawn. */
-    private boolean isQuiet(long state) {
-        for (int part : machine.moving()) {
-            Part of = machine.parts().get(part);
-            boolean starts = of.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
-            boolean byHand = of.family() == Family.PUSH_BUTTON && starts
-                    || of.family() == Family.MACHINE_SWITCH && !(of.drive() instanceof Drive.BySpeed)
-                    || of.drive() instanceof Drive.ByTurning;
-            if (byHand && machine.value(state, part) != machine.value(machine.initial(), part)) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private List<Machine.Move> releases(long state) {

@@ -298,6 +298,20 @@ final class TimedSearch {
         return new Machine.Move(Machine.POWER, 0, false);
     }
 
+    /** The parts that keep no times and could have moved by themselves at some point of the way to a node. */
+    Set<Integer> waiting(int node) {
+        Set<Integer> waiting = new TreeSet<>();
+        for (int at = node; at >= 0; at = nodes.get(at).parent()) {
+            long positions = nodes.get(at).positions();
+            for (Machine.Move move : machine.ownMoves(positions, machine.conduction(positions))) {
+                if (!timed.containsKey(move.part()) && hasTimes(machine, move.part())) {
+                    waiting.add(move.part());
+                }
+            }
+        }
+        return waiting;
+    }
+
     /** The parts with times of their own that move by themselves, or else those that are moved by hand. */
     static Set<Integer> movers(Machine machine, List<Machine.Move> way, boolean byHand) {
         Set<Integer> movers = new TreeSet<>();
