@@ -1,0 +1,148 @@
+package parable.proof;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import parable.network.Network;
+import parable.network.Solution;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/**
+ * A second explorer, written from {@code docs/proof.md} and as plainly as can be: a state is a map of words, every state asks the
+ * network anew, nothing is packed or remembered. For circuits of buttons, contactors and one supply.
+ */
+final class NaiveExplorer {
+
+    private final Assembly assembly;
+    private final Network network;
+    private final Set<Map<String, String>> seen = new HashSet<>();
+    private boolean shorted;
+
+    NaiveExplorer(Assembly assembly) {
+        this.assembly = assembly;
+        this.network = Network.of(assembly);
+        Map<String, String> first = new HashMap<>();
+        first.put("power", "there");
+        for (Part part : assembly.parts()) {
+            switch (part.family()) {
+                case CONTACTOR -> first.put(part.tag(), "rest");
+                case PUSH_BUTTON -> first.put(part.tag(), hasBoth(part) ? "up, blocks up" : "up");
+                default -> {}
+            }
+        }
+        Deque<Map<String, String>> waiting = new ArrayDeque<>(List.of(first));
+        seen.add(first);
+        while (!waiting.isEmpty()) {
+            for (Map<String, String> next : next(waiting.poll())) {
+                if (seen.add(next)) {
+                    waiting.add(next);
+                }
+            }
+        }
+    }
+
+    int states() {
+        return seen.size();
+    }
+
+    boolean findsShort() {
+        return shorted;
+    }
+
+    private static boolean hasBoth(Part part) {
+        return part.contacts().stream().anyMatch(Contact::isNormallyClosed)
+                && part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
+    }
+
+    private List<Map<String, String>> next(Map<String, String> state) {
+        List<Map<String, String>> next = new ArrayList<>();
+        Solution solution = solution(state);
+        if (!solution.shorts().isEmpty()) {
+            shorted = true;
+            return next;
+        }
+        next.add(with(state, "power", state.get("power").equals("there") ? "gone" : "there"));
+        for (Part part : assembly.parts()) {
+            if (part.family() == Family.PUSH_BUTTON) {
+                for (String to : button(state.get(part.tag()))) {
+                    next.add(with(state, part.tag(), to));
+                }
+            } else if (part.family() == Family.CONTACTOR) {
+                for (String to : armature(state.get(part.tag()), part, solution)) {
+                    next.add(with(state, part.tag(), to));
+                }
+            }
+        }
+        return next;
+    }
+
+    private static List<String> button(String now) {
+        return switch (now) {
+            case "up" -> List.of("down");
+            case "down" -> List.of("up");
+            case "up, blocks up" -> List.of("down, blocks up");
+            case "down, blocks up" -> List.of("up, blocks up", "down, blocks between");
+            case "down, blocks between" -> List.of("up, blocks between", "down, blocks down");
+            case "down, blocks down" -> List.of("up, blocks down");
+            case "up, blocks down" -> List.of("down, blocks down", "up, blocks between");
+            case "up, blocks between" -> List.of("down, blocks between", "up, blocks up");
+            default -> throw new IllegalStateException(now);
+        };
+    }
+
+    private List<String> armature(String now, Part part, Solution solution) {
+        int index = assembly.parts().indexOf(part);
+        double share = solution.loadVoltage(network.load(index, 0)).rms()
+                / part.loads().get(0).rated().volts();
+        boolean held = now.equals("in") || now.equals("let go");
+        boolean fed = share >= (held ? 0.5 : 0.85);
+        return switch (now) {
+            case "rest" -> fed ? List.of("fed") : List.of();
+            case "fed" -> fed ? List.of("rising") : List.of("rising", "rest");
+            case "rising" -> fed ? List.of("in") : List.of("in", "rest");
+            case "in" -> fed ? List.of() : List.of("let go");
+            case "let go" -> fed ? List.of("falling", "in") : List.of("falling");
+            case "falling" -> fed ? List.of("rest", "in") : List.of("rest");
+            default -> throw new IllegalStateException(now);
+        };
+    }
+
+    private Solution solution(Map<String, String> state) {
+        BitSet closed = new BitSet();
+        BitSet on = new BitSet();
+        for (int p = 0; p < assembly.parts().size(); p++) {
+            Part part = assembly.parts().get(p);
+            for (int c = 0; c < part.contacts().size(); c++) {
+                closed.set(network.contact(p, c), isClosed(part, part.contacts().get(c), state));
+            }
+            for (int s = 0; s < part.sources().size(); s++) {
+                on.set(network.source(p, s), state.get("power").equals("there"));
+            }
+        }
+        return network.solve(closed, on);
+    }
+
+    private static boolean isClosed(Part part, Contact contact, Map<String, String> state) {
+        String now = state.getOrDefault(part.tag(), "rest");
+        return switch (now) {
+            case "rest", "fed", "up", "up, blocks up", "down, blocks up" -> contact.isNormallyClosed();
+            case "in", "let go", "down", "down, blocks down", "up, blocks down" -> !contact.isNormallyClosed();
+            default -> false;
+        };
+    }
+
+    private static Map<String, String> with(Map<String, String> state, String key, String value) {
+        Map<String, String> next = new HashMap<>(state);
+        next.put(key, value);
+        return next;
+    }
+}
