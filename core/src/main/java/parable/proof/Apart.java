@@ -11,7 +11,7 @@ import parable.parts.Part;
 
 /**
  * {@code apart:ONE:OTHER}: two contactors whose main poles are never closed together, whatever is done and however fast; and
- * {@code alone:CONTACTOR}: what the motors do while no other contactor is in.
+ * {@code alone:CONTACTOR} and {@code together:ONE:OTHER}: what the motors do while that one or those two are in and no other contactor is.
  */
 final class Apart implements ClaimSource {
 
@@ -35,10 +35,12 @@ final class Apart implements ClaimSource {
         }
         List<Claim> claims = new ArrayList<>();
         for (int contactor : contactors) {
-            alone(contactor, contactors).ifPresent(claims::add);
+            doing("alone:", List.of(contactor), contactors).ifPresent(claims::add);
         }
         for (int i = 0; i < contactors.size() && explorer.isComplete(); i++) {
             for (int j = i + 1; j < contactors.size(); j++) {
+                doing("together:", List.of(contactors.get(i), contactors.get(j)), contactors)
+                        .ifPresent(claims::add);
                 if (neverTogether(contactors.get(i), contactors.get(j))) {
                     String one = machine.parts().get(contactors.get(i)).tag();
                     String other = machine.parts().get(contactors.get(j)).tag();
@@ -53,15 +55,15 @@ final class Apart implements ClaimSource {
         return claims;
     }
 
-    /** The claim on what one contactor does, if that is always the same; fuses, breakers and overload releases let through. */
-    private Optional<Claim> alone(int contactor, List<Integer> all) {
+    /** The claim on what the motors do with some contactors in, if that is always the same; with every breaker closed. */
+    private Optional<Claim> doing(String kind, List<Integer> in, List<Integer> all) {
         Set<List<String>> doing = new LinkedHashSet<>();
         for (int i = 0; i < explorer.states().size() && doing.size() < 2; i++) {
             long state = explorer.states().key(i);
-            boolean alone = machine.hasPower(state)
-                    && all.stream().allMatch(one -> isIn(state, one) == (one == contactor))
+            boolean counts = machine.hasPower(state)
+                    && all.stream().allMatch(one -> isIn(state, one) == in.contains(one))
                     && breakersClosed(state);
-            if (alone) {
+            if (counts && !machine.conduction(state).shorted()) {
                 doing.add(machine.doing(machine.conduction(state)));
             }
         }
@@ -69,10 +71,11 @@ final class Apart implements ClaimSource {
             return Optional.empty();
         }
         List<String> only = doing.iterator().next();
-        String tag = machine.parts().get(contactor).tag();
+        List<String> tags =
+                in.stream().map(one -> machine.parts().get(one).tag()).toList();
         return Optional.of(Claim.holding(
-                "alone:" + tag,
-                "While " + tag + " alone is in, "
+                kind + String.join(":", tags),
+                "While " + String.join(" and ", tags) + (tags.size() == 1 ? " alone is in, " : " are in together, ")
                         + (only.isEmpty() ? "no motor gets anything" : String.join(" and ", only)) + ".",
                 Verdict.HOLDS_AT_ANY_SPEED,
                 List.of()));

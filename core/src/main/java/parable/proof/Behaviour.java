@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * What starts do: {@code certain:START} for each start from rest, in each position of the selectors, and {@code while:START:OTHER} for
+ * What starts do: {@code held:START} and {@code certain:START} for each start from rest, in each position of the selectors, and {@code while:START:OTHER} for
  * each other operator that is pressed while what the start has set going runs.
  */
 final class Behaviour implements ClaimSource {
@@ -39,11 +39,12 @@ final class Behaviour implements ClaimSource {
 
     private void starts(List<Hand> arrangement, Hand press) {
         String tag = operators.tag(press);
-        List<Hand> script = new ArrayList<>(arrangement);
-        script.add(press);
-        script.add(Operators.release(press));
         String after = arrangement.isEmpty() ? "" : "@" + operators.ids(arrangement);
         String where = arrangement.isEmpty() ? "from rest" : "with " + operators.words(arrangement);
+        List<Hand> script = new ArrayList<>(arrangement);
+        script.add(press);
+        claim("held:" + tag + after, script, tag + ", " + press.words() + " " + where + " and held,");
+        script.add(Operators.release(press));
         Optional<Outcome> runs =
                 claim("certain:" + tag + after, script, tag + ", " + press.words() + " " + where + " and let go,");
         boolean runsOn = runs.filter(outcome -> !outcome.motors().isEmpty()).isPresent();

@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.LongPredicate;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -34,6 +35,10 @@ final class Signals implements ClaimSource {
             int number = signal;
             String tag = machine.signals().get(signal);
             BitSet lit = where(state -> (machine.conduction(state).lit() >> number & 1) == 1);
+            if (lit.isEmpty()) {
+                inPassing(number).ifPresent(claims::add);
+                continue;
+            }
             sayings.entrySet().stream()
                     .filter(saying -> saying.getValue().equals(lit))
                     .findFirst()
@@ -44,6 +49,28 @@ final class Signals implements ClaimSource {
                             List.of())));
         }
         return claims;
+    }
+
+    /** What is never on once all has settled, as a warning that sounds for a while. */
+    private Optional<Claim> inPassing(int number) {
+        boolean on = false;
+        boolean whileDriven = false;
+        for (int i = 0; i < explorer.states().size(); i++) {
+            Conduction conduction = machine.conduction(explorer.states().key(i));
+            if ((conduction.lit() >> number & 1) == 1) {
+                on = true;
+                whileDriven |= conduction.driven() != 0;
+            }
+        }
+        String tag = machine.signals().get(number);
+        return on
+                ? Optional.of(Claim.holding(
+                        "signal:" + tag,
+                        tag + " is on in passing only, never once all has settled"
+                                + (whileDriven ? "." : ", and never while a motor is fed."),
+                        Verdict.HOLDS_AT_ANY_SPEED,
+                        List.of()))
+                : Optional.empty();
     }
 
     private BitSet where(LongPredicate kind) {
