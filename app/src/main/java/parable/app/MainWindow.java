@@ -3,6 +3,7 @@ package parable.app;
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -91,6 +92,7 @@ public final class MainWindow {
                         .addListener((of, had, has) -> page.door().letGo());
             }
         });
+        findings.findingsProperty().addListener((any, before, found) -> number());
         showJob();
         new AnimationTimer() {
             private long last;
@@ -165,6 +167,7 @@ public final class MainWindow {
         root.setCenter(page.centre(step));
         header.showSheet(name, run());
         check();
+        number();
         page.takeKeyboard();
     }
 
@@ -172,10 +175,18 @@ public final class MainWindow {
     private void check() {
         Sheet sheet = run().assembly().sheet();
         if (checked.filter(sheet::equals).isEmpty()) {
+            if (checked.filter(before -> before.name().equals(sheet.name())).isEmpty()) {
+                findings.forget();
+            }
             checked = Optional.of(sheet);
             findings.check(run().assembly());
             proof.forget();
         }
+    }
+
+    /** While trying, the drawing is left alone; drawing and checking, what is found stands on it too. */
+    private void number() {
+        page.number(step == Step.TRY ? List.of() : findings.findingsProperty().get());
     }
 
     private Node findings() {

@@ -1,5 +1,9 @@
 package parable.app;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -22,6 +26,7 @@ import parable.app.sheet.SheetView;
 import parable.app.story.StoryView;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
+import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.parts.Assembly;
 import parable.parts.Family;
@@ -127,7 +132,7 @@ final class SheetPage {
     Node beside(Step step, Node steps, Supplier<Node> findings) {
         door.setMinHeight(step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
         door.setMaxHeight(step == Step.TRY ? Double.MAX_VALUE : DOOR_ELSE_MOST);
-        VBox column = new VBox(steps, door);
+        VBox column = step == Step.CHECK ? new VBox(steps) : new VBox(steps, door);
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
@@ -138,6 +143,18 @@ final class SheetPage {
         }
         VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
         return column;
+    }
+
+    /** Puts the numbers of findings beside the devices they are about. */
+    void number(List<Finding> findings) {
+        Map<String, List<Integer>> numbers = new LinkedHashMap<>();
+        for (int i = 0; i < findings.size(); i++) {
+            int number = i + 1;
+            findings.get(i).where().stream().distinct().forEach(tag -> numbers.computeIfAbsent(
+                            tag, any -> new ArrayList<>())
+                    .add(number));
+        }
+        sheet.number(numbers);
     }
 
     /** Puts the keyboard on the drawing. */

@@ -177,7 +177,7 @@ class LookTest {
         key(robot, KeyCode.CONTROL, KeyCode.K);
         until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
         robot.clickOn("#prove");
-        until(robot, () -> ((Label) window.part("proof-state")).getText().endsWith("all there are."));
+        until(robot, () -> ((Label) window.part("proof-state")).getText().endsWith("claims hold."));
         robot.clickOn("#finding-start-does-not-hold-S1");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#selected").<Label>query().getText()).contains("S1[13-14]");

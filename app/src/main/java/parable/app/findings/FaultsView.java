@@ -16,7 +16,8 @@ import parable.proof.Refutation;
 final class FaultsView extends VBox {
 
     private final ProofModel model;
-    private final Runnable begin;
+    private final Button button;
+    private final Label state = FindingsView.wrapped("", "finding-reason");
     private final Consumer<Refutation> replay;
     private boolean all;
     private final ChangeListener<Object> changed = (any, before, now) -> show();
@@ -31,21 +32,25 @@ final class FaultsView extends VBox {
     FaultsView(ProofModel model, Runnable begin, Consumer<Refutation> replay) {
         super(6);
         this.model = model;
-        this.begin = begin;
         this.replay = replay;
         setId("single-faults");
+        button = new ActionButton(
+                "try-faults", "Try every single fault", "A weld, a broken wire, a stuck button: one at a time", begin);
+        state.setId("faults-state");
         model.faultsProperty().addListener(showAnew);
         model.tryingProperty().addListener(showAnew);
         show();
     }
 
+    /** The button that begins it, and how far it is; they stand where they are always seen. */
+    VBox controls() {
+        return new VBox(2, button, state);
+    }
+
     private void show() {
-        Button button = new ActionButton(
-                "try-faults", "Try every single fault", "A weld, a broken wire, a stuck button: one at a time", begin);
         button.setDisable(model.tryingProperty().get());
-        Label state = FindingsView.wrapped(words(), "finding-reason");
-        state.setId("faults-state");
-        getChildren().setAll(button, state);
+        state.setText(words());
+        getChildren().clear();
         model.faultsProperty().get().ifPresent(this::list);
     }
 
@@ -71,7 +76,7 @@ final class FaultsView extends VBox {
         return model.faultsProperty()
                 .get()
                 .map(FaultsView::words)
-                .orElse("What one weld, one broken wire or one stuck button does has not been tried yet.");
+                .orElse("What one weld, a broken wire or a stuck button does has not been tried yet.");
     }
 
     private static String words(List<FaultRow> rows) {

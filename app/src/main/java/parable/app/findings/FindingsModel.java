@@ -62,6 +62,13 @@ public final class FindingsModel {
                 TimeUnit.MILLISECONDS);
     }
 
+    /** Forgets what was found, as when another sheet is shown. */
+    public void forget() {
+        asked.incrementAndGet();
+        findings.set(List.of());
+        trouble.set("");
+    }
+
     /** Whatever a rule may stumble over is told: nobody is to wait for a check that will not come. */
     private void run(long mine, Runnable check) {
         if (asked.get() != mine) {

@@ -3,6 +3,7 @@ package parable.app.findings;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
@@ -48,7 +49,8 @@ public final class FindingsView extends VBox {
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
         ProofView claims = new ProofView(proof, prove, replay);
-        VBox all = new VBox(10, list, claims, new FaultsView(proof, tryFaults, replay));
+        FaultsView faults = new FaultsView(proof, tryFaults, replay);
+        VBox all = new VBox(10, list, claims, faults);
         ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
@@ -58,7 +60,7 @@ public final class FindingsView extends VBox {
         limits.setWrapText(true);
         limits.setMinHeight(USE_PREF_SIZE);
         limits.getStyleClass().add("limits");
-        getChildren().addAll(claims.controls(), heading, scrolled, limits);
+        getChildren().addAll(claims.controls(), faults.controls(), heading, scrolled, limits);
         model.findingsProperty().addListener(showAnew);
         model.checkingProperty().addListener(showAnew);
         model.troubleProperty().addListener(showAnew);
@@ -68,7 +70,10 @@ public final class FindingsView extends VBox {
     private void show() {
         List<Finding> findings = model.findingsProperty().get();
         heading.setText(heading(findings));
-        list.getChildren().setAll(findings.stream().map(this::entry).toList());
+        list.getChildren()
+                .setAll(IntStream.range(0, findings.size())
+                        .mapToObj(i -> entry(i + 1, findings.get(i)))
+                        .toList());
     }
 
     private String heading(List<Finding> findings) {
@@ -86,9 +91,10 @@ public final class FindingsView extends VBox {
         return findings.size() == 1 ? "The rules find one thing." : "The rules find " + findings.size() + " things.";
     }
 
-    private VBox entry(Finding finding) {
+    private VBox entry(int number, Finding finding) {
         String severity = finding.severity().word();
-        Label word = new Label(severity.substring(0, 1).toUpperCase(Locale.ROOT) + severity.substring(1));
+        Label word =
+                new Label(number + "  " + severity.substring(0, 1).toUpperCase(Locale.ROOT) + severity.substring(1));
         word.getStyleClass().add("severity");
         word.pseudoClassStateChanged(PseudoClass.getPseudoClass(severity), true);
         Label text = wrapped(finding.text(), "finding-text");

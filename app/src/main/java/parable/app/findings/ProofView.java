@@ -1,5 +1,6 @@
 package parable.app.findings;
 
+import java.util.Comparator;
 import java.util.function.Consumer;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -68,13 +69,25 @@ final class ProofView extends VBox {
                                         .get()
                                         .map(ProofView::words)
                                         .orElse("What the circuit claims has not been proved yet."));
-        model.proofProperty().get().ifPresent(proof -> proof.claims()
+        model.proofProperty().get().ifPresent(proof -> proof.claims().stream()
+                .sorted(Comparator.comparing(ProofView::urgency))
                 .forEach(claim -> claims.getChildren().add(entry(claim))));
     }
 
+    private static int urgency(Claim claim) {
+        return switch (claim.verdict()) {
+            case FAILS -> 0;
+            case UNFINISHED -> 1;
+            case HOLDS_WITHIN_TIMES -> 2;
+            case HOLDS_AT_ANY_SPEED -> 3;
+        };
+    }
+
     private static String words(Proof proof) {
-        return proof.states() + " states gone through"
-                + (proof.complete() ? ", all there are." : ", not all there are.");
+        long holding =
+                proof.claims().stream().filter(claim -> claim.verdict().holds()).count();
+        return proof.states() + " states" + (proof.complete() ? "" : ", not all there are") + ": " + holding + " of "
+                + proof.claims().size() + " claims hold.";
     }
 
     private VBox entry(Claim claim) {

@@ -1,6 +1,9 @@
 package parable.app.sheet;
 
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.BiPredicate;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -29,10 +32,21 @@ public final class Painter {
     private static final double MARGIN = 30;
     private static final double THIN = 1.5;
     private static final double HEAVY = 3.2;
+    private static final double DISC = 8;
+
+    /** About the width of a letter of a tag. */
+    private static final double LETTER = 9;
 
     private final GraphicsContext canvas;
     private final Ink ink;
     private final BiPredicate<Fault, Subject> concerns;
+    private Map<String, List<Integer>> numbers = Map.of();
+
+    /** Puts numbers beside the tags of devices, so that what is said of them elsewhere is found on the drawing. */
+    public Painter numbering(Map<String, List<Integer>> byTag) {
+        numbers = byTag;
+        return this;
+    }
 
     /**
      * A painter.
@@ -70,6 +84,7 @@ public final class Painter {
                 paintJunction(junction, stateOf(junction.number(), moment));
             }
         }
+        Set<String> numbered = new HashSet<>();
         for (Mark mark : marks) {
             if (mark instanceof Mark.Symbol symbol) {
                 paintSymbol(symbol, moment);
@@ -77,6 +92,10 @@ public final class Painter {
                 paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
             } else if (mark instanceof Mark.Label label) {
                 paintLabel(label);
+                boolean tag = label.role() == Mark.TextRole.TAG && numbers.containsKey(label.text());
+                if (tag && numbered.add(label.text())) {
+                    paintNumbers(label);
+                }
             } else if (mark instanceof Mark.Condition condition) {
                 paintCondition(condition, moment);
             }
@@ -123,6 +142,25 @@ public final class Painter {
         canvas.setFill(ink.paper());
         setText(true, Mark.TextRole.NOTE.size(), Mark.Anchor.MIDDLE);
         canvas.fillText("!", x, y + 12);
+    }
+
+    /** The numbers of what is said of a device, each on a disc beside its tag. */
+    private void paintNumbers(Mark.Label label) {
+        double length = LETTER * label.text().length() + DISC;
+        double x = label.at().x()
+                + switch (label.anchor()) {
+                    case START -> length;
+                    case MIDDLE -> length - LETTER * label.text().length() / 2;
+                    case END -> -length;
+                };
+        for (int number : numbers.get(label.text())) {
+            canvas.setFill(ink.shorted());
+            canvas.fillOval(x - DISC, label.at().y() - 4 - DISC, 2 * DISC, 2 * DISC);
+            canvas.setFill(ink.paper());
+            setText(true, Mark.TextRole.NOTE.size(), Mark.Anchor.MIDDLE);
+            canvas.fillText(Integer.toString(number), x, label.at().y());
+            x += 2 * DISC + 1;
+        }
     }
 
     private static boolean isOn(Subject subject, Moment moment) {

@@ -68,6 +68,7 @@ public final class SheetView extends Region {
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final ChangeListener<Object> changed = (any, before, now) -> requestLayout();
     private Drawing drawing;
+    private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
     private double scale = 1;
@@ -297,6 +298,12 @@ public final class SheetView extends Region {
         }
     }
 
+    /** Puts numbers beside the tags of devices; none if empty. */
+    public void number(Map<String, List<Integer>> byTag) {
+        numbers = Map.copyOf(byTag);
+        requestLayout();
+    }
+
     /** The drawing that is shown. */
     public Drawing drawing() {
         return drawing;
@@ -366,7 +373,9 @@ public final class SheetView extends Region {
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
         graphics.scale(scale, scale);
-        new Painter(graphics, look.ink(), this::concerns).paint(shownDrawing(), shownMoment(), top, bottom);
+        new Painter(graphics, look.ink(), this::concerns)
+                .numbering(numbers)
+                .paint(shownDrawing(), shownMoment(), top, bottom);
         probes.paint(graphics, drawing, look.ink().symbol());
         paintSelection(graphics);
         graphics.restore();
