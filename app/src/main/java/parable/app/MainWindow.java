@@ -46,6 +46,7 @@ public final class MainWindow {
     private final Look look = new Look();
     private final ViewMenu viewMenu;
     private final Mounting mounting;
+    private final Acceptances acceptances;
     private final Map<String, SheetPage> pages = new LinkedHashMap<>();
     private SheetPage page;
     private String shown = "";
@@ -62,6 +63,7 @@ public final class MainWindow {
         scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
         sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
         mounting = new Mounting(jobs, () -> shown, prompt);
+        acceptances = new Acceptances(jobs, () -> shown, prompt);
         viewMenu = new ViewMenu(jobs, look, this::showKeys);
         header = new Header(
                 jobs,
@@ -196,7 +198,8 @@ public final class MainWindow {
                 () -> proof.prove(run().assembly()),
                 () -> proof.tryFaults(run().assembly()),
                 this::replay,
-                this::goTo);
+                this::goTo,
+                acceptances);
     }
 
     /** The steps of the work, the one that is shown selected. */
@@ -224,7 +227,9 @@ public final class MainWindow {
     }
 
     private String checkWords() {
-        int found = findings.findingsProperty().get().size();
+        long found = findings.findingsProperty().get().stream()
+                .filter(finding -> acceptances.of(finding).isEmpty())
+                .count();
         return Step.CHECK.words() + (found == 0 ? "" : "  (" + found + ")");
     }
 

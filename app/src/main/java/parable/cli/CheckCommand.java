@@ -42,7 +42,7 @@ final class CheckCommand implements Callable<Integer> {
         Job job = Jobs.open(file);
         List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
         List<SheetFindings> found = sheets.stream()
-                .map(one -> new SheetFindings(one.name(), findings(one)))
+                .map(one -> new SheetFindings(one, findings(one)))
                 .toList();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -65,13 +65,17 @@ final class CheckCommand implements Callable<Integer> {
     }
 
     private static void print(SheetFindings found, PrintWriter out) {
-        out.println(found.sheet() + ": "
+        out.println(found.sheet().name() + ": "
                 + (found.findings().isEmpty()
                         ? "nothing found"
                         : found.findings().size() + " found"));
         for (Finding finding : found.findings()) {
             out.println("  " + finding.severity().word() + "  " + finding.text() + "  [" + finding.code() + "]");
             out.println("      " + finding.reason());
+            found.sheet()
+                    .acceptance(finding.code(), finding.where())
+                    .ifPresent(accepted -> out.println(
+                            "      accepted by " + accepted.by() + " on " + accepted.on() + ": " + accepted.remark()));
         }
     }
 }

@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import javafx.event.Event;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -178,6 +179,17 @@ class LookTest {
         until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
         robot.clickOn("#prove");
         until(robot, () -> ((Label) window.part("proof-state")).getText().endsWith("claims hold."));
+        robot.interact(() -> ((Button) window.part("accept-start-does-not-hold-S1-M1")).fire());
+        until(robot, () -> window.part("withdraw-start-does-not-hold-S1-M1") != null);
+        assertThat(sheet().accepted()).singleElement().satisfies(accepted -> {
+            assertThat(accepted.by()).isEqualTo("loading bay");
+            assertThat(accepted.remark()).isEqualTo("loading bay");
+        });
+        robot.interact(() -> ((Button) window.part("withdraw-start-does-not-hold-S1-M1")).fire());
+        until(robot, () -> window.part("accept-start-does-not-hold-S1-M1") != null);
+        assertThat(sheet().accepted()).isEmpty();
+        robot.interact(() -> ((Button) window.part("try-faults")).fire());
+        until(robot, () -> ((Label) window.part("faults-state")).getText().contains("one at a time"));
         robot.clickOn("#finding-start-does-not-hold-S1");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#selected").<Label>query().getText()).contains("S1[13-14]");

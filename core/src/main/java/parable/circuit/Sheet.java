@@ -15,6 +15,7 @@ import java.util.stream.Stream;
  * @param devices in the order they are listed
  * @param power the power circuit, one rung a pole, from the supply down
  * @param control the ladder, one rung a line, top to bottom
+ * @param accepted the findings that somebody has accepted
  * @param extras unknown fields
  */
 public record Sheet(
@@ -24,6 +25,7 @@ public record Sheet(
         List<Device> devices,
         List<Rung> power,
         List<Rung> control,
+        List<Acceptance> accepted,
         Extras extras) {
 
     /** Not modified: the lists are copied. */
@@ -35,6 +37,29 @@ public record Sheet(
         devices = List.copyOf(devices);
         power = List.copyOf(power);
         control = List.copyOf(control);
+        accepted = List.copyOf(accepted);
+    }
+
+    /** A sheet on which nothing has been accepted. */
+    public Sheet(
+            String name,
+            Duty duty,
+            List<Rail> rails,
+            List<Device> devices,
+            List<Rung> power,
+            List<Rung> control,
+            Extras extras) {
+        this(name, duty, rails, devices, power, control, List.of(), extras);
+    }
+
+    /** This sheet with other acceptances. */
+    public Sheet withAccepted(List<Acceptance> others) {
+        return new Sheet(name, duty, rails, devices, power, control, others, extras);
+    }
+
+    /** What accepts a finding, empty if nobody has. */
+    public Optional<Acceptance> acceptance(String code, List<String> where) {
+        return accepted.stream().filter(one -> one.accepts(code, where)).findFirst();
     }
 
     /** The device of this tag, empty if the sheet has none. */
@@ -52,7 +77,7 @@ public record Sheet(
 
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
-        return new Sheet(name, duty, rails, others, power, control, extras);
+        return new Sheet(name, duty, rails, others, power, control, accepted, extras);
     }
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
@@ -64,25 +89,26 @@ public record Sheet(
                 devices.stream().map(device -> device.retagged(tags)).toList(),
                 power.stream().map(rung -> rung.retagged(tags)).toList(),
                 control.stream().map(rung -> rung.retagged(tags)).toList(),
+                accepted.stream().map(one -> one.retagged(tags)).toList(),
                 extras);
     }
 
     /** This sheet with other rails. */
     public Sheet withRails(List<Rail> others) {
-        return new Sheet(name, duty, others, devices, power, control, extras);
+        return new Sheet(name, duty, others, devices, power, control, accepted, extras);
     }
 
     /** This sheet with other rungs in one of its circuits. */
     public Sheet withRungs(Circuit circuit, List<Rung> others) {
         return switch (circuit) {
-            case POWER -> new Sheet(name, duty, rails, devices, others, control, extras);
-            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, extras);
+            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, extras);
+            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, extras);
         };
     }
 
     /** This sheet under another name. */
     public Sheet named(String other) {
-        return new Sheet(other, duty, rails, devices, power, control, extras);
+        return new Sheet(other, duty, rails, devices, power, control, accepted, extras);
     }
 
     /** Every rung, the power circuit's first. */

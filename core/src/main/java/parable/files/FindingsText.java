@@ -5,8 +5,12 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import parable.check.Finding;
+import parable.circuit.Sheet;
 
-/** Findings as JSON: {@code {"findings": [{"code", "severity", "sheet", "where", "text", "reason"}]}}. */
+/**
+ * Findings as JSON: {@code {"findings": [{"code", "severity", "sheet", "where", "text", "reason", "accepted"}]}}; accepted
+ * only if somebody has.
+ */
 public final class FindingsText {
 
     private FindingsText() {}
@@ -21,13 +25,19 @@ public final class FindingsText {
         return root.toPrettyString();
     }
 
-    private static void add(ObjectNode node, String sheet, Finding finding) {
+    private static void add(ObjectNode node, Sheet sheet, Finding finding) {
         node.put("code", finding.code());
         node.put("severity", finding.severity().word());
-        node.put("sheet", sheet);
+        node.put("sheet", sheet.name());
         ArrayNode where = node.putArray("where");
         finding.where().forEach(where::add);
         node.put("text", finding.text());
         node.put("reason", finding.reason());
+        sheet.acceptance(finding.code(), finding.where()).ifPresent(acceptance -> {
+            ObjectNode accepted = node.putObject("accepted");
+            accepted.put("by", acceptance.by());
+            accepted.put("on", acceptance.on());
+            accepted.put("remark", acceptance.remark());
+        });
     }
 }

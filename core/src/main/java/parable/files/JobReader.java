@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import parable.circuit.Acceptance;
 import parable.circuit.Device;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
@@ -31,7 +32,8 @@ final class JobReader {
     static final int VERSION = 1;
 
     private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
-    private static final List<String> SHEET_FIELDS = List.of("name", "duty", "rails", "devices", "power", "rungs");
+    private static final List<String> SHEET_FIELDS =
+            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted");
     private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place");
 
     private JobReader() {}
@@ -96,9 +98,28 @@ final class JobReader {
                 devices,
                 power.isPresent() ? rungs(power.get(), notation) : List.of(),
                 rungs(sheet.required("rungs"), notation),
+                accepted(sheet),
                 extras(sheet, SHEET_FIELDS));
         checkParts(sheet, read);
         return read;
+    }
+
+    private static List<Acceptance> accepted(Located sheet) throws JobFormatException {
+        List<Acceptance> accepted = new ArrayList<>();
+        Optional<Located> list = sheet.field("accepted");
+        for (Located one : list.isPresent() ? list.get().entries() : List.<Located>of()) {
+            List<String> where = new ArrayList<>();
+            for (Located tag : one.required("where").entries()) {
+                where.add(tag.text());
+            }
+            accepted.add(new Acceptance(
+                    one.required("code").text(),
+                    where,
+                    optional(one, "remark"),
+                    one.required("by").text(),
+                    optional(one, "on")));
+        }
+        return accepted;
     }
 
     private static Duty duty(Located sheet) throws JobFormatException {

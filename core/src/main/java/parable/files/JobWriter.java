@@ -11,6 +11,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import parable.circuit.Acceptance;
 import parable.circuit.Device;
 import parable.circuit.Extras;
 import parable.circuit.Job;
@@ -49,7 +50,21 @@ final class JobWriter {
         sheet.devices().forEach(device -> devices.add(device(device)));
         addRungs(node.putArray("power"), sheet.power());
         addRungs(node.putArray("rungs"), sheet.control());
+        if (!sheet.accepted().isEmpty()) {
+            ArrayNode accepted = node.putArray("accepted");
+            sheet.accepted().forEach(one -> accepted.add(acceptance(one)));
+        }
         append(node, sheet.extras());
+        return node;
+    }
+
+    private static ObjectNode acceptance(Acceptance accepted) {
+        ObjectNode node = JsonNodeFactory.instance.objectNode();
+        node.put("code", accepted.code());
+        accepted.where().forEach(node.putArray("where")::add);
+        node.put("remark", accepted.remark());
+        node.put("by", accepted.by());
+        node.put("on", accepted.on());
         return node;
     }
 

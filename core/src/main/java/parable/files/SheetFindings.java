@@ -2,9 +2,10 @@ package parable.files;
 
 import java.util.List;
 import parable.check.Finding;
+import parable.circuit.Sheet;
 
 /** What the rules found on one sheet, the worst first. */
-public record SheetFindings(String sheet, List<Finding> findings) {
+public record SheetFindings(Sheet sheet, List<Finding> findings) {
 
     /** Not modified: the list is copied. */
     public SheetFindings {

@@ -26,6 +26,7 @@ final class Behaviour implements ClaimSource {
 
     @Override
     public List<Claim> claims() {
+        claim("untouched", List.of(), "Untouched, with the power on, the sheet");
         for (List<Hand> arrangement : operators.arrangements()) {
             if (!arrangement.isEmpty()) {
                 claim("position:" + operators.ids(arrangement), arrangement, "With " + operators.words(arrangement));

@@ -44,7 +44,7 @@ final class Certainty {
                 all.add(part);
             }
         }
-        Optional<Map<Outcome, Course>> ends = ends(script, all);
+        Optional<Map<Outcome, Course>> ends = cancelled.getAsBoolean() ? Optional.empty() : ends(script, all);
         if (ends.isEmpty()) {
             return new Decision(new Refinement.Outcome.Open(List.of()), Optional.empty());
         }

@@ -1,5 +1,6 @@
 package parable.proof;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -38,10 +39,30 @@ public record Claim(
         return new Claim(id, text, Verdict.UNFINISHED, List.of(), story, Optional.empty());
     }
 
+    /** The same claim on two circuits that have nothing to do with each other: as bad as the worse of the two. */
+    Claim and(Claim other) {
+        Claim worse = urgency() <= other.urgency() ? this : other;
+        String both = text.equals(other.text) ? text : text + " " + other.text;
+        List<String> all = new ArrayList<>(times);
+        all.addAll(other.times);
+        return new Claim(
+                id, both, worse.verdict, worse.verdict.holds() ? all : List.of(), worse.story, worse.refutation);
+    }
+
+    private int urgency() {
+        return switch (verdict) {
+            case FAILS -> 0;
+            case UNFINISHED -> 1;
+            case HOLDS_WITHIN_TIMES -> 2;
+            case HOLDS_AT_ANY_SPEED -> 3;
+        };
+    }
+
     /** The claim with what became of it within times; the story is told if that found none. */
     static Claim of(String id, String text, Refinement.Outcome outcome, List<String> anySpeed) {
         if (outcome instanceof Refinement.Outcome.Holds holds) {
-            return holding(id, text, Verdict.HOLDS_WITHIN_TIMES, holds.times());
+            Verdict verdict = holds.times().isEmpty() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.HOLDS_WITHIN_TIMES;
+            return holding(id, text, verdict, holds.times());
         }
         if (outcome instanceof Refinement.Outcome.Fails fails) {
             return failing(id, text, fails.refutation());

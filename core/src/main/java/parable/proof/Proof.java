@@ -1,10 +1,14 @@
 package parable.proof;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import parable.circuit.Sheet;
 import parable.parts.Assembly;
+import parable.parts.PartException;
 
 /**
  * All claims on a sheet.
@@ -46,6 +50,31 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
      * @param cancelled asked now and then; once it says so, what is not decided is unfinished
      */
     public static Proof of(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
+        List<Sheet> parts = IndependentParts.of(assembly);
+        if (parts.size() == 1) {
+            return ofOne(assembly, speed, cancelled);
+        }
+        int states = 0;
+        boolean complete = true;
+        Map<String, Claim> claims = new LinkedHashMap<>();
+        for (Sheet part : parts) {
+            Proof proof = ofOne(fitted(part), speed, cancelled);
+            states += proof.states;
+            complete &= proof.complete;
+            proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
+        }
+        return new Proof(List.copyOf(claims.values()), states, complete);
+    }
+
+    private static Assembly fitted(Sheet part) {
+        try {
+            return Assembly.of(part);
+        } catch (PartException impossible) {
+            throw new IllegalStateException("a part of a sheet that is fitted out cannot be fitted out", impossible);
+        }
+    }
+
+    private static Proof ofOne(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
         Machine machine = new Machine(assembly, List.of());
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -21,7 +22,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.circuit.Acceptance;
+import parable.circuit.Extras;
 import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
 import parable.parts.Catalogue;
 import parable.parts.PartKind;
 
@@ -35,6 +40,20 @@ class JobFileTest {
         for (Path example : Examples.all().toList()) {
             assertThat(JobFile.text(JobFile.open(example))).isEqualTo(Files.readString(example));
         }
+    }
+
+    @Test
+    void whatIsAcceptedIsKeptAndFollowsTheTags() throws JobFormatException {
+        Sheet sheet = Examples.read(Examples.pressHouseText()).sheets().get(0);
+        Sheet accepted = sheet.withAccepted(List.of(
+                new Acceptance("start-does-not-hold", List.of("S1", "M1"), "a test bench", "E. Marsh", "2026-11-25")));
+        Job job = new Job("Kept", Practice.IEC, List.of(accepted), Extras.NONE);
+
+        Sheet read = JobFile.read(JobFile.text(job)).sheets().get(0);
+        assertThat(read).isEqualTo(accepted);
+        assertThat(read.retagged(Map.of("S1", "PB2")).acceptance("start-does-not-hold", List.of("PB2", "M1")))
+                .isPresent();
+        assertThat(read.acceptance("start-does-not-hold", List.of("S3", "M1"))).isEmpty();
     }
 
     @Test

@@ -1,7 +1,9 @@
 package parable.app.findings;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
@@ -14,6 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.check.Finding;
+import parable.circuit.Acceptance;
 import parable.proof.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
@@ -21,6 +24,7 @@ public final class FindingsView extends VBox {
 
     private final FindingsModel model;
     private final Consumer<String> goTo;
+    private final Accepting accepting;
     private final Label heading = new Label();
     private final VBox list = new VBox(8);
     private final ChangeListener<Object> changed = (any, before, now) -> show();
@@ -33,6 +37,7 @@ public final class FindingsView extends VBox {
      * @param tryFaults begins to try single faults on that sheet
      * @param replay shows on the bench how a claim fails
      * @param goTo shows a device on the drawing, by its tag
+     * @param accepting accepts findings
      */
     public FindingsView(
             FindingsModel model,
@@ -40,7 +45,9 @@ public final class FindingsView extends VBox {
             Runnable prove,
             Runnable tryFaults,
             Consumer<Refutation> replay,
-            Consumer<String> goTo) {
+            Consumer<String> goTo,
+            Accepting accepting) {
+        this.accepting = accepting;
         this.model = model;
         this.goTo = goTo;
         setId("findings");
@@ -72,7 +79,10 @@ public final class FindingsView extends VBox {
         heading.setText(heading(findings));
         list.getChildren()
                 .setAll(IntStream.range(0, findings.size())
-                        .mapToObj(i -> entry(i + 1, findings.get(i)))
+                        .boxed()
+                        .sorted(Comparator.comparing(
+                                i -> accepting.of(findings.get(i)).isPresent()))
+                        .map(i -> entry(i + 1, findings.get(i)))
                         .toList());
     }
 
@@ -109,10 +119,32 @@ public final class FindingsView extends VBox {
             button.getStyleClass().add("latch");
             where.getChildren().add(button);
         }
-        VBox entry = new VBox(2, word, text, reason, where);
+        Optional<Acceptance> acceptance = accepting.of(finding);
+        String place = finding.code() + "-" + String.join("-", finding.where());
+        where.getChildren()
+                .add(
+                        acceptance.isPresent()
+                                ? new ActionButton(
+                                        "withdraw-" + place,
+                                        "Withdraw",
+                                        "Takes the acceptance back",
+                                        () -> accepting.withdraw(acceptance.get()))
+                                : new ActionButton(
+                                        "accept-" + place,
+                                        "Accept\u2026",
+                                        "Keeps it in the record with a remark and your name",
+                                        () -> accepting.accept(finding)));
+        VBox entry = new VBox(2, word, text, reason);
+        acceptance.ifPresent(by -> entry.getChildren().add(wrapped(words(by), "finding-text")));
+        entry.getChildren().add(where);
         entry.getStyleClass().add("finding");
         entry.setAccessibleText(severity + ": " + finding.text() + " " + finding.reason());
         return entry;
+    }
+
+    private static String words(Acceptance acceptance) {
+        return "Accepted by " + acceptance.by() + (acceptance.on().isEmpty() ? "" : " on " + acceptance.on())
+                + (acceptance.remark().isEmpty() ? "." : ": " + acceptance.remark());
     }
 
     static Label wrapped(String words, String style) {

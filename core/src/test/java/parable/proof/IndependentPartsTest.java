@@ -1,0 +1,96 @@
+package parable.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import parable.Examples;
+import parable.circuit.Circuit;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+
+/** Starters side by side on one supply, with a stop of their own or a common E-stop. */
+class IndependentPartsTest {
+
+    /** So many starters; with a common E-stop in front of all of them, or each straight from the line. */
+    private static Sheet starters(int count, boolean commonStop) {
+        List<String> devices = new ArrayList<>(List.of(
+                "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"}",
+                "{\"tag\": \"F1\", \"kind\": \"fuse\", \"rated\": \"10 A\"}"));
+        List<String> power = new ArrayList<>(List.of("G1[L] F1[1-2] L", "G1[N] N"));
+        List<String> rungs = new ArrayList<>();
+        if (commonStop) {
+            devices.add("{\"tag\": \"S9\", \"kind\": \"emergency-stop\", \"blocks\": \"11-12\"}");
+            rungs.add("L S9[11-12] @9");
+        }
+        for (int n = 1; n <= count; n++) {
+            devices.add("{\"tag\": \"S" + n + "0\", \"kind\": \"push-button\", \"blocks\": \"11-12\"}");
+            devices.add("{\"tag\": \"S" + n + "1\", \"kind\": \"push-button\", \"blocks\": \"13-14\"}");
+            devices.add(
+                    "{\"tag\": \"K" + n + "\", \"kind\": \"contactor\", \"coil\": \"230 V AC\", \"aux\": \"13-14\"}");
+            devices.add("{\"tag\": \"M" + n
+                    + "\", \"kind\": \"single-phase-motor\", \"voltage\": \"230 V AC\", \"power\": \"0.75 kW\"}");
+            power.add("L K" + n + "[1-2] @m" + n + " M" + n + "[U1-U2] N");
+            String feed = commonStop ? "@9" : "L";
+            rungs.add(feed + " S" + n + "0[11-12] @a" + n + " S" + n + "1[13-14] @b" + n + " K" + n + "[A1-A2] N");
+            rungs.add("@a" + n + " K" + n + "[13-14] @b" + n);
+        }
+        return Examples.sheet(String.join(", ", devices), quoted(power), quoted(rungs));
+    }
+
+    private static String quoted(List<String> rungs) {
+        return rungs.stream().map(rung -> "\"" + rung + "\"").collect(Collectors.joining(", "));
+    }
+
+    private static Proof proofOf(Sheet sheet) {
+        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, () -> false);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 8})
+    void theCostOfStartersThatShareOnlyTheSupplyAdds(int count) {
+        Proof one = proofOf(starters(1, false));
+        Proof many = proofOf(starters(count, false));
+
+        assertThat(many.complete()).isTrue();
+        assertThat(many.states()).isEqualTo(count * one.states());
+        assertThat(many.claims()).allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);
+        assertThat(many.claim("stops:S20")).isPresent();
+        assertThat(many.claims()).extracting(Claim::id).doesNotHaveDuplicates();
+    }
+
+    /** Behind a common E-stop they are gone through together, for a node between contacts is no supply. */
+    @Test
+    void behindACommonStopTheyAreNotTakenApart() {
+        Proof one = proofOf(starters(1, true));
+        Proof two = proofOf(starters(2, true));
+
+        assertThat(two.states()).isGreaterThan(2 * one.states());
+        assertThat(two.claim("stops:S9").orElseThrow().verdict()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+    }
+
+    /** A mistake in one of two circuits is a mistake of the sheet. */
+    @Test
+    void whatFailsInOneCircuitFails() {
+        Sheet two = starters(2, false);
+        List<Rung> aroundTheStop = two.control().stream()
+                .map(rung -> rung.text().startsWith("@a2 K2") ? first(rung) : rung)
+                .toList();
+        Proof proof = proofOf(two.withRungs(Circuit.CONTROL, aroundTheStop));
+
+        assertThat(proof.claim("stops:S20").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(proof.claim("stops:S10").orElseThrow().verdict()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+    }
+
+    /** The seal-in taken from the line instead of behind the stop. */
+    private static Rung first(Rung rung) {
+        List<RungItem> items = new ArrayList<>(rung.items());
+        items.set(0, starters(1, false).control().get(0).items().get(0));
+        return new Rung(items, "");
+    }
+}
