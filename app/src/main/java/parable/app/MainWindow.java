@@ -181,7 +181,7 @@ public final class MainWindow {
                 findings.forget();
             }
             checked = Optional.of(sheet);
-            findings.check(run().assembly());
+            findings.check(run().assembly(), jobs.jobProperty().get().practice());
             proof.forget();
         }
     }
@@ -199,6 +199,7 @@ public final class MainWindow {
                 () -> proof.tryFaults(run().assembly()),
                 this::replay,
                 this::goTo,
+                jobs::edit,
                 acceptances);
     }
 

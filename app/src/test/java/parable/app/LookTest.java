@@ -188,6 +188,11 @@ class LookTest {
         robot.interact(() -> ((Button) window.part("withdraw-start-does-not-hold-S1-M1")).fire());
         until(robot, () -> window.part("accept-start-does-not-hold-S1-M1") != null);
         assertThat(sheet().accepted()).isEmpty();
+        until(robot, () -> window.part("repair-start-does-not-hold-S1-M1") != null);
+        robot.interact(() -> ((Button) window.part("repair-start-does-not-hold-S1-M1")).fire());
+        until(robot, () -> sheet().control().size() == 3);
+        robot.interact(() -> jobs.undo());
+        until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
         robot.interact(() -> ((Button) window.part("try-faults")).fire());
         until(robot, () -> ((Label) window.part("faults-state")).getText().contains("one at a time"));
         robot.clickOn("#finding-start-does-not-hold-S1");

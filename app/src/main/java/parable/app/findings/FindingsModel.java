@@ -1,6 +1,8 @@
 package parable.app.findings;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -14,6 +16,8 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.check.Check;
 import parable.check.Finding;
+import parable.check.Repair;
+import parable.circuit.Practice;
 import parable.parts.Assembly;
 
 /** The findings on the sheet that is shown. The rules run beside the window, and only the last sheet asked for counts. */
@@ -23,6 +27,7 @@ public final class FindingsModel {
 
     private final ReadOnlyObjectWrapper<List<Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper checking = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<Map<Finding, Repair>> repairs = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
     private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -50,22 +55,46 @@ public final class FindingsModel {
     /**
      * Checks a sheet. What can be read off it is found at once; the starter is tried when no other sheet has been asked for during a
      * while. A check that is under way for an earlier sheet is given up.
+     *
+     * @param practice how the devices of repairs are tagged
      */
-    public void check(Assembly assembly) {
+    public void check(Assembly assembly, Practice practice) {
         long mine = asked.incrementAndGet();
         checking.set(true);
         worker.execute(() -> run(mine, () -> tell(mine, Check.reading(assembly), true)));
         worker.schedule(
                 () -> run(mine, () -> Check.of(assembly, () -> asked.get() != mine)
-                        .ifPresent(found -> tell(mine, found, false))),
+                        .ifPresent(found -> {
+                            tell(mine, found, false);
+                            offer(mine, assembly, found, practice);
+                        })),
                 QUIET_MILLIS,
                 TimeUnit.MILLISECONDS);
+    }
+
+    private void offer(long mine, Assembly assembly, List<Finding> found, Practice practice) {
+        Map<Finding, Repair> offered = new LinkedHashMap<>();
+        for (Finding finding : found) {
+            Repair.of(assembly, finding, found, practice, () -> asked.get() != mine)
+                    .ifPresent(repair -> offered.put(finding, repair));
+        }
+        Platform.runLater(() -> {
+            if (asked.get() == mine) {
+                repairs.set(offered);
+            }
+        });
+    }
+
+    /** What would mend a finding; found a while after the findings themselves, and only where it is safe. */
+    public ReadOnlyObjectProperty<Map<Finding, Repair>> repairsProperty() {
+        return repairs.getReadOnlyProperty();
     }
 
     /** Forgets what was found, as when another sheet is shown. */
     public void forget() {
         asked.incrementAndGet();
         findings.set(List.of());
+        repairs.set(Map.of());
         trouble.set("");
     }
 
@@ -89,6 +118,7 @@ public final class FindingsModel {
     private void tell(long mine, List<Finding> found, boolean goesOn) {
         Platform.runLater(() -> {
             if (asked.get() == mine) {
+                repairs.set(Map.of());
                 findings.set(found);
                 trouble.set("");
                 checking.set(goesOn);

@@ -16,7 +16,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.check.Finding;
+import parable.check.Repair;
 import parable.circuit.Acceptance;
+import parable.circuit.Sheet;
 import parable.proof.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
@@ -24,6 +26,7 @@ public final class FindingsView extends VBox {
 
     private final FindingsModel model;
     private final Consumer<String> goTo;
+    private final Consumer<Sheet> mend;
     private final Accepting accepting;
     private final Label heading = new Label();
     private final VBox list = new VBox(8);
@@ -37,6 +40,7 @@ public final class FindingsView extends VBox {
      * @param tryFaults begins to try single faults on that sheet
      * @param replay shows on the bench how a claim fails
      * @param goTo shows a device on the drawing, by its tag
+     * @param mend goes on with a sheet on which a finding is mended
      * @param accepting accepts findings
      */
     public FindingsView(
@@ -46,7 +50,9 @@ public final class FindingsView extends VBox {
             Runnable tryFaults,
             Consumer<Refutation> replay,
             Consumer<String> goTo,
+            Consumer<Sheet> mend,
             Accepting accepting) {
+        this.mend = mend;
         this.accepting = accepting;
         this.model = model;
         this.goTo = goTo;
@@ -71,6 +77,7 @@ public final class FindingsView extends VBox {
         model.findingsProperty().addListener(showAnew);
         model.checkingProperty().addListener(showAnew);
         model.troubleProperty().addListener(showAnew);
+        model.repairsProperty().addListener(showAnew);
         show();
     }
 
@@ -135,11 +142,19 @@ public final class FindingsView extends VBox {
                                         "Keeps it in the record with a remark and your name",
                                         () -> accepting.accept(finding)));
         VBox entry = new VBox(2, word, text, reason);
+        Optional.ofNullable(model.repairsProperty().get().get(finding))
+                .ifPresent(repair -> entry.getChildren().add(repair(place, repair)));
         acceptance.ifPresent(by -> entry.getChildren().add(wrapped(words(by), "finding-text")));
         entry.getChildren().add(where);
         entry.getStyleClass().add("finding");
         entry.setAccessibleText(severity + ": " + finding.text() + " " + finding.reason());
         return entry;
+    }
+
+    private VBox repair(String place, Repair repair) {
+        ActionButton button = new ActionButton(
+                "repair-" + place, "Repair", repair.words() + " Can be undone.", () -> mend.accept(repair.sheet()));
+        return new VBox(2, wrapped(repair.words(), "finding-reason"), button);
     }
 
     private static String words(Acceptance acceptance) {
