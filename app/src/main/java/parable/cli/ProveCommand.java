@@ -10,6 +10,7 @@ import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Claim;
 import parable.proof.FaultRow;
+import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.SingleFaults;
 import picocli.CommandLine.Command;
@@ -48,8 +49,9 @@ final class ProveCommand implements Callable<Integer> {
         var job = Jobs.open(file);
         Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         long begin = System.nanoTime();
-        Proof proof = Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, () -> false);
-        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), () -> false) : List.of();
+        Proof proof =
+                Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), Progress.UNWATCHED) : List.of();
         long millis = (System.nanoTime() - begin) / 1_000_000;
         PrintWriter out = spec.commandLine().getOut();
         if (json) {

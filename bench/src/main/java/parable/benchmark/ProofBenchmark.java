@@ -14,6 +14,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import parable.parts.Assembly;
+import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.starters.Library;
 
@@ -48,6 +49,6 @@ public class ProofBenchmark {
     /** Everything that is to be proved. */
     @Benchmark
     public Proof prove() {
-        return Proof.of(assembly, speed, () -> false);
+        return Proof.of(assembly, speed, Progress.UNWATCHED);
     }
 }

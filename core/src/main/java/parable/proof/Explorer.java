@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BooleanSupplier;
 import java.util.function.IntPredicate;
 
 /**
@@ -20,22 +19,22 @@ final class Explorer {
     private static final int LOOK_UP = 0xfff;
 
     private final Machine machine;
-    private final BooleanSupplier cancelled;
+    private final Progress progress;
     private final States states = new States();
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
     private Optional<Integer> firstShort = Optional.empty();
     private boolean complete;
 
-    Explorer(Machine machine, BooleanSupplier cancelled) {
+    Explorer(Machine machine, Progress progress) {
         this.machine = machine;
-        this.cancelled = cancelled;
+        this.progress = progress;
     }
 
     void explore() {
         states.add(machine.initial(), -1);
         for (int i = 0; i < states.size(); i++) {
-            if (states.size() > Proof.MOST_STATES || (i & LOOK_UP) == LOOK_UP && cancelled.getAsBoolean()) {
+            if (states.size() > Proof.MOST_STATES || (i & LOOK_UP) == LOOK_UP && progress.isCancelled(states.size())) {
                 return;
             }
             visit(i);

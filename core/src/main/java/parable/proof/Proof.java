@@ -47,18 +47,18 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
      * Goes through every reachable state of an assembled sheet, at any speed first and within the stated times where that breaks a claim.
      *
      * @param speed which times are kept
-     * @param cancelled asked now and then; once it says so, what is not decided is unfinished
+     * @param progress told the states so far; once it ends the search, what is not decided is unfinished
      */
-    public static Proof of(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
+    public static Proof of(Assembly assembly, Speed speed, Progress progress) {
         List<Sheet> parts = IndependentParts.of(assembly);
         if (parts.size() == 1) {
-            return ofOne(assembly, speed, cancelled);
+            return ofOne(assembly, speed, progress);
         }
         int states = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
         for (Sheet part : parts) {
-            Proof proof = ofOne(fitted(part), speed, cancelled);
+            Proof proof = ofOne(fitted(part), speed, progress);
             states += proof.states;
             complete &= proof.complete;
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
@@ -74,15 +74,17 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         }
     }
 
-    private static Proof ofOne(Assembly assembly, Speed speed, BooleanSupplier cancelled) {
+    private static Proof ofOne(Assembly assembly, Speed speed, Progress progress) {
         Machine machine = new Machine(assembly, List.of());
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
-        Explorer explorer = new Explorer(machine, cancelled);
+        Explorer explorer = new Explorer(machine, progress);
         explorer.explore();
         Replay replay = new Replay(assembly, List.of());
-        BooleanSupplier notInTime = speed == Speed.ANY ? () -> true : cancelled;
+        BooleanSupplier notInTime = speed == Speed.ANY
+                ? () -> true
+                : () -> progress.isCancelled(explorer.states().size());
         Refinement refinement = new Refinement(machine, replay, notInTime);
         Certainty certainty = new Certainty(machine, refinement, notInTime);
         List<Claim> claims = Stream.of(

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import parable.bench.Fault;
@@ -60,16 +61,19 @@ public final class SingleFaults {
     /**
      * The table, the worst first: dangerous and hidden, dangerous, hidden, the rest.
      *
-     * @param cancelled asked now and then, from several threads; what is left out then is not in the table
+     * @param progress told the faults tried so far, from several threads; what is left out when it ends the work is not in the table
      */
-    public static List<FaultRow> of(Assembly assembly, BooleanSupplier cancelled) {
+    public static List<FaultRow> of(Assembly assembly, Progress progress) {
         if (!new Machine(assembly, List.of()).isSmallEnough()) {
             return List.of();
         }
+        AtomicInteger tried = new AtomicInteger();
+        BooleanSupplier cancelled = () -> progress.isCancelled(tried.get());
         SingleFaults faults = new SingleFaults(assembly, cancelled);
         return faults.possible().parallelStream()
                 .filter(fault -> !cancelled.getAsBoolean())
                 .map(faults::row)
+                .peek(row -> tried.incrementAndGet())
                 .sorted(Comparator.comparing(FaultRow::isDangerous)
                         .thenComparing(FaultRow::isHidden)
                         .reversed())
@@ -105,7 +109,7 @@ public final class SingleFaults {
     }
 
     private Explorer explored(Machine machine) {
-        Explorer explorer = new Explorer(machine, cancelled);
+        Explorer explorer = new Explorer(machine, states -> cancelled.getAsBoolean());
         explorer.explore();
         return explorer;
     }

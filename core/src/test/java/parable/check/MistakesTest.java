@@ -16,6 +16,7 @@ import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.proof.Claim;
+import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.Verdict;
 
@@ -67,7 +68,7 @@ class MistakesTest {
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(Finding::code)
                 .forEach(raised::add);
-        Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, () -> false).claims().stream()
+        Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
                 .filter(claim -> claim.verdict() == Verdict.FAILS)
                 .map(Claim::id)
                 .forEach(raised::add);

@@ -11,6 +11,7 @@ import parable.Examples;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
+import parable.proof.Progress;
 import parable.proof.Proof;
 
 /** What is offered to mend a finding: an ordinary change of the sheet after which the finding is gone and none has come. */
@@ -35,7 +36,7 @@ class RepairTest {
                 .orElseThrow();
 
         assertThat(Check.of(Examples.fitted(repair.sheet()))).noneMatch(found -> found.severity() != Severity.NOTE);
-        assertThat(Proof.of(Examples.fitted(repair.sheet()), Proof.Speed.WITHIN_TIMES, () -> false)
+        assertThat(Proof.of(Examples.fitted(repair.sheet()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
                         .claims())
                 .allMatch(claim -> claim.verdict().holds());
         assertThat(repair.words()).endsWith(".");

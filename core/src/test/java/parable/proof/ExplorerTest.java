@@ -24,7 +24,7 @@ class ExplorerTest {
         for (int seed = 0; seed < CIRCUITS; seed++) {
             Assembly assembly = Examples.fitted(circuit(new Random(seed)));
             NaiveExplorer naive = new NaiveExplorer(assembly);
-            Explorer explorer = new Explorer(new Machine(assembly, List.of()), () -> false);
+            Explorer explorer = new Explorer(new Machine(assembly, List.of()), Progress.UNWATCHED);
             explorer.explore();
 
             assertThat(explorer.states().size()).as("states, seed %s", seed).isEqualTo(naive.states());

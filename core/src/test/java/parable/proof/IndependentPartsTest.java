@@ -48,7 +48,7 @@ class IndependentPartsTest {
     }
 
     private static Proof proofOf(Sheet sheet) {
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, () -> false);
+        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
     }
 
     @ParameterizedTest

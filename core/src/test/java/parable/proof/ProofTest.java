@@ -52,7 +52,7 @@ class ProofTest {
     }
 
     private static Proof proofOf(Sheet sheet) {
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, () -> false);
+        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
     }
 
     private static Verdict verdict(String sheet, String claim) {
@@ -218,7 +218,7 @@ class ProofTest {
 
     @Test
     void anySpeedAloneLeavesOpenWhatRestsOnTimes() {
-        Proof proof = Proof.of(Examples.fitted(sheet("Mill")), Proof.Speed.ANY, () -> false);
+        Proof proof = Proof.of(Examples.fitted(sheet("Mill")), Proof.Speed.ANY, Progress.UNWATCHED);
 
         assertThat(proof.complete()).isTrue();
         assertThat(proof.claim("no-short").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
@@ -273,7 +273,7 @@ class ProofTest {
 
     @Test
     void cancelledItSaysThatItIsNotFinished() {
-        Proof proof = Proof.of(Examples.fitted(sheet("Star-delta dead time")), Proof.Speed.WITHIN_TIMES, () -> true);
+        Proof proof = Proof.of(Examples.fitted(sheet("Star-delta dead time")), Proof.Speed.WITHIN_TIMES, done -> true);
 
         assertThat(proof.complete()).isFalse();
         assertThat(proof.claims()).noneMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);

@@ -17,7 +17,7 @@ import parable.starters.Library;
 class SingleFaultsTest {
 
     private static List<FaultRow> table(String sheet) {
-        return SingleFaults.of(Examples.fitted(sheet(sheet)), () -> false);
+        return SingleFaults.of(Examples.fitted(sheet(sheet)), Progress.UNWATCHED);
     }
 
     private static Sheet sheet(String name) {
@@ -81,6 +81,6 @@ class SingleFaultsTest {
 
     @Test
     void cancelledItsTableIsEmpty() {
-        assertThat(SingleFaults.of(Examples.fitted(sheet("Fan")), () -> true)).isEmpty();
+        assertThat(SingleFaults.of(Examples.fitted(sheet("Fan")), done -> true)).isEmpty();
     }
 }

@@ -39,6 +39,7 @@ final class FaultsView extends VBox {
         state.setId("faults-state");
         model.faultsProperty().addListener(showAnew);
         model.tryingProperty().addListener(showAnew);
+        model.doneProperty().addListener(showAnew);
         show();
     }
 
@@ -71,7 +72,8 @@ final class FaultsView extends VBox {
 
     private String words() {
         if (model.tryingProperty().get()) {
-            return "Going through every state once for each fault\u2026";
+            return "Going through every state once for each fault\u2026 "
+                    + model.doneProperty().get() + " tried so far";
         }
         return model.faultsProperty()
                 .get()

@@ -8,6 +8,8 @@ import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -24,6 +26,10 @@ public final class ProofModel {
     private final ReadOnlyBooleanWrapper proving = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<List<FaultRow>>> faults =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private static final long TELL_EVERY = 100_000_000;
+
+    private final ReadOnlyIntegerWrapper done = new ReadOnlyIntegerWrapper();
+    private volatile long told;
     private final ReadOnlyBooleanWrapper trying = new ReadOnlyBooleanWrapper();
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
@@ -48,6 +54,7 @@ public final class ProofModel {
         long mine = asked.get();
         proof.set(Optional.empty());
         trouble.set("");
+        done.set(0);
         proving.set(true);
         worker.execute(() -> {
             try {
@@ -59,7 +66,7 @@ public final class ProofModel {
     }
 
     private void go(long mine, Assembly assembly) {
-        Proof found = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, () -> asked.get() != mine);
+        Proof found = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, done -> isOver(mine, done));
         Platform.runLater(() -> show(mine, found));
     }
 
@@ -98,10 +105,11 @@ public final class ProofModel {
     public void tryFaults(Assembly assembly) {
         long mine = asked.get();
         faults.set(Optional.empty());
+        done.set(0);
         trying.set(true);
         worker.execute(() -> {
             try {
-                List<FaultRow> rows = SingleFaults.of(assembly, () -> asked.get() != mine);
+                List<FaultRow> rows = SingleFaults.of(assembly, done -> isOver(mine, done));
                 Platform.runLater(() -> show(mine, rows));
             } catch (RuntimeException unexpected) {
                 Platform.runLater(() -> stumbled(mine, unexpected.toString()));
@@ -114,6 +122,27 @@ public final class ProofModel {
             faults.set(Optional.of(rows));
             trying.set(false);
         }
+    }
+
+    /** How far the work under way is: so many states, or so many faults. */
+    public ReadOnlyIntegerProperty doneProperty() {
+        return done.getReadOnlyProperty();
+    }
+
+    private boolean isOver(long mine, int now) {
+        long time = System.nanoTime();
+        if (time - told > TELL_EVERY) {
+            told = time;
+            Platform.runLater(() -> done.set(now));
+        }
+        return asked.get() != mine;
+    }
+
+    /** Ends what is under way; what was found before stays. */
+    public void cancel() {
+        asked.incrementAndGet();
+        proving.set(false);
+        trying.set(false);
     }
 
     /** Ends what is under way, and forgets what was proved, as when the sheet has changed. */

@@ -26,6 +26,8 @@ final class ProofView extends VBox {
     private final ActionButton cancel;
     private final ChangeListener<Object> changed = (any, before, now) -> show();
     private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
+    private final ChangeListener<Object> wentOn = (any, before, now) -> tell();
+    private final WeakChangeListener<Object> tellAnew = new WeakChangeListener<>(wentOn);
 
     /**
      * The view.
@@ -39,13 +41,15 @@ final class ProofView extends VBox {
         this.replay = replay;
         setId("proof");
         prove = new ActionButton("prove", "Go through every state", "Every order of events, however fast", start);
-        cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::forget);
+        cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::cancel);
         state.setId("proof-state");
         state.setWrapText(true);
         getChildren().add(claims);
         model.proofProperty().addListener(showAnew);
         model.provingProperty().addListener(showAnew);
         model.troubleProperty().addListener(showAnew);
+        model.tryingProperty().addListener(showAnew);
+        model.doneProperty().addListener(tellAnew);
         show();
     }
 
@@ -57,21 +61,28 @@ final class ProofView extends VBox {
     private void show() {
         boolean proving = model.provingProperty().get();
         prove.setDisable(proving);
-        cancel.setVisible(proving);
+        cancel.setVisible(proving || model.tryingProperty().get());
         claims.getChildren().clear();
+        tell();
+        model.proofProperty().get().ifPresent(proof -> proof.claims().stream()
+                .sorted(Comparator.comparing(ProofView::urgency))
+                .forEach(claim -> claims.getChildren().add(entry(claim))));
+    }
+
+    /** Says how far it is. */
+    private void tell() {
+        boolean proving = model.provingProperty().get();
         String trouble = model.troubleProperty().get();
         state.setText(
                 !trouble.isEmpty()
                         ? "The proof met something it does not expect and could not be finished: " + trouble
                         : proving
-                                ? "Going through every state\u2026"
+                                ? "Going through every state\u2026 "
+                                        + model.doneProperty().get() + " so far"
                                 : model.proofProperty()
                                         .get()
                                         .map(ProofView::words)
                                         .orElse("What the circuit claims has not been proved yet."));
-        model.proofProperty().get().ifPresent(proof -> proof.claims().stream()
-                .sorted(Comparator.comparing(ProofView::urgency))
-                .forEach(claim -> claims.getChildren().add(entry(claim))));
     }
 
     private static int urgency(Claim claim) {
