@@ -142,7 +142,7 @@ public final class MainWindow {
         pages.forEach((name, one) -> {
             Sheet sheet = job.sheet(name).orElseThrow();
             if (!sheet.equals(one.run().assembly().sheet())) {
-                one.run().goOnWith(assembled(sheet));
+                one.run().goOnWith(assembled(sheet, one.run().assembly()));
             }
         });
         header.showJob();
@@ -303,6 +303,14 @@ public final class MainWindow {
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
         return new SheetPage(jobs, name, assembled(sheet), look, mounting, this::why);
+    }
+
+    private static Assembly assembled(Sheet sheet, Assembly before) {
+        try {
+            return before.on(sheet);
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+        }
     }
 
     private static Assembly assembled(Sheet sheet) {

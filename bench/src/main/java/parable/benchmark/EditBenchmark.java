@@ -78,7 +78,7 @@ public class EditBenchmark {
     @Benchmark
     public Drawing edit() throws Exception {
         takes = !takes;
-        Assembly changed = Assembly.of(takes ? taken : whole);
+        Assembly changed = bench.assembly().on(takes ? taken : whole);
         bench = bench.on(changed, bench.now());
         return SheetDrawing.of(changed, Practice.IEC);
     }

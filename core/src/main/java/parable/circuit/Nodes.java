@@ -1,6 +1,7 @@
 package parable.circuit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -56,21 +57,32 @@ public final class Nodes {
 
     /** Joins what the rungs write side by side; keys are terminals and points. */
     private static final class Joining {
-        private final Map<Object, Object> parents = new LinkedHashMap<>();
+        private final Map<Object, Integer> ids = new HashMap<>();
+        private final List<Object> keys = new ArrayList<>();
+        private int[] parents = new int[64];
         private int nextNumber = 1;
 
-        void add(Object key) {
-            parents.putIfAbsent(key, key);
+        /** The number of a key, its own if it is new. */
+        int add(Object key) {
+            Integer known = ids.putIfAbsent(key, keys.size());
+            if (known != null) {
+                return known;
+            }
+            int id = keys.size();
+            if (id == parents.length) {
+                parents = Arrays.copyOf(parents, 2 * id);
+            }
+            keys.add(key);
+            parents[id] = id;
+            return id;
         }
 
         void add(Rung rung) {
             List<RungItem> items = rung.items();
             for (int i = 0; i + 1 < items.size(); i++) {
-                Object left = after(items.get(i));
-                Object right = before(items.get(i + 1));
-                add(left);
-                add(right);
-                join(left, right);
+                int left = root(add(after(items.get(i))));
+                int right = root(add(before(items.get(i + 1))));
+                parents[right] = left;
             }
         }
 
@@ -86,45 +98,39 @@ public final class Nodes {
             return item instanceof RungItem.Landing landing ? landing.terminal() : item;
         }
 
-        private Object root(Object key) {
-            Object at = key;
-            while (!parents.get(at).equals(at)) {
-                at = parents.get(at);
+        private int root(int id) {
+            int at = id;
+            while (parents[at] != at) {
+                parents[at] = parents[parents[at]];
+                at = parents[at];
             }
             return at;
         }
 
-        private void join(Object one, Object other) {
-            Object first = root(one);
-            Object second = root(other);
-            if (!first.equals(second)) {
-                parents.put(second, first);
-            }
-        }
-
         Nodes nodes(List<Rail> rails) {
-            Map<Object, List<Object>> members = new LinkedHashMap<>();
-            parents.keySet().forEach(key -> members.computeIfAbsent(root(key), any -> new ArrayList<>())
-                    .add(key));
+            Map<Integer, List<Object>> members = new LinkedHashMap<>();
+            for (int id = 0; id < keys.size(); id++) {
+                members.computeIfAbsent(root(id), any -> new ArrayList<>()).add(keys.get(id));
+            }
             Set<String> taken = new HashSet<>();
             rails.forEach(rail -> taken.add(rail.number()));
-            parents.keySet().stream()
+            keys.stream()
                     .filter(key -> key instanceof RungItem.Point point && !point.rail())
                     .forEach(key -> taken.add(((RungItem.Point) key).name()));
             List<Node> nodes = new ArrayList<>();
             Map<Object, Integer> index = new HashMap<>();
-            for (List<Object> keys : members.values()) {
-                keys.forEach(key -> index.put(key, nodes.size()));
-                nodes.add(node(keys, rails, taken));
+            for (List<Object> joined : members.values()) {
+                joined.forEach(key -> index.put(key, nodes.size()));
+                nodes.add(node(joined, rails, taken));
             }
             return new Nodes(nodes, index);
         }
 
-        private Node node(List<Object> keys, List<Rail> rails, Set<String> taken) {
+        private Node node(List<Object> joined, List<Rail> rails, Set<String> taken) {
             List<String> names = new ArrayList<>();
             List<Terminal> terminals = new ArrayList<>();
             Optional<String> number = Optional.empty();
-            for (Object key : keys) {
+            for (Object key : joined) {
                 if (key instanceof Terminal terminal) {
                     terminals.add(terminal);
                 } else if (key instanceof RungItem.Point point) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import parable.circuit.Device;
 import parable.circuit.Nodes;
@@ -37,6 +38,19 @@ public final class Assembly {
      *     or at the first terminal on a rung that its device does not have
      */
     public static Assembly of(Sheet sheet) throws PartException {
+        return fitted(sheet, device -> Optional.empty());
+    }
+
+    /**
+     * This for a changed sheet; the parts of devices that are as they were are taken over.
+     *
+     * @throws PartException as {@link #of} does
+     */
+    public Assembly on(Sheet changed) throws PartException {
+        return fitted(changed, device -> part(device.tag()).filter(part -> part.device() == device));
+    }
+
+    private static Assembly fitted(Sheet sheet, Function<Device, Optional<Part>> known) throws PartException {
         List<Part> parts = new ArrayList<>();
         Map<String, Integer> indexByTag = new HashMap<>();
         for (Device device : sheet.devices()) {
@@ -48,7 +62,8 @@ public final class Assembly {
                         device.tag(),
                         "a tag that no other device of the sheet has");
             }
-            parts.add(fit(index, device));
+            Optional<Part> part = known.apply(device);
+            parts.add(part.isPresent() ? part.get() : fit(index, device));
         }
         Assembly assembly = new Assembly(sheet, parts, indexByTag);
         List<Rung> rungs = sheet.rungs().toList();

@@ -1,7 +1,10 @@
 package parable.parts;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** All kinds of device there are. */
@@ -19,8 +22,11 @@ public final class Catalogue {
         return KINDS;
     }
 
+    private static final Map<String, PartKind> BY_ID =
+            KINDS.stream().collect(Collectors.toUnmodifiableMap(PartKind::id, Function.identity()));
+
     /** The kind that job files call so, empty if there is none. */
     public static Optional<PartKind> kind(String id) {
-        return KINDS.stream().filter(kind -> kind.id().equals(id)).findFirst();
+        return Optional.ofNullable(BY_ID.get(id));
     }
 }

@@ -45,6 +45,9 @@ final class Probes {
     /** Where a probe is drawn: where it was put down, or on a wire of the place that was typed. */
     private Optional<Point> pointOf(Probe probe, Drawing drawing) {
         String place = meter.placeProperty(probe).get().strip();
+        if (place.isEmpty()) {
+            return Optional.empty();
+        }
         Optional<Point> put = Optional.ofNullable(points.get(probe))
                 .filter(point -> drawing.wireNear(point.x(), point.y(), REACH).equals(Optional.of(place)));
         String[] sides = place.split(":", 2);

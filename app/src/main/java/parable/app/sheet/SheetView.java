@@ -71,6 +71,7 @@ public final class SheetView extends Region {
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
+    private boolean spotsFit;
     private double scale = 1;
 
     /**
@@ -123,7 +124,7 @@ public final class SheetView extends Region {
     private void fit() {
         drawing = SheetDrawing.of(run.assembly(), practice.get());
         draft = Optional.empty();
-        hotSpots.fit(run.assembly(), drawing, handles);
+        spotsFit = false;
         requestLayout();
     }
 
@@ -344,6 +345,10 @@ public final class SheetView extends Region {
         double top = down.getValue() / scale;
         double seen = height / scale;
         if (desk.isEmpty()) {
+            if (!spotsFit) {
+                hotSpots.fit(run.assembly(), drawing, handles);
+                spotsFit = true;
+            }
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
         }
         paint(top, top + seen);
