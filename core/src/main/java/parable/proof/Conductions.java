@@ -1,6 +1,6 @@
 package parable.proof;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
@@ -38,7 +38,6 @@ final class Conductions {
 
     private static final int PHASES = 3;
     private static final double EVEN = 0.7;
-    private static final int FREE = -1;
 
     /** Below this product of two voltages in V² there is no rotating field to speak of. */
     private static final double LEAST_FIELD = 100;
@@ -53,10 +52,8 @@ final class Conductions {
     private final Network wired;
     private final BitSet outside = new BitSet();
     private final BitSet allSources = new BitSet();
-    private long[] keys = new long[1 << 8];
-    private Conduction[] known = new Conduction[1 << 8];
-    private int[] table = new int[1 << 9];
-    private int size;
+    private final States keys = new States();
+    private final List<Conduction> known = new ArrayList<>();
 
     /**
      * Nothing asked yet.
@@ -82,7 +79,6 @@ final class Conductions {
             }
         }
         allSources.set(0, network.sourceCount());
-        Arrays.fill(table, FREE);
     }
 
     /** Tells whether a contact of a part is closed. */
@@ -96,37 +92,10 @@ final class Conductions {
      * @param key stands for the set and for whether there is power
      */
     Conduction of(long key, boolean power, Closed closed) {
-        int slot = slot(key);
-        if (table[slot] == FREE) {
-            if (size == keys.length) {
-                keys = Arrays.copyOf(keys, 2 * size);
-                known = Arrays.copyOf(known, 2 * size);
-            }
-            keys[size] = key;
-            known[size] = ask(power, closed);
-            table[slot] = size++;
-            if (2 * size > table.length) {
-                grow();
-                slot = slot(key);
-            }
+        if (keys.add(key, -1)) {
+            known.add(ask(power, closed));
         }
-        return known[table[slot]];
-    }
-
-    private int slot(long key) {
-        int slot = (int) (key * 0x9E3779B97F4A7C15L >>> 32) & table.length - 1;
-        while (table[slot] != FREE && keys[table[slot]] != key) {
-            slot = slot + 1 & table.length - 1;
-        }
-        return slot;
-    }
-
-    private void grow() {
-        table = new int[2 * table.length];
-        Arrays.fill(table, FREE);
-        for (int i = 0; i < size; i++) {
-            table[slot(keys[i])] = i;
-        }
+        return known.get(keys.indexOf(key));
     }
 
     private Conduction ask(boolean power, Closed closed) {
