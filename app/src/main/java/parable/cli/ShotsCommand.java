@@ -124,12 +124,23 @@ final class ShotsCommand implements Runnable {
                     jobs.undo();
                     choose(window, "view-menu", "view-keys");
                 }),
-                new Shot("checked", window -> {
-                    jobs.open(Jobs.example("tern-hollow-bad-examples"));
-                    window.showSheet("Electrical interlock only");
-                    ((ToggleButton) window.part("step-check")).fire();
-                }),
-                new Shot("proved", window -> ((ButtonBase) window.part("prove")).fire(), Duration.seconds(6)),
+                new Shot(
+                        "proved",
+                        window -> {
+                            jobs.open(Jobs.example("tern-hollow-bad-examples"));
+                            window.showSheet("Electrical interlock only");
+                            ((ToggleButton) window.part("step-check")).fire();
+                            ((ButtonBase) window.part("prove")).fire();
+                        },
+                        Duration.seconds(6)),
+                new Shot(
+                        "single-faults",
+                        window -> {
+                            jobs.open(Jobs.example("tern-hollow-press-house"));
+                            window.showSheet("Pomace auger");
+                            ((ButtonBase) window.part("try-faults")).fire();
+                        },
+                        Duration.seconds(15)),
                 new Shot("questions", window -> {
                     jobs.open(Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);

@@ -28,6 +28,18 @@ public record FaultRow(Fault fault, List<String> broken, Optional<String> reveal
         return revealed.isEmpty();
     }
 
+    /** The broken claims in a few words each. */
+    public List<String> brokenWords() {
+        return broken.stream()
+                .map(id -> switch (id) {
+                    case "no-short" -> "nothing is shorted";
+                    case "no-restart" -> "nothing restarts by itself";
+                    case "comes-to-rest" -> "nothing chatters";
+                    default -> id.replace("stops:", "") + " stops every motor";
+                })
+                .toList();
+    }
+
     /** What it does, in a few words. */
     public String words() {
         return (isHidden() ? "Stays hidden" : "Shows itself")

@@ -94,15 +94,13 @@ final class FaultsView extends VBox {
         Label word = new Label(danger);
         word.getStyleClass().add("severity");
         word.pseudoClassStateChanged(PseudoClass.getPseudoClass(row.isDangerous() ? "danger" : "note"), true);
-        VBox entry = new VBox(
-                2,
-                word,
-                FindingsView.wrapped(row.fault().words() + ".", "finding-text"),
-                FindingsView.wrapped(row.words() + ".", "finding-reason"));
+        VBox entry = new VBox(2, word, FindingsView.wrapped(row.fault().words() + ".", "finding-text"));
+        row.revealed().ifPresent(how -> entry.getChildren().add(FindingsView.wrapped(how + ".", "finding-reason")));
         if (row.isDangerous()) {
             entry.getChildren()
                     .add(FindingsView.wrapped(
-                            "No longer holds: " + String.join(", ", row.broken()) + ".", "finding-reason"));
+                            "It no longer holds that " + String.join(", that ", row.brokenWords()) + ".",
+                            "finding-reason"));
         }
         row.refutation().ifPresent(refutation -> entry.getChildren()
                 .add(new ActionButton(
