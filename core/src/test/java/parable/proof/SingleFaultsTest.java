@@ -3,6 +3,8 @@ package parable.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -16,7 +18,13 @@ import parable.starters.Library;
 /** The answers that an experienced electrician gives about a single fault. */
 class SingleFaultsTest {
 
+    private static final Map<String, List<FaultRow>> TABLES = new ConcurrentHashMap<>();
+
     private static List<FaultRow> table(String sheet) {
+        return TABLES.computeIfAbsent(sheet, SingleFaultsTest::tried);
+    }
+
+    private static List<FaultRow> tried(String sheet) {
         return SingleFaults.of(Examples.fitted(sheet(sheet)), Progress.UNWATCHED);
     }
 
