@@ -26,10 +26,10 @@ final class Behaviour implements ClaimSource {
 
     @Override
     public List<Claim> claims() {
-        claim("untouched", List.of(), "Untouched, with the power on, the sheet");
+        claim("untouched", List.of(), "Switched on and untouched, the sheet");
         for (List<Hand> arrangement : operators.arrangements()) {
             if (!arrangement.isEmpty()) {
-                claim("position:" + operators.ids(arrangement), arrangement, "With " + operators.words(arrangement));
+                claim("position:" + operators.ids(arrangement), arrangement, operators.words(arrangement));
             }
             for (int part = 0; part < machine.parts().size(); part++) {
                 operators.start(part).ifPresent(press -> starts(arrangement, press));

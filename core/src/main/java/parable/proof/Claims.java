@@ -95,9 +95,7 @@ final class Claims implements ClaimSource {
             Predicate<Moment> onBench,
             boolean inTheEnd) {
         if (broken.isEmpty()) {
-            boolean rests =
-                    !machine.mayNeverSettle() && explorer.firstRestless().isEmpty();
-            boolean decided = explorer.isComplete() && (!inTheEnd || rests);
+            boolean decided = inTheEnd ? explorer.decidesByRest() : explorer.isComplete();
             claims.add(Claim.holding(id, text, decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of()));
             return;
         }

@@ -48,7 +48,7 @@ final class Dead implements ClaimSource {
                 .findFirst();
         if (broken.isEmpty()) {
             return Claim.holding(
-                    id, text, explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
+                    id, text, explorer.decidesByRest() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
         }
         List<Machine.Move> way = explorer.wayTo(broken.get());
         return replay.find(

@@ -25,6 +25,8 @@ final class Explorer {
     private final BitSet driven = new BitSet();
     private Optional<Integer> firstShort = Optional.empty();
     private boolean complete;
+    private boolean restlessSought;
+    private Optional<Integer> restless = Optional.empty();
 
     Explorer(Machine machine, Progress progress) {
         this.machine = machine;
@@ -104,11 +106,21 @@ final class Explorer {
         return leads[0];
     }
 
+    /** Whether all states are known and from each the circuit can come to rest, so that looking at states of rest says everything. */
+    boolean decidesByRest() {
+        return complete && !machine.mayNeverSettle() && firstRestless().isEmpty();
+    }
+
     /** The first state from which the circuit cannot come to rest by itself, nor to a short circuit; empty if there is none. */
     Optional<Integer> firstRestless() {
-        if (!complete) {
-            return Optional.empty();
+        if (complete && !restlessSought) {
+            restlessSought = true;
+            restless = findRestless();
         }
+        return restless;
+    }
+
+    private Optional<Integer> findRestless() {
         BitSet resting = reaching(index ->
                 isSettled(index) || machine.conduction(states.key(index)).shorted());
         int first = resting.nextClearBit(0);

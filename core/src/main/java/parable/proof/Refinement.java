@@ -17,8 +17,8 @@ import parable.parts.Travel;
 
 /**
  * Decides within the stated times what any speed breaks. At first only the parts of the story that breaks it keep their times; as
- * long as there is a story in which others move by themselves, or wait longer than they may, these keep theirs too. So a claim that holds names the few times it
- * rests on, and one that fails has a story in which every time is kept.
+ * long as there is a story in which others move by themselves, or wait longer than they may, these keep theirs too. So a claim that
+ * holds names the few times it rests on, and one that fails has a story in which every time is kept.
  */
 final class Refinement {
 

@@ -73,7 +73,7 @@ final class Rest implements ClaimSource {
             }
         }
         return Claim.holding(
-                id, text, explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
+                id, text, explorer.decidesByRest() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
     }
 
     private Claim restarts(String id, String text, int index, Machine.Move move) {

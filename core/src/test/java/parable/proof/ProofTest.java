@@ -239,7 +239,11 @@ class ProofTest {
                 "\"G1[L] L K1[1-2] M1[U1-U2] N\", \"G1[N] N\"",
                 "\"L KT[A1-A2] N\", \"L K1[A1-A2] N\", \"L S0[11-12] KT[15-18] @5 K1[13-14] @6\"");
 
-        assertThat(proofOf(flashing).claim("stops:S0").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
+        Proof proof = proofOf(flashing);
+        assertThat(List.of("stops:S0", "no-restart", "dead:M1"))
+                .allSatisfy(id -> assertThat(proof.claim(id).orElseThrow().verdict())
+                        .as(id)
+                        .isEqualTo(Verdict.UNFINISHED));
     }
 
     /** Every failing story is a script that brings a fresh bench to the broken instant. */
