@@ -42,6 +42,7 @@ final class Header extends VBox {
     private Optional<RunModel> shownRun = Optional.empty();
     private final Label job = new Label();
     private final HBox sheets = new HBox();
+    private List<String> named = List.of();
     private final MenuButton recipes = new MenuButton("Recipes");
     private final ActionButton save = new ActionButton("save", "Save", "Ctrl+S", this::save);
     private final Label notice = new Label();
@@ -107,6 +108,11 @@ final class Header extends VBox {
         Job open = jobs.jobProperty().get();
         job.setText(open.name());
         job.setAccessibleText(open.name());
+        List<String> names = open.sheets().stream().map(Sheet::name).toList();
+        if (names.equals(named)) {
+            return;
+        }
+        named = names;
         sheets.getChildren().clear();
         if (open.sheets().size() > MOST_TABS) {
             sheets.getChildren().add(sheetChoice(open));

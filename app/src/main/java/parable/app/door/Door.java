@@ -54,6 +54,7 @@ public final class Door extends ScrollPane {
     private final Map<KeyCode, Tile> operatorsByKey = new LinkedHashMap<>();
     private final Map<String, Plate> plates = new LinkedHashMap<>();
     private Map<Mount, Tile> tiles = new LinkedHashMap<>();
+    private List<Part> mounted = List.of();
     private boolean looking;
 
     /** The door of a running sheet; the handles are shared with the drawing, by tag. */
@@ -76,32 +77,47 @@ public final class Door extends ScrollPane {
 
     /** Mounts what the sheet has; what is mounted as it was stays as it is. */
     private void fit() {
+        List<Part> wanted = run.assembly().parts().stream()
+                .filter(part -> part.family() == Family.PILOT_LAMP || isOperator(part))
+                .toList();
+        if (sameAs(wanted)) {
+            show(run.shownProperty().get());
+            return;
+        }
+        mounted = wanted;
         Map<Mount, Tile> fitted = new LinkedHashMap<>();
         Map<String, List<Tile>> lamps = new LinkedHashMap<>();
         Map<String, List<Tile>> operators = new LinkedHashMap<>();
         operatorsByKey.clear();
         int number = 0;
-        for (Part part : run.assembly().parts()) {
+        for (Part part : wanted) {
             boolean lamp = part.family() == Family.PILOT_LAMP;
-            if (lamp || isOperator(part)) {
-                KeyCode key = lamp || number >= KEYS.size() ? KeyCode.UNDEFINED : KEYS.get(number);
-                Mount mount = new Mount(part.device(), key);
-                Tile tile = Optional.ofNullable(tiles.get(mount)).orElseGet(() -> tile(part, key));
-                fitted.put(mount, tile);
-                (lamp ? lamps : operators)
-                        .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
-                        .add(tile);
-                operators.computeIfAbsent(part.device().place(), any -> new ArrayList<>());
-                if (key != KeyCode.UNDEFINED) {
-                    number++;
-                    operatorsByKey.put(key, tile);
-                }
+            KeyCode key = lamp || number >= KEYS.size() ? KeyCode.UNDEFINED : KEYS.get(number);
+            Mount mount = new Mount(part.device(), key);
+            Tile tile = Optional.ofNullable(tiles.get(mount)).orElseGet(() -> tile(part, key));
+            fitted.put(mount, tile);
+            (lamp ? lamps : operators)
+                    .computeIfAbsent(part.device().place(), any -> new ArrayList<>())
+                    .add(tile);
+            operators.computeIfAbsent(part.device().place(), any -> new ArrayList<>());
+            if (key != KeyCode.UNDEFINED) {
+                number++;
+                operatorsByKey.put(key, tile);
             }
         }
         tiles = fitted;
         mount(lamps, operators);
         show(run.shownProperty().get());
         buildWhatIsSeen();
+    }
+
+    /** Whether the same parts are mounted already; an edit takes over the parts that it leaves alone. */
+    private boolean sameAs(List<Part> wanted) {
+        boolean same = wanted.size() == mounted.size() && !wanted.isEmpty();
+        for (int i = 0; same && i < wanted.size(); i++) {
+            same = wanted.get(i) == mounted.get(i);
+        }
+        return same;
     }
 
     private static boolean isOperator(Part part) {
