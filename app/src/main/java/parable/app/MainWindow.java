@@ -51,6 +51,24 @@ public final class MainWindow {
     private SheetPage page;
     private String shown = "";
     private Step step = Step.TRY;
+    private final AnimationTimer wall = new AnimationTimer() {
+        private long last;
+
+        @Override
+        public void start() {
+            last = 0;
+            super.start();
+        }
+
+        @Override
+        public void handle(long nanos) {
+            if (last > 0) {
+                run().tick(Math.min(0.25, (nanos - last) / 1e9));
+            }
+            last = nanos;
+        }
+    };
+
     private final FindingsModel findings = new FindingsModel();
     private final ProofModel proof = new ProofModel();
     private Optional<Sheet> checked = Optional.empty();
@@ -92,21 +110,25 @@ public final class MainWindow {
             if (window != null) {
                 window.focusedProperty()
                         .addListener((of, had, has) -> page.door().letGo());
+                window.showingProperty().addListener((of, was, is) -> setAwake(is));
+                setAwake(window.isShowing());
             }
         });
         findings.findingsProperty().addListener((any, before, found) -> number());
         showJob();
-        new AnimationTimer() {
-            private long last;
+    }
 
-            @Override
-            public void handle(long nanos) {
-                if (last > 0) {
-                    run().tick(Math.min(0.25, (nanos - last) / 1e9));
-                }
-                last = nanos;
-            }
-        }.start();
+    /** Lets time go on while the window is shown. A window that was closed does nothing any more, and nothing is checked for it. */
+    private void setAwake(boolean awake) {
+        if (awake) {
+            wall.start();
+            check();
+        } else {
+            wall.stop();
+            findings.forget();
+            proof.forget();
+            checked = Optional.empty();
+        }
     }
 
     /** The scene to be put on a stage. */
