@@ -11,6 +11,8 @@ import java.util.Set;
  */
 final class Behaviour implements ClaimSource {
 
+    private static final String UNDECIDED = " leads to one and the same end, whichever contact is the quicker.";
+
     private final Machine machine;
     private final Explorer explorer;
     private final Certainty certainty;
@@ -65,20 +67,19 @@ final class Behaviour implements ClaimSource {
 
     /** Raises a claim on what a script ends with; returns that if it is one and the same in all cases. */
     private Optional<Outcome> claim(String id, List<Hand> script, String subject) {
+        if (!explorer.decidesByRest()) {
+            claims.add(Claim.open(id, subject + UNDECIDED, List.of()));
+            return Optional.empty();
+        }
         Set<Outcome> ends = operators.ends(explorer, script);
-        boolean decided = ends.size() == 1
-                && explorer.isComplete()
-                && explorer.firstShort().isEmpty()
-                && !machine.mayNeverSettle();
+        boolean decided = ends.size() == 1 && explorer.firstShort().isEmpty();
         if (decided) {
             Outcome end = ends.iterator().next();
             claims.add(Claim.holding(id, text(subject, end), Verdict.HOLDS_AT_ANY_SPEED, List.of()));
             return Optional.of(end);
         }
         Certainty.Decision decision = certainty.decide(script);
-        String text = decision.end()
-                .map(end -> text(subject, end))
-                .orElse(subject + " leads to one and the same end, whichever contact is the quicker.");
+        String text = decision.end().map(end -> text(subject, end)).orElse(subject + UNDECIDED);
         claims.add(Claim.of(
                 id,
                 text,

@@ -154,7 +154,10 @@ class ProofTest {
         Proof proof = proofOf(chatters);
 
         assertThat(proof.claim("comes-to-rest").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
-        assertThat(proof.claim("stops:S0").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
+        assertThat(List.of("stops:S0", "no-restart", "dead:M1", "held:S1", "certain:S1"))
+                .allSatisfy(id -> assertThat(proof.claim(id).orElseThrow().verdict())
+                        .as(id)
+                        .isEqualTo(Verdict.UNFINISHED));
     }
 
     /** The momentum of an armature: both coils fed in one instant, each opens the other's feed, and both arrive. */

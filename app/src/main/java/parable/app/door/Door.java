@@ -132,7 +132,7 @@ public final class Door extends ScrollPane {
         return new Tile(part, handle, tile -> {
             Tile.Face face =
                     handle.<Tile.Face>map(grip -> new OperatorView(grip, key)).orElseGet(() -> new LampView(part));
-            Mounted.let(tile, face.names(), part.tag(), plates::values, placing);
+            Mounted.let(tile, face.words, part.tag(), plates::values, placing);
             return face;
         });
     }

@@ -2,9 +2,6 @@ package parable.app.door;
 
 import javafx.scene.Group;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
@@ -13,7 +10,7 @@ import parable.bench.Moment;
 import parable.parts.Part;
 
 /** A pilot lamp on the door: rays and the word tell that it is lit, not only its brightness. */
-final class LampView extends HBox implements Tile.Face {
+final class LampView extends Tile.Face {
 
     private static final double RADIUS = 14;
 
@@ -21,7 +18,6 @@ final class LampView extends HBox implements Tile.Face {
     private final Circle lens = new Circle(RADIUS);
     private final Group rays = new Group();
     private final Label word = new Label();
-    private final VBox words = new VBox();
 
     LampView(Part part) {
         this.part = part;
@@ -51,17 +47,7 @@ final class LampView extends HBox implements Tile.Face {
     }
 
     @Override
-    public Region node() {
-        return this;
-    }
-
-    @Override
-    public Region names() {
-        return words;
-    }
-
-    @Override
-    public void show(Moment moment) {
+    void show(Moment moment) {
         Condition condition = moment.condition(part.tag());
         Color colour = Colours.paint(part.device().setting("colour").orElse("white"));
         boolean lit = condition == Condition.LIT;

@@ -9,8 +9,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
@@ -21,7 +19,7 @@ import parable.parts.Drive;
 import parable.parts.Family;
 
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
-final class OperatorView extends HBox implements Tile.Face {
+final class OperatorView extends Tile.Face {
 
     private static final double RADIUS = 18;
 
@@ -30,7 +28,6 @@ final class OperatorView extends HBox implements Tile.Face {
     private final Circle shadow;
     private final Line pointer = new Line(0, 4, 0, -RADIUS + 3);
     private final Label word = new Label();
-    private final VBox words = new VBox(2);
     private final ToggleButton latch = new ToggleButton("hold");
 
     OperatorView(Handle handle, KeyCode key) {
@@ -68,6 +65,7 @@ final class OperatorView extends HBox implements Tile.Face {
         HBox names = new HBox(6, tagLabel, keyLabel);
         names.setAlignment(Pos.CENTER_LEFT);
         word.getStyleClass().add("condition");
+        words.setSpacing(2);
         words.getChildren().addAll(legend, names);
         if (handle.springsBack()) {
             words.getChildren().add(latch(key));
@@ -87,17 +85,7 @@ final class OperatorView extends HBox implements Tile.Face {
     }
 
     @Override
-    public Region node() {
-        return this;
-    }
-
-    @Override
-    public Region names() {
-        return words;
-    }
-
-    @Override
-    public void show(Moment moment) {
+    void show(Moment moment) {
         String tag = handle.part().tag();
         String condition = moment.position(tag).orElse(moment.condition(tag).word());
         if (handle.part().drive() instanceof Drive.ByTurning turning) {

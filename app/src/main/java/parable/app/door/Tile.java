@@ -3,8 +3,9 @@ package parable.app.door;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Bounds;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import parable.app.run.Handle;
 import parable.bench.Moment;
 import parable.parts.Part;
@@ -15,17 +16,13 @@ final class Tile extends StackPane {
     private static final double WIDTH = 124;
     private static final double HEIGHT = 74;
 
-    /** What a device looks like on the door. */
-    interface Face {
+    /** What a device looks like on the door: itself, and beside it what is written. */
+    abstract static class Face extends HBox {
 
-        /** The whole of it. */
-        Region node();
-
-        /** What is written beside it. */
-        Region names();
+        final VBox words = new VBox();
 
         /** Shows how it is at an instant. */
-        void show(Moment moment);
+        abstract void show(Moment moment);
     }
 
     private final Part part;
@@ -69,7 +66,7 @@ final class Tile extends StackPane {
         Face built = build.apply(this);
         face = Optional.of(built);
         setPrefSize(USE_COMPUTED_SIZE, USE_COMPUTED_SIZE);
-        getChildren().setAll(built.node());
+        getChildren().setAll(built);
     }
 
     /** Shows how its device is at an instant, if anything stands in it. */
