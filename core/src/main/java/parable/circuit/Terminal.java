@@ -15,6 +15,17 @@ public record Terminal(String tag, String marking) implements Comparable<Termina
         Objects.requireNonNull(marking, "marking");
     }
 
+    /** As any record's; written out, because terminals are looked up so often that the generated one is felt. */
+    @Override
+    public int hashCode() {
+        return 31 * tag.hashCode() + marking.hashCode();
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Terminal that && tag.equals(that.tag) && marking.equals(that.marking);
+    }
+
     /** Orders by tag, then by marking, both as plain text. */
     @Override
     public int compareTo(Terminal other) {

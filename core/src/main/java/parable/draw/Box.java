@@ -41,8 +41,4 @@ public record Box(double x, double y, double width, double height) {
     public boolean overlaps(Box other) {
         return x < other.x + other.width && other.x < x + width && y < other.y + other.height && other.y < y + height;
     }
-
-    Box moved(double dx, double dy) {
-        return new Box(x + dx, y + dy, width, height);
-    }
 }

@@ -1,5 +1,6 @@
 package parable.draw;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -86,13 +87,11 @@ public record Drawing(double width, double height, List<Mark> marks) {
         return marks.stream().filter(Mark.Wire.class::isInstance).map(Mark.Wire.class::cast);
     }
 
-    /** The drawing with another to its right. */
-    Drawing beside(Drawing other, double gap) {
-        double shift = width + gap;
-        return new Drawing(
-                shift + other.width,
-                Math.max(height, other.height),
-                Stream.concat(marks.stream(), other.marks.stream().map(mark -> mark.moved(shift, 0)))
-                        .toList());
+    /** The drawing together with more that was drawn to the right of it; the marks are not modified. */
+    Drawing with(double widthOfAll, double heightOfOthers, List<Mark> others) {
+        List<Mark> all = new ArrayList<>(marks.size() + others.size());
+        all.addAll(marks);
+        all.addAll(others);
+        return new Drawing(widthOfAll, Math.max(height, heightOfOthers), all);
     }
 }

@@ -20,19 +20,22 @@ final class Ladder extends LaneDiagram {
     private static final double TOP = 84;
     private static final double ROW = 82;
     private static final double NOTE_LINE = 14;
-    private static final Pitch PITCH = new Pitch(40, 84, 14);
+    private static final double START = 40;
+    private static final double SLOT = 84;
 
     private final CrossReferences references;
     private final Map<String, Integer> uses;
     private final double[] rows;
+    private final double left;
 
-    private Ladder(Assembly assembly, Practice practice) {
+    private Ladder(Assembly assembly, Practice practice, double left) {
         super(
                 assembly,
                 Symbols.of(practice, Axis.RIGHT),
                 Axis.RIGHT,
                 assembly.sheet().control(),
-                PITCH);
+                new Pitch(left + START, SLOT, 14));
+        this.left = left;
         references = new CrossReferences(assembly);
         uses = uses(rungs);
         rows = new double[rungs.size() + 1];
@@ -42,27 +45,27 @@ final class Ladder extends LaneDiagram {
         }
     }
 
-    /** The ladder of a sheet. */
-    static Drawing of(Assembly assembly, Practice practice) {
-        Ladder ladder = new Ladder(assembly, practice);
+    /** A drawing with the ladder of a sheet to its right. */
+    static Drawing beside(Drawing motors, double gap, Assembly assembly, Practice practice) {
+        Ladder ladder = new Ladder(assembly, practice, motors.width() + gap);
         ladder.draw();
         ladder.drawRungNumbers();
         ladder.drawRailNames();
         double room = ladder.drawRemarks();
-        return new Drawing(
+        return motors.with(
                 Math.max(ladder.end() + 40, ladder.end() + 20 + room),
                 ladder.rows[ladder.rungs.size()] - 30,
                 ladder.marks);
     }
 
     private int notesUnder(Rung rung) {
-        return rung.items().stream()
-                .filter(item -> item instanceof RungItem.Passage passage && isLoad(passage))
-                .mapToInt(
-                        item -> underCoil(part(((RungItem.Passage) item).tag())).size())
-                .map(lines -> Math.max(0, lines - 1))
-                .max()
-                .orElse(0);
+        int most = 0;
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Passage passage && isLoad(passage)) {
+                most = Math.max(most, underCoil(part(passage.tag())).size() - 1);
+            }
+        }
+        return most;
     }
 
     private List<String> underCoil(Part part) {
@@ -134,7 +137,7 @@ final class Ladder extends LaneDiagram {
     @Override
     double drawLanding(int lane, Placed placed, double along, boolean end) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
-        Point at = axis.point(along + PITCH.slot() / 2, across(lane));
+        Point at = axis.point(along + SLOT / 2, across(lane));
         label(at.plus(0, -8), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
         return at.x();
     }
@@ -153,7 +156,7 @@ final class Ladder extends LaneDiagram {
 
     private void drawRungNumbers() {
         for (int i = 0; i < rungs.size(); i++) {
-            label(new Point(24, rows[i] + 4), Integer.toString(i + 1), TextRole.NOTE, Anchor.END);
+            label(new Point(left + 24, rows[i] + 4), Integer.toString(i + 1), TextRole.NOTE, Anchor.END);
         }
     }
 

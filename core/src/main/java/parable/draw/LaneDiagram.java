@@ -110,11 +110,7 @@ abstract class LaneDiagram {
     }
 
     private static LaneLayout layoutOf(List<List<Placed>> lanes) {
-        return LaneLayout.of(lanes.stream()
-                .map(lane -> lane.stream()
-                        .flatMap(placed -> placed.inLayout().stream())
-                        .toList())
-                .toList());
+        return LaneLayout.of(lanes.stream().map(LaneOrder::items).toList());
     }
 
     /** Whether a rung that makes the whole diagram longer is rather ended with a pointer to where it leads. */
@@ -179,7 +175,7 @@ abstract class LaneDiagram {
         Map<RungItem.Passage, Integer> lines = new LinkedHashMap<>();
         for (Placed placed : lanes.get(lane)) {
             if (placed.item() instanceof RungItem.Passage passage) {
-                lines.put(passage, layout.slot(((DeviceItem) placed.inLayout().get(0)).group()));
+                lines.put(passage, layout.slot((DeviceItem) placed.inLayout().get(0)));
             }
         }
         return lines;
@@ -351,14 +347,16 @@ abstract class LaneDiagram {
     abstract boolean standsAtTheEnd(Placed placed);
 
     private double slotOf(Placed placed) {
-        return slotAt[layout.slot(((DeviceItem) placed.inLayout().get(0)).group())];
+        return slotAt[layout.slot((DeviceItem) placed.inLayout().get(0))];
     }
 
     private static OptionalInt nodeOf(Placed placed) {
-        return placed.inLayout().stream()
-                .filter(NodeItem.class::isInstance)
-                .mapToInt(item -> ((NodeItem) item).node())
-                .findFirst();
+        for (LaneLayout.Item item : placed.inLayout()) {
+            if (item instanceof NodeItem node) {
+                return OptionalInt.of(node.node());
+            }
+        }
+        return OptionalInt.empty();
     }
 
     private String numberBetween(Placed one, Placed other) {

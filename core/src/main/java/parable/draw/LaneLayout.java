@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Places rungs side by side as lanes: where along its lane each item stands, so that items of one node stand in line. A
@@ -27,10 +28,23 @@ final class LaneLayout {
     record DeviceItem(Object group) implements Item {}
 
     /** A node that more than one lane uses. */
-    record NodeItem(int node) implements Item {}
+    record NodeItem(int node) implements Item {
+        /** As any record's; written out, because nodes are looked up so often that the generated one is felt. */
+        @Override
+        public int hashCode() {
+            return node;
+        }
 
-    private final List<List<Item>> lanes;
-    private final Map<Object, Integer> slots = new HashMap<>();
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof NodeItem that && node == that.node;
+        }
+    }
+
+    private final Map<Item, Integer> indices = new HashMap<>();
+    private final List<Item> items = new ArrayList<>();
+    private final int[][] lanes;
+    private final int[] places;
     private final Map<Integer, Integer> columns = new TreeMap<>();
     private final Map<Integer, Integer> tracks = new HashMap<>();
     private final Map<Integer, TreeSet<Integer>> lanesOf = new HashMap<>();
@@ -38,18 +52,22 @@ final class LaneLayout {
     private final int length;
 
     private LaneLayout(List<List<Item>> lanes) {
-        this.lanes = lanes;
+        this.lanes = new int[lanes.size()][];
         for (int lane = 0; lane < lanes.size(); lane++) {
+            this.lanes[lane] = lanes.get(lane).stream().mapToInt(this::index).toArray();
             for (Item item : lanes.get(lane)) {
                 if (item instanceof NodeItem node) {
                     lanesOf.computeIfAbsent(node.node(), any -> new TreeSet<>()).add(lane);
                 }
             }
         }
+        places = new int[items.size()];
         relax();
-        length = Math.max(
-                slots.values().stream().mapToInt(slot -> slot + 1).max().orElse(0),
-                columns.values().stream().mapToInt(Integer::intValue).max().orElse(0));
+        length = IntStream.range(0, places.length)
+                .map(item -> places[item] + width(item))
+                .max()
+                .orElse(0);
+        lanesOf.keySet().forEach(node -> columns.put(node, places[indices.get(new NodeItem(node))]));
         tracksAt = new int[length + 1];
         Arrays.fill(tracksAt, 1);
         layTracks();
@@ -60,34 +78,42 @@ final class LaneLayout {
         return new LaneLayout(lanes);
     }
 
+    private int index(Item item) {
+        return indices.computeIfAbsent(item, any -> {
+            items.add(item);
+            return items.size() - 1;
+        });
+    }
+
+    /** How many slots an item takes. */
+    private int width(int item) {
+        return items.get(item) instanceof DeviceItem ? 1 : 0;
+    }
+
     /** Pushes everything along until each item comes after the one before it. */
     private void relax() {
-        int bound = lanes.stream().mapToInt(List::size).sum() + 1;
+        int bound = Arrays.stream(lanes).mapToInt(lane -> lane.length).sum() + 1;
         boolean moved = true;
         for (int round = 0; moved; round++) {
             if (round > bound) {
                 throw new IllegalStateException("lanes that contradict each other cannot be laid out");
             }
             moved = false;
-            for (List<Item> lane : lanes) {
+            for (int[] lane : lanes) {
                 moved |= pushAlong(lane);
             }
         }
     }
 
-    private boolean pushAlong(List<Item> lane) {
+    private boolean pushAlong(int[] lane) {
         boolean moved = false;
         int earliest = 0;
-        for (Item item : lane) {
-            if (item instanceof DeviceItem device) {
-                int slot = Math.max(earliest, slots.getOrDefault(device.group(), 0));
-                moved |= !Integer.valueOf(slot).equals(slots.put(device.group(), slot));
-                earliest = slot + 1;
-            } else if (item instanceof NodeItem node) {
-                int column = Math.max(earliest, columns.getOrDefault(node.node(), 0));
-                moved |= !Integer.valueOf(column).equals(columns.put(node.node(), column));
-                earliest = column;
+        for (int item : lane) {
+            if (places[item] < earliest) {
+                places[item] = earliest;
+                moved = true;
             }
+            earliest = places[item] + width(item);
         }
         return moved;
     }
@@ -98,31 +124,26 @@ final class LaneLayout {
         columns.forEach((node, column) ->
                 byColumn.computeIfAbsent(column, any -> new ArrayList<>()).add(node));
         byColumn.forEach((column, nodes) -> {
-            List<List<int[]>> taken = new ArrayList<>();
+            List<TreeMap<Integer, Integer>> taken = new ArrayList<>();
             for (int node : nodes) {
-                int[] reach = {lanesOf.get(node).first(), lanesOf.get(node).last()};
                 int track = 0;
-                while (track < taken.size() && touches(reach, taken.get(track))) {
+                while (track < taken.size() && touches(lanesOf.get(node), taken.get(track))) {
                     track++;
                 }
                 if (track == taken.size()) {
-                    taken.add(new ArrayList<>());
+                    taken.add(new TreeMap<>());
                 }
-                taken.get(track).add(reach);
+                taken.get(track).put(firstLane(node), lastLane(node));
                 tracks.put(node, track);
             }
             tracksAt[column] = Math.max(tracksAt[column], taken.size());
         });
     }
 
-    /** Whether a reach of lanes has one in common with any of others. */
-    private static boolean touches(int[] reach, List<int[]> others) {
-        for (int[] other : others) {
-            if (other[0] <= reach[1] && reach[0] <= other[1]) {
-                return true;
-            }
-        }
-        return false;
+    /** Whether the reach of lanes has one in common with any of others, of which each first lane is given with its last. */
+    private static boolean touches(SortedSet<Integer> lanes, TreeMap<Integer, Integer> others) {
+        Map.Entry<Integer, Integer> nearest = others.floorEntry(lanes.last());
+        return nearest != null && nearest.getValue() >= lanes.first();
     }
 
     /** The first lane that a node is on. */
@@ -150,9 +171,9 @@ final class LaneLayout {
         return length;
     }
 
-    /** The slot of a group of devices. */
-    int slot(Object group) {
-        return slots.get(group);
+    /** The slot of a device and of those in line with it. */
+    int slot(DeviceItem device) {
+        return places[indices.get(device)];
     }
 
     /** The column of a node: n is the room before slot n. */

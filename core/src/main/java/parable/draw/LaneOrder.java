@@ -20,6 +20,7 @@ final class LaneOrder {
     record Placed(RungItem item, List<LaneLayout.Item> inLayout, boolean reversed) {}
 
     private final Map<LaneLayout.Item, Set<LaneLayout.Item>> after = new HashMap<>();
+    private final Set<LaneLayout.Item> afterAny = new HashSet<>();
 
     /** The rung in the direction in which it fits those settled before. */
     List<Placed> settle(List<Placed> rung) {
@@ -34,8 +35,11 @@ final class LaneOrder {
         return detached(rung);
     }
 
-    private static List<LaneLayout.Item> items(List<Placed> rung) {
-        return rung.stream().flatMap(placed -> placed.inLayout.stream()).toList();
+    /** What of a rung is in the layout, in its order. */
+    static List<LaneLayout.Item> items(List<Placed> rung) {
+        List<LaneLayout.Item> items = new ArrayList<>();
+        rung.forEach(placed -> items.addAll(placed.inLayout));
+        return items;
     }
 
     private boolean fits(List<Placed> rung) {
@@ -51,6 +55,9 @@ final class LaneOrder {
     }
 
     private boolean leads(LaneLayout.Item from, LaneLayout.Item to) {
+        if (!afterAny.contains(to) || !after.containsKey(from)) {
+            return false;
+        }
         Set<LaneLayout.Item> seen = new HashSet<>();
         List<LaneLayout.Item> waiting = new ArrayList<>(List.of(from));
         while (!waiting.isEmpty()) {
@@ -69,6 +76,7 @@ final class LaneOrder {
         List<LaneLayout.Item> items = items(rung);
         for (int i = 0; i + 1 < items.size(); i++) {
             after.computeIfAbsent(items.get(i), any -> new HashSet<>()).add(items.get(i + 1));
+            afterAny.add(items.get(i + 1));
         }
     }
 

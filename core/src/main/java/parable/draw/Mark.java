@@ -7,9 +7,6 @@ import parable.circuit.Terminal;
 /** One thing on a drawing. */
 public sealed interface Mark {
 
-    /** This mark moved by so much. */
-    Mark moved(double dx, double dy);
-
     /** Whether any of it may be seen between two heights; it may say so of a mark that just misses them. */
     boolean reaches(double top, double bottom);
 
@@ -47,12 +44,6 @@ public sealed interface Mark {
             return points.stream().anyMatch(point -> point.y() >= top)
                     && points.stream().anyMatch(point -> point.y() <= bottom);
         }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Wire(
-                    number, points.stream().map(point -> point.plus(dx, dy)).toList());
-        }
     }
 
     /** Where a terminal is, for pointing at; nothing is drawn there. */
@@ -60,11 +51,6 @@ public sealed interface Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() <= bottom;
-        }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new TerminalSpot(terminal, at.plus(dx, dy));
         }
     }
 
@@ -74,11 +60,6 @@ public sealed interface Mark {
         public boolean reaches(double top, double bottom) {
             return box.y() + box.height() >= top && box.y() <= bottom;
         }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new ItemSpot(place, box.moved(dx, dy));
-        }
     }
 
     /** The dot where wires of one node meet; crossing wires without it are not joined. */
@@ -86,11 +67,6 @@ public sealed interface Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() <= bottom;
-        }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Junction(number, at.plus(dx, dy));
         }
     }
 
@@ -117,19 +93,9 @@ public sealed interface Mark {
             return box.y() + box.height() >= top && box.y() <= bottom;
         }
 
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Symbol(
-                    subject, wire, box.moved(dx, dy), moved(always, dx, dy), moved(off, dx, dy), moved(on, dx, dy));
-        }
-
         /** This symbol on a wire. */
         Symbol on(String number) {
             return new Symbol(subject, number, box, always, off, on);
-        }
-
-        private static List<Stroke> moved(List<Stroke> strokes, double dx, double dy) {
-            return strokes.stream().map(stroke -> stroke.moved(dx, dy)).toList();
         }
     }
 
@@ -138,11 +104,6 @@ public sealed interface Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return Math.max(from.y(), to.y()) >= top && Math.min(from.y(), to.y()) <= bottom;
-        }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Link(tag, from.plus(dx, dy), to.plus(dx, dy));
         }
     }
 
@@ -157,11 +118,6 @@ public sealed interface Mark {
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() - role.size() <= bottom;
         }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Label(at.plus(dx, dy), text, role, anchor);
-        }
     }
 
     /**
@@ -173,11 +129,6 @@ public sealed interface Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() - TextRole.NOTE.size() <= bottom;
-        }
-
-        @Override
-        public Mark moved(double dx, double dy) {
-            return new Condition(at.plus(dx, dy), tag, anchor);
         }
     }
 

@@ -13,6 +13,9 @@ final class Remark {
 
     /** The lines of a remark, none if it is empty; a word longer than a line stands on one of its own. */
     static List<String> lines(String remark) {
+        if (remark.isBlank()) {
+            return List.of();
+        }
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : remark.strip().split("\\s+")) {

@@ -11,9 +11,10 @@ public final class SheetDrawing {
 
     private static final double GAP = 10;
     private static final Drawing EMPTY = new Drawing(400, 200, List.of());
+    private static final Drawing NOTHING = new Drawing(0, 0, List.of());
 
-    private static final Drawing EMPTY_LADDER = noted("The ladder is empty.");
-    private static final Drawing WITHOUT_LADDER = noted(
+    private static final List<String> EMPTY_LADDER = List.of("The ladder is empty.");
+    private static final List<String> WITHOUT_LADDER = List.of(
             "No ladder: the hand switches the motor itself.",
             "There is no coil, and so no no-volt release: nothing lets go",
             "when the power fails. When it returns, whatever is still",
@@ -21,14 +22,16 @@ public final class SheetDrawing {
 
     private SheetDrawing() {}
 
-    private static Drawing noted(String heading, String... lines) {
+    /** The drawing with a heading and lines below it to its right. */
+    private static Drawing noted(Drawing motors, List<String> lines) {
         List<Mark> marks = new ArrayList<>();
-        marks.add(new Mark.Label(new Point(0, 60), heading, Mark.TextRole.HEADING, Mark.Anchor.START));
-        for (int i = 0; i < lines.length; i++) {
-            Point at = new Point(0, 84 + 18 * i);
-            marks.add(new Mark.Label(at, lines[i], Mark.TextRole.TAG, Mark.Anchor.START));
+        double left = motors.width() + GAP;
+        marks.add(new Mark.Label(new Point(left, 60), lines.get(0), Mark.TextRole.HEADING, Mark.Anchor.START));
+        for (int i = 1; i < lines.size(); i++) {
+            Point at = new Point(left, 66 + 18 * i);
+            marks.add(new Mark.Label(at, lines.get(i), Mark.TextRole.TAG, Mark.Anchor.START));
         }
-        return new Drawing(460, 180, marks);
+        return motors.with(left + 460, 180, marks);
     }
 
     /**
@@ -37,14 +40,16 @@ public final class SheetDrawing {
     public static Drawing of(Assembly assembly, Practice practice) {
         boolean power = !assembly.sheet().power().isEmpty();
         boolean control = !assembly.sheet().control().isEmpty();
-        if (power && control) {
-            return PowerDiagram.of(assembly, practice).beside(Ladder.of(assembly, practice), GAP);
+        if (!power) {
+            return control ? Ladder.beside(NOTHING, 0, assembly, practice) : EMPTY;
         }
-        if (power) {
-            boolean byHand = assembly.parts().stream()
-                    .noneMatch(part -> part.loads().stream().anyMatch(load -> load.role() == LoadRole.COIL));
-            return PowerDiagram.of(assembly, practice).beside(byHand ? WITHOUT_LADDER : EMPTY_LADDER, GAP);
-        }
-        return control ? Ladder.of(assembly, practice) : EMPTY;
+        Drawing motors = PowerDiagram.of(assembly, practice);
+        return control ? Ladder.beside(motors, GAP, assembly, practice) : noted(motors, whyNoLadder(assembly));
+    }
+
+    private static List<String> whyNoLadder(Assembly assembly) {
+        boolean byHand = assembly.parts().stream()
+                .noneMatch(part -> part.loads().stream().anyMatch(load -> load.role() == LoadRole.COIL));
+        return byHand ? WITHOUT_LADDER : EMPTY_LADDER;
     }
 }

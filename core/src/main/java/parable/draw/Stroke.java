@@ -5,9 +5,6 @@ import java.util.List;
 /** One stroke of a symbol. */
 public sealed interface Stroke {
 
-    /** This stroke moved by so much. */
-    Stroke moved(double dx, double dy);
-
     /**
      * Straight lines from point to point.
      *
@@ -17,30 +14,15 @@ public sealed interface Stroke {
         public Lines {
             points = List.copyOf(points);
         }
-
-        @Override
-        public Stroke moved(double dx, double dy) {
-            return new Lines(points.stream().map(point -> point.plus(dx, dy)).toList(), dashed);
-        }
     }
 
     /** A circle. */
-    record Circle(Point centre, double radius, boolean filled) implements Stroke {
-        @Override
-        public Stroke moved(double dx, double dy) {
-            return new Circle(centre.plus(dx, dy), radius, filled);
-        }
-    }
+    record Circle(Point centre, double radius, boolean filled) implements Stroke {}
 
     /** A filled area. */
     record Area(List<Point> corners) implements Stroke {
         public Area {
             corners = List.copyOf(corners);
-        }
-
-        @Override
-        public Stroke moved(double dx, double dy) {
-            return new Area(corners.stream().map(corner -> corner.plus(dx, dy)).toList());
         }
     }
 }

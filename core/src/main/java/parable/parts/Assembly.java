@@ -1,12 +1,16 @@
 package parable.parts;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import parable.circuit.Device;
 import parable.circuit.Nodes;
@@ -38,7 +42,7 @@ public final class Assembly {
      *     or at the first terminal on a rung that its device does not have
      */
     public static Assembly of(Sheet sheet) throws PartException {
-        return fitted(sheet, device -> Optional.empty());
+        return fitted(sheet, device -> Optional.empty(), rung -> false);
     }
 
     /**
@@ -47,10 +51,20 @@ public final class Assembly {
      * @throws PartException as {@link #of} does
      */
     public Assembly on(Sheet changed) throws PartException {
-        return fitted(changed, device -> part(device.tag()).filter(part -> part.device() == device));
+        boolean allStay = identical(changed.devices()).containsAll(sheet.devices());
+        Set<Rung> checked = allStay ? identical(sheet.rungs().toList()) : Set.of();
+        return fitted(changed, device -> part(device.tag()).filter(part -> part.device() == device), checked::contains);
     }
 
-    private static Assembly fitted(Sheet sheet, Function<Device, Optional<Part>> known) throws PartException {
+    /** A set that tells things apart by identity, which is quick; what is equal but not the same is only done once more. */
+    private static <T> Set<T> identical(Collection<T> things) {
+        Set<T> identical = Collections.newSetFromMap(new IdentityHashMap<>());
+        identical.addAll(things);
+        return identical;
+    }
+
+    private static Assembly fitted(Sheet sheet, Function<Device, Optional<Part>> known, Predicate<Rung> checked)
+            throws PartException {
         List<Part> parts = new ArrayList<>();
         Map<String, Integer> indexByTag = new HashMap<>();
         for (Device device : sheet.devices()) {
@@ -68,7 +82,9 @@ public final class Assembly {
         Assembly assembly = new Assembly(sheet, parts, indexByTag);
         List<Rung> rungs = sheet.rungs().toList();
         for (int i = 0; i < rungs.size(); i++) {
-            assembly.check(new Place.OnRung(i), rungs.get(i));
+            if (!checked.test(rungs.get(i))) {
+                assembly.check(new Place.OnRung(i), rungs.get(i));
+            }
         }
         return assembly;
     }

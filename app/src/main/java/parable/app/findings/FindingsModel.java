@@ -23,6 +23,9 @@ import parable.parts.Assembly;
 /** The findings on the sheet that is shown. The rules run beside the window, and only the last sheet asked for counts. */
 public final class FindingsModel {
 
+    /** So long the redrawing has the machine for itself. */
+    private static final long REDRAW_MILLIS = 80;
+
     private static final long QUIET_MILLIS = 300;
 
     private final ReadOnlyObjectWrapper<List<Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
@@ -61,7 +64,8 @@ public final class FindingsModel {
     public void check(Assembly assembly, Practice practice) {
         long mine = asked.incrementAndGet();
         checking.set(true);
-        worker.execute(() -> run(mine, () -> tell(mine, Check.reading(assembly), true)));
+        worker.schedule(
+                () -> run(mine, () -> tell(mine, Check.reading(assembly), true)), REDRAW_MILLIS, TimeUnit.MILLISECONDS);
         worker.schedule(
                 () -> run(mine, () -> Check.of(assembly, () -> asked.get() != mine)
                         .ifPresent(found -> {

@@ -81,11 +81,21 @@ public final class RunModel {
         player = Optional.empty();
         haltAt = OptionalLong.empty();
         notice.set("");
-        story.setAll(bench.story());
+        tellOn(bench.story());
         shown.set(bench.moment());
         assembly.set(changed);
         refresh(bench.now());
         timeline.set(timeline.get() + 1);
+    }
+
+    /** Takes over a story; the lines that it has in common with what was told stay. */
+    private void tellOn(List<StoryLine> told) {
+        int kept = 0;
+        while (kept < Math.min(story.size(), told.size()) && story.get(kept).equals(told.get(kept))) {
+            kept++;
+        }
+        story.remove(kept, story.size());
+        story.addAll(told.subList(kept, told.size()));
     }
 
     /** How a changed sheet would be at the instant that is looked at, if this run went on with it now. */

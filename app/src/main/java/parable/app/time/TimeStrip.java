@@ -7,6 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import parable.app.Typeface;
@@ -33,6 +34,7 @@ public final class TimeStrip extends ScrollPane {
     private final RunModel run;
     private final Look look;
     private final Canvas canvas = new Canvas();
+    private final Pane whole = new Pane(canvas);
     private List<Part> devices = List.of();
     private List<Part> motors = List.of();
     private double span = 10e6;
@@ -43,12 +45,13 @@ public final class TimeStrip extends ScrollPane {
         this.look = look;
         setId("time-strip");
         getStyleClass().add("time-strip");
-        setContent(canvas);
+        setContent(whole);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         fit();
         run.assemblyProperty().addListener((any, before, changed) -> fit());
         viewportBoundsProperty().addListener((any, before, bounds) -> {
             canvas.setWidth(bounds.getWidth());
+            canvas.setHeight(bounds.getHeight());
             requestLayout();
         });
         vvalueProperty().addListener((any, before, value) -> requestLayout());
@@ -71,7 +74,7 @@ public final class TimeStrip extends ScrollPane {
                 .filter(part -> part.family() == Family.MOTOR)
                 .toList();
         devices = run.assembly().parts().stream().filter(TimeStrip::hasTrace).toList();
-        canvas.setHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
+        whole.setPrefHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
         requestLayout();
     }
 
@@ -105,21 +108,25 @@ public final class TimeStrip extends ScrollPane {
         return NAMES + (time - start()) / span * (canvas.getWidth() - NAMES);
     }
 
+    /** Paints what the viewport shows; the canvas goes along with it. */
     private void paint() {
         Ink ink = look.ink();
         GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        double height = canvas.getHeight();
+        double top = Math.round(getVvalue() * Math.max(0, whole.getPrefHeight() - height));
+        canvas.setLayoutY(top);
+        graphics.clearRect(0, 0, canvas.getWidth(), height);
         graphics.setFont(Font.font(Typeface.WORDS, 11));
-        paintRuler(graphics, ink);
-        double y = RULER;
+        paintRuler(graphics, ink, -top);
+        double y = RULER - top;
         for (Part motor : motors) {
-            paintMotor(graphics, ink, motor, y);
+            if (y + MOTOR_ROW >= 0 && y <= height) {
+                paintMotor(graphics, ink, motor, y);
+            }
             y += MOTOR_ROW;
         }
-        double seen = getVvalue()
-                * Math.max(0, canvas.getHeight() - getViewportBounds().getHeight());
         for (Part device : devices) {
-            if (y + ROW >= seen && y <= seen + getViewportBounds().getHeight()) {
+            if (y + ROW >= 0 && y <= height) {
                 paintDevice(graphics, ink, device, y);
             }
             y += ROW;
@@ -130,7 +137,7 @@ public final class TimeStrip extends ScrollPane {
         graphics.strokeLine(shown, 0, shown, canvas.getHeight());
     }
 
-    private void paintRuler(GraphicsContext graphics, Ink ink) {
+    private void paintRuler(GraphicsContext graphics, Ink ink, double y) {
         double step = RULER_STEPS[RULER_STEPS.length - 1];
         for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
             step = RULER_STEPS[i];
@@ -141,7 +148,7 @@ public final class TimeStrip extends ScrollPane {
         for (long i = (long) Math.ceil(start() / 1e6 / step); i * step * 1e6 <= start() + span; i++) {
             double at = x(i * step * 1e6);
             graphics.strokeLine(at, 0, at, canvas.getHeight());
-            graphics.fillText(Clock.words(Math.round(i * step * 1e6)), at + 3, 12);
+            graphics.fillText(Clock.words(Math.round(i * step * 1e6)), at + 3, y + 12);
         }
     }
 
@@ -151,7 +158,7 @@ public final class TimeStrip extends ScrollPane {
         graphics.setFill(ink.quiet());
         List<Long> instants = run.instants();
         double end = run.nowProperty().get();
-        for (int i = firstVisible(instants); i < instants.size() && instants.get(i) <= start() + span; i++) {
+        for (int i = firstShown(instants); i < instants.size() && instants.get(i) <= start() + span; i++) {
             Moment moment = run.momentAt(instants.get(i));
             double until = i + 1 < instants.size() ? instants.get(i + 1) : end;
             if (moment.condition(device.tag()).isActive()) {
@@ -164,9 +171,18 @@ public final class TimeStrip extends ScrollPane {
         }
     }
 
-    private int firstVisible(List<Long> instants) {
+    private int firstShown(List<Long> instants) {
         int first = 0;
         while (first + 1 < instants.size() && instants.get(first + 1) < start()) {
+            first++;
+        }
+        return first;
+    }
+
+    /** The last sample at or before the left edge, the first of all if there is none. */
+    private int firstVisible(List<Sample> samples) {
+        int first = 0;
+        while (first + 1 < samples.size() && samples.get(first + 1).time() <= start()) {
             first++;
         }
         return first;
@@ -176,12 +192,6 @@ public final class TimeStrip extends ScrollPane {
         List<Sample> samples = run.trace(motor.tag());
         double most = Math.max(
                 1, samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0));
-        graphics.setFill(ink.symbol());
-        graphics.fillText(motor.tag(), 8, y + 13);
-        graphics.setFill(ink.back());
-        graphics.fillText("speed", 8, y + 26);
-        graphics.setFill(ink.live());
-        graphics.fillText(Math.round(most) + " A", 8, y + 39);
         double foot = y + MOTOR_ROW - 4;
         double height = MOTOR_ROW - 10;
         graphics.setLineDashes();
@@ -189,6 +199,13 @@ public final class TimeStrip extends ScrollPane {
         graphics.setLineDashes(4, 3);
         paintCurve(graphics, samples, ink.live(), 1.8, foot, height, sample -> sample.lineAmperes() / most);
         graphics.setLineDashes();
+        graphics.clearRect(0, y, NAMES, MOTOR_ROW);
+        graphics.setFill(ink.symbol());
+        graphics.fillText(motor.tag(), 8, y + 13);
+        graphics.setFill(ink.back());
+        graphics.fillText("speed", 8, y + 26);
+        graphics.setFill(ink.live());
+        graphics.fillText(Math.round(most) + " A", 8, y + 39);
     }
 
     private void paintCurve(
@@ -201,14 +218,10 @@ public final class TimeStrip extends ScrollPane {
             ToDoubleFunction<Sample> value) {
         graphics.setStroke(colour);
         graphics.setLineWidth(width);
-        graphics.save();
-        graphics.beginPath();
-        graphics.rect(NAMES, 0, canvas.getWidth() - NAMES, canvas.getHeight());
-        graphics.clip();
         graphics.beginPath();
         boolean begun = false;
         double last = 0;
-        for (Sample sample : samples) {
+        for (Sample sample : samples.subList(firstVisible(samples), samples.size())) {
             last = foot - height * Math.abs(value.applyAsDouble(sample));
             if (begun) {
                 graphics.lineTo(x(sample.time()), last);
@@ -221,6 +234,5 @@ public final class TimeStrip extends ScrollPane {
             graphics.lineTo(x(run.nowProperty().get()), last);
         }
         graphics.stroke();
-        graphics.restore();
     }
 }
