@@ -221,6 +221,7 @@ public final class MainWindow {
                 () -> proof.tryFaults(run().assembly()),
                 this::replay,
                 this::goTo,
+                () -> run().assembly(),
                 jobs::edit,
                 acceptances);
     }

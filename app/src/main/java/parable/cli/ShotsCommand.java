@@ -130,6 +130,10 @@ final class ShotsCommand implements Runnable {
                             jobs.open(Jobs.example("tern-hollow-bad-examples"));
                             window.showSheet("Electrical interlock only");
                             ((ToggleButton) window.part("step-check")).fire();
+                            window.scene().getRoot().applyCss();
+                            window.scene().getRoot().layout();
+                            ((TextField) window.part("own-claim")).setText("K1 and K2 are never in together");
+                            ((ButtonBase) window.part("add-own-claim")).fire();
                             ((ButtonBase) window.part("prove")).fire();
                         },
                         Duration.seconds(6)),
@@ -190,7 +194,12 @@ final class ShotsCommand implements Runnable {
             return;
         }
         Shot shot = left.remove();
-        shot.before.accept(window);
+        try {
+            shot.before.accept(window);
+        } catch (RuntimeException impossible) {
+            Platform.exit();
+            throw new IllegalStateException(shot.name + ": what is to be seen cannot be brought about", impossible);
+        }
         PauseTransition pause = new PauseTransition(shot.settles);
         pause.setOnFinished(event -> {
             write(window.scene().snapshot(null), folder.resolve(shot.name + ".png"));

@@ -201,6 +201,25 @@ class LookTest {
     }
 
     @Test
+    void aClaimOfOnesOwnIsReadBackKeptAndProved(FxRobot robot) throws InterruptedException {
+        key(robot, KeyCode.CONTROL, KeyCode.K);
+        robot.interact(() -> window.part("own-claim").requestFocus());
+        robot.write("K1 never lit", 0);
+        WaitForAsyncUtils.waitForFxEvents();
+        Label reading = (Label) window.part("own-claim-reading");
+        assertThat(reading.getText()).isEqualTo("K1: \"lit\" cannot be said of it; expected one of in, out.");
+        assertThat(window.part("add-own-claim").isDisabled()).isTrue();
+        robot.interact(() -> ((TextField) window.part("own-claim")).setText("K1 in only while S0 is held"));
+        assertThat(reading.getText()).isEqualTo("It is read so: Once all has settled, if K1 is in, then S0 is held.");
+        key(robot, KeyCode.ENTER);
+        assertThat(sheet().claims()).containsExactly("K1 in only while S0 is held");
+        robot.interact(() -> ((Button) window.part("prove")).fire());
+        until(robot, () -> window.part("replay-own-K1-in-only-while-S0-is-held") != null);
+        robot.interact(() -> jobs.undo());
+        assertThat(sheet().claims()).isEmpty();
+    }
+
+    @Test
     void theFirstWordOfferedIsTakenByTab(FxRobot robot) {
         key(robot, KeyCode.CONTROL, KeyCode.D);
         key(robot, KeyCode.INSERT);

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -16,6 +18,7 @@ import java.util.stream.Stream;
  * @param power the power circuit, one rung a pole, from the supply down
  * @param control the ladder, one rung a line, top to bottom
  * @param accepted the findings that somebody has accepted
+ * @param claims what somebody claims of it beside what follows from the circuit, each a sentence in plain terms
  * @param extras unknown fields
  */
 public record Sheet(
@@ -26,7 +29,10 @@ public record Sheet(
         List<Rung> power,
         List<Rung> control,
         List<Acceptance> accepted,
+        List<String> claims,
         Extras extras) {
+
+    private static final Pattern WORD = Pattern.compile("[A-Za-z0-9]+(\\.[A-Za-z0-9]+)*");
 
     /** Not modified: the lists are copied. */
     public Sheet {
@@ -38,9 +44,10 @@ public record Sheet(
         power = List.copyOf(power);
         control = List.copyOf(control);
         accepted = List.copyOf(accepted);
+        claims = List.copyOf(claims);
     }
 
-    /** A sheet on which nothing has been accepted. */
+    /** A sheet on which nothing has been accepted or claimed. */
     public Sheet(
             String name,
             Duty duty,
@@ -49,12 +56,17 @@ public record Sheet(
             List<Rung> power,
             List<Rung> control,
             Extras extras) {
-        this(name, duty, rails, devices, power, control, List.of(), extras);
+        this(name, duty, rails, devices, power, control, List.of(), List.of(), extras);
     }
 
     /** This sheet with other acceptances. */
     public Sheet withAccepted(List<Acceptance> others) {
-        return new Sheet(name, duty, rails, devices, power, control, others, extras);
+        return new Sheet(name, duty, rails, devices, power, control, others, claims, extras);
+    }
+
+    /** This sheet with other claims. */
+    public Sheet withClaims(List<String> others) {
+        return new Sheet(name, duty, rails, devices, power, control, accepted, others, extras);
     }
 
     /** What accepts a finding, empty if nobody has. */
@@ -77,7 +89,7 @@ public record Sheet(
 
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
-        return new Sheet(name, duty, rails, others, power, control, accepted, extras);
+        return new Sheet(name, duty, rails, others, power, control, accepted, claims, extras);
     }
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
@@ -90,25 +102,31 @@ public record Sheet(
                 power.stream().map(rung -> rung.retagged(tags)).toList(),
                 control.stream().map(rung -> rung.retagged(tags)).toList(),
                 accepted.stream().map(one -> one.retagged(tags)).toList(),
+                claims.stream().map(one -> retagged(one, tags)).toList(),
                 extras);
+    }
+
+    private static String retagged(String sentence, Map<String, String> tags) {
+        return WORD.matcher(sentence)
+                .replaceAll(word -> Matcher.quoteReplacement(tags.getOrDefault(word.group(), word.group())));
     }
 
     /** This sheet with other rails. */
     public Sheet withRails(List<Rail> others) {
-        return new Sheet(name, duty, others, devices, power, control, accepted, extras);
+        return new Sheet(name, duty, others, devices, power, control, accepted, claims, extras);
     }
 
     /** This sheet with other rungs in one of its circuits. */
     public Sheet withRungs(Circuit circuit, List<Rung> others) {
         return switch (circuit) {
-            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, extras);
-            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, extras);
+            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, claims, extras);
+            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, claims, extras);
         };
     }
 
     /** This sheet under another name. */
     public Sheet named(String other) {
-        return new Sheet(other, duty, rails, devices, power, control, accepted, extras);
+        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, extras);
     }
 
     /** Every rung, the power circuit's first. */

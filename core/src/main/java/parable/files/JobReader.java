@@ -33,7 +33,7 @@ final class JobReader {
 
     private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
     private static final List<String> SHEET_FIELDS =
-            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted");
+            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted", "claims");
     private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place");
 
     private JobReader() {}
@@ -99,6 +99,7 @@ final class JobReader {
                 power.isPresent() ? rungs(power.get(), notation) : List.of(),
                 rungs(sheet.required("rungs"), notation),
                 accepted(sheet),
+                claims(sheet),
                 extras(sheet, SHEET_FIELDS));
         checkParts(sheet, read);
         return read;
@@ -120,6 +121,15 @@ final class JobReader {
                     optional(one, "on")));
         }
         return accepted;
+    }
+
+    private static List<String> claims(Located sheet) throws JobFormatException {
+        List<String> claims = new ArrayList<>();
+        Optional<Located> list = sheet.field("claims");
+        for (Located one : list.isPresent() ? list.get().entries() : List.<Located>of()) {
+            claims.add(one.text());
+        }
+        return claims;
     }
 
     private static Duty duty(Located sheet) throws JobFormatException {

@@ -54,6 +54,9 @@ final class JobWriter {
             ArrayNode accepted = node.putArray("accepted");
             sheet.accepted().forEach(one -> accepted.add(acceptance(one)));
         }
+        if (!sheet.claims().isEmpty()) {
+            sheet.claims().forEach(node.putArray("claims")::add);
+        }
         append(node, sheet.extras());
         return node;
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Family;
@@ -19,30 +18,28 @@ final class Claims implements ClaimSource {
 
     private final Machine machine;
     private final Explorer explorer;
-    private final Replay replay;
-    private final Refinement refinement;
-    private final List<Claim> claims = new ArrayList<>();
+    private final Deciding deciding;
 
-    Claims(Machine machine, Explorer explorer, Replay replay, Refinement refinement) {
+    Claims(Machine machine, Explorer explorer, Deciding deciding) {
         this.machine = machine;
         this.explorer = explorer;
-        this.replay = replay;
-        this.refinement = refinement;
+        this.deciding = deciding;
     }
 
     @Override
     public List<Claim> claims() {
-        add(
+        List<Claim> claims = new ArrayList<>();
+        claims.add(deciding.decide(
                 "no-short",
                 "No two points of different potential are ever joined without a load.",
                 explorer.firstShort(),
                 (positions, conduction, settled) -> conduction.shorted(),
                 Moment::shorted,
-                false);
+                false));
         List<Part> parts = machine.parts();
         for (int p = 0; p < parts.size(); p++) {
             if (isStop(parts.get(p))) {
-                stops(p);
+                claims.add(stops(p));
             }
         }
         return claims;
@@ -56,13 +53,13 @@ final class Claims implements ClaimSource {
                         && part.contacts().stream().allMatch(contact -> contact.isNormallyClosed());
     }
 
-    private void stops(int part) {
+    private Claim stops(int part) {
         String tag = machine.parts().get(part).tag();
         String done = machine.parts().get(part).family() == Family.OVERLOAD_RELAY ? "tripped" : "held";
-        Optional<Integer> broken = first(index -> explorer.isSettled(index)
+        Optional<Integer> broken = deciding.first(index -> explorer.isSettled(index)
                 && explorer.isDriven(index)
                 && machine.value(explorer.states().key(index), part) == 1);
-        add(
+        return deciding.decide(
                 "stops:" + tag,
                 "While " + tag + " is " + done + " every motor comes to have no current, whatever else is held.",
                 broken,
@@ -76,37 +73,5 @@ final class Claims implements ClaimSource {
         return machine.parts().stream()
                 .filter(part -> part.family() == Family.MOTOR)
                 .anyMatch(part -> DRIVEN.contains(moment.condition(part.tag())));
-    }
-
-    private Optional<Integer> first(Predicate<Integer> kind) {
-        for (int i = 0; i < explorer.states().size(); i++) {
-            if (kind.test(i)) {
-                return Optional.of(i);
-            }
-        }
-        return Optional.empty();
-    }
-
-    private void add(
-            String id,
-            String text,
-            Optional<Integer> broken,
-            TimedSearch.Kind kind,
-            Predicate<Moment> onBench,
-            boolean inTheEnd) {
-        if (broken.isEmpty()) {
-            boolean decided = inTheEnd ? explorer.decidesByRest() : explorer.isComplete();
-            claims.add(Claim.holding(id, text, decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of()));
-            return;
-        }
-        List<Machine.Move> way = explorer.wayTo(broken.get());
-        Optional<Refutation> played =
-                replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
-        claims.add(played.map(refutation -> Claim.failing(id, text, refutation))
-                .orElseGet(() -> Claim.of(
-                        id,
-                        text,
-                        refinement.decide(kind, TimedSearch.movers(machine, way, false), onBench, inTheEnd),
-                        way.stream().map(machine::words).toList())));
     }
 }

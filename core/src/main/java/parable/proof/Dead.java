@@ -15,15 +15,13 @@ final class Dead implements ClaimSource {
     private final Machine machine;
     private final Operators operators;
     private final Explorer explorer;
-    private final Replay replay;
-    private final Refinement refinement;
+    private final Deciding deciding;
 
-    Dead(Machine machine, Explorer explorer, Replay replay, Refinement refinement) {
-        this.refinement = refinement;
+    Dead(Machine machine, Explorer explorer, Deciding deciding) {
+        this.deciding = deciding;
         this.machine = machine;
         this.operators = new Operators(machine);
         this.explorer = explorer;
-        this.replay = replay;
     }
 
     @Override
@@ -46,23 +44,13 @@ final class Dead implements ClaimSource {
                         machine.conduction(explorer.states().key(index)),
                         number))
                 .findFirst();
-        if (broken.isEmpty()) {
-            return Claim.holding(
-                    id, text, explorer.decidesByRest() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
-        }
-        List<Machine.Move> way = explorer.wayTo(broken.get());
-        return replay.find(
-                        way.stream().filter(Machine.Move::byHand).toList(), moment -> isLiveAtRest(moment, motor), true)
-                .map(refutation -> Claim.failing(id, text, refutation))
-                .orElseGet(() -> Claim.of(
-                        id,
-                        text,
-                        refinement.decide(
-                                (positions, conduction, settled) -> settled && isLive(positions, conduction, number),
-                                TimedSearch.movers(machine, way, false),
-                                moment -> isLiveAtRest(moment, motor),
-                                true),
-                        way.stream().map(machine::words).toList()));
+        return deciding.decide(
+                id,
+                text,
+                broken,
+                (positions, conduction, settled) -> settled && isLive(positions, conduction, number),
+                moment -> isLiveAtRest(moment, motor),
+                true);
     }
 
     private boolean isLive(long state, Conduction conduction, int number) {

@@ -35,7 +35,9 @@ public record FaultRow(Fault fault, List<String> broken, Optional<String> reveal
                     case "no-short" -> "nothing is shorted";
                     case "no-restart" -> "nothing restarts by itself";
                     case "comes-to-rest" -> "nothing chatters";
-                    default -> id.replace("stops:", "") + " stops every motor";
+                    default -> id.startsWith("own:")
+                            ? id.replace("own:", "")
+                            : id.replace("stops:", "") + " stops every motor";
                 })
                 .toList();
     }

@@ -40,6 +40,7 @@ final class IndependentParts {
         joinByNodes();
         joinByDrives();
         joinByRungs();
+        joinByClaims();
     }
 
     /** The circuits as sheets of their own, in the order of their first devices; the sheet itself if it is only one. */
@@ -130,6 +131,26 @@ final class IndependentParts {
         });
     }
 
+    /** What one claim speaks of has something to do with each other. */
+    private void joinByClaims() {
+        for (String claim : assembly.sheet().claims()) {
+            List<Integer> members = tagsIn(claim).stream()
+                    .flatMap(tag -> assembly.indexOf(tag).stream())
+                    .filter(part -> !isShared(parts.get(part)))
+                    .toList();
+            members.forEach(member -> join(members.get(0), member));
+        }
+    }
+
+    /** The devices that a claim speaks of, none if it cannot be read. */
+    private Set<String> tagsIn(String claim) {
+        try {
+            return Statement.read(claim, assembly).tags();
+        } catch (StatementException unreadable) {
+            return Set.of();
+        }
+    }
+
     private List<Integer> members(Rung rung) {
         List<Integer> members = new ArrayList<>();
         for (RungItem item : rung.items()) {
@@ -169,15 +190,29 @@ final class IndependentParts {
         }
         Sheet whole = assembly.sheet();
         return new Sheet(
-                whole.name(),
-                whole.duty(),
-                whole.rails(),
-                whole.devices().stream()
-                        .filter(device -> belongs.get(device.tag()))
-                        .toList(),
-                whole.power().stream().filter(rung -> belongs(rung, belongs)).toList(),
-                whole.control().stream().filter(rung -> belongs(rung, belongs)).toList(),
-                whole.extras());
+                        whole.name(),
+                        whole.duty(),
+                        whole.rails(),
+                        whole.devices().stream()
+                                .filter(device -> belongs.get(device.tag()))
+                                .toList(),
+                        whole.power().stream()
+                                .filter(rung -> belongs(rung, belongs))
+                                .toList(),
+                        whole.control().stream()
+                                .filter(rung -> belongs(rung, belongs))
+                                .toList(),
+                        whole.extras())
+                .withClaims(whole.claims().stream()
+                        .filter(claim -> belongs(tagsIn(claim), belongs, first))
+                        .toList());
+    }
+
+    /** Whether a claim is about this circuit; one that is about none in particular belongs to the first. */
+    private boolean belongs(Set<String> tags, Map<String, Boolean> belongs, boolean first) {
+        boolean general =
+                tags.stream().allMatch(tag -> isShared(assembly.part(tag).orElseThrow()));
+        return general ? first : tags.stream().allMatch(belongs::get);
     }
 
     private boolean belongs(Rung rung, Map<String, Boolean> belongs) {

@@ -202,6 +202,18 @@ final class Machine {
         return components.get(part);
     }
 
+    /**
+     * The position of a part among the sheet's.
+     *
+     * @throws IllegalArgumentException if the sheet has no device of this tag
+     */
+    int index(String tag) {
+        return IntStream.range(0, parts.size())
+                .filter(p -> parts.get(p).tag().equals(tag))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
+    }
+
     /** The parts that move, by their positions among the sheet's. */
     int[] moving() {
         return moving.clone();

@@ -87,10 +87,12 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                 : () -> progress.isCancelled(explorer.states().size());
         Refinement refinement = new Refinement(machine, replay, notInTime);
         Certainty certainty = new Certainty(machine, refinement, notInTime);
+        Deciding deciding = new Deciding(machine, explorer, replay, refinement);
         List<Claim> claims = Stream.of(
-                        new Claims(machine, explorer, replay, refinement),
+                        new Own(assembly, machine, explorer, deciding),
+                        new Claims(machine, explorer, deciding),
                         new Rest(machine, explorer, replay, assembly.sheet().duty()),
-                        new Dead(machine, explorer, replay, refinement),
+                        new Dead(machine, explorer, deciding),
                         new Behaviour(machine, explorer, certainty),
                         new Apart(machine, explorer),
                         new Signals(machine, explorer))

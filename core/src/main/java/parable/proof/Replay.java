@@ -101,6 +101,17 @@ final class Replay {
                 : Optional.empty();
     }
 
+    /** Whether the supplies from outside are there; all of them come and go together. */
+    static boolean hasPower(Moment moment) {
+        return moment.assembly().parts().stream()
+                .filter(part -> part.drive().verbs().containsKey(Verb.LOSE))
+                .allMatch(part -> isThere(moment, part));
+    }
+
+    private static boolean isThere(Moment moment, Part part) {
+        return moment.actuated(part.tag()) || moment.condition(part.tag()).isActive();
+    }
+
     private Bench begin(Pace pace) {
         Bench bench = Bench.of(assembly, pace);
         script.clear();
@@ -141,9 +152,7 @@ final class Replay {
             List<Action> all = new ArrayList<>();
             for (Part part : assembly.parts()) {
                 if (part.drive().verbs().containsKey(Verb.LOSE)) {
-                    boolean there = moment.actuated(part.tag())
-                            || moment.condition(part.tag()).isActive();
-                    all.add(new Action(there ? Verb.LOSE : Verb.RESTORE, part.tag()));
+                    all.add(new Action(isThere(moment, part) ? Verb.LOSE : Verb.RESTORE, part.tag()));
                 }
             }
             return all;

@@ -116,7 +116,9 @@ public final class SingleFaults {
 
     private List<Claim> claims(Machine machine, Explorer explorer, Refinement refinement, List<Fault> faults) {
         Replay replay = new Replay(assembly, faults);
-        List<Claim> claims = new ArrayList<>(new Claims(machine, explorer, replay, refinement).claims());
+        Deciding deciding = new Deciding(machine, explorer, replay, refinement);
+        List<Claim> claims = new ArrayList<>(new Claims(machine, explorer, deciding).claims());
+        claims.addAll(new Own(assembly, machine, explorer, deciding).claims());
         claims.addAll(new Rest(machine, explorer, replay, assembly.sheet().duty()).claims());
         return claims;
     }

@@ -18,7 +18,7 @@ import parable.circuit.Sheet;
 class IndependentPartsTest {
 
     /** So many starters; with a common E-stop in front of all of them, or each straight from the line. */
-    private static Sheet starters(int count, boolean commonStop) {
+    static Sheet starters(int count, boolean commonStop) {
         List<String> devices = new ArrayList<>(List.of(
                 "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"}",
                 "{\"tag\": \"F1\", \"kind\": \"fuse\", \"rated\": \"10 A\"}"));

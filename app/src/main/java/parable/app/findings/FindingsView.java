@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -19,6 +20,7 @@ import parable.check.Finding;
 import parable.check.Repair;
 import parable.circuit.Acceptance;
 import parable.circuit.Sheet;
+import parable.parts.Assembly;
 import parable.proof.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
@@ -28,6 +30,7 @@ public final class FindingsView extends VBox {
     private final Consumer<String> goTo;
     private final Consumer<Sheet> mend;
     private final Accepting accepting;
+    private final OwnClaimsView own;
     private final Label heading = new Label();
     private final VBox list = new VBox(8);
     private final ChangeListener<Object> changed = (any, before, now) -> show();
@@ -40,7 +43,8 @@ public final class FindingsView extends VBox {
      * @param tryFaults begins to try single faults on that sheet
      * @param replay shows on the bench how a claim fails
      * @param goTo shows a device on the drawing, by its tag
-     * @param mend goes on with a sheet on which a finding is mended
+     * @param assembly the sheet that is shown
+     * @param mend goes on with a sheet on which a finding is mended or of which something else is claimed
      * @param accepting accepts findings
      */
     public FindingsView(
@@ -50,6 +54,7 @@ public final class FindingsView extends VBox {
             Runnable tryFaults,
             Consumer<Refutation> replay,
             Consumer<String> goTo,
+            Supplier<Assembly> assembly,
             Consumer<Sheet> mend,
             Accepting accepting) {
         this.mend = mend;
@@ -62,8 +67,9 @@ public final class FindingsView extends VBox {
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
         ProofView claims = new ProofView(proof, prove, replay);
+        own = new OwnClaimsView(assembly, mend);
         FaultsView faults = new FaultsView(proof, tryFaults, replay);
-        VBox all = new VBox(10, list, claims, faults);
+        VBox all = new VBox(10, list, own, claims, faults);
         ScrollPane scrolled = new ScrollPane(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
@@ -82,6 +88,7 @@ public final class FindingsView extends VBox {
     }
 
     private void show() {
+        own.show();
         List<Finding> findings = model.findingsProperty().get();
         heading.setText(heading(findings));
         list.getChildren()

@@ -117,7 +117,7 @@ final class ProofView extends VBox {
                 .add(FindingsView.wrapped(line, "finding-reason")));
         claim.refutation().ifPresent(refutation -> entry.getChildren()
                 .add(new ActionButton(
-                        "replay-" + claim.id().replace(':', '-'),
+                        "replay-" + claim.id().replaceAll("[^A-Za-z0-9]+", "-"),
                         "Replay in slow motion",
                         "Plays it on the bench, to the instant at which it breaks",
                         () -> replay.accept(refutation))));
