@@ -10,6 +10,7 @@ import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Claim;
 import parable.proof.FaultRow;
+import parable.proof.IdleContacts;
 import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.SingleFaults;
@@ -59,6 +60,10 @@ final class ProveCommand implements Callable<Integer> {
         } else {
             print(proved.name(), proof, millis, out);
             rows.forEach(row -> print(row, out));
+            IdleContacts.of(rows)
+                    .forEach(contact -> out.println("  " + contact
+                            + ": closed or open for good, nothing differs. It is useless, or there for a safety that is"
+                            + " not proved."));
         }
         out.flush();
         return proof.complete()

@@ -6,11 +6,13 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import parable.proof.Claim;
 import parable.proof.FaultRow;
+import parable.proof.IdleContacts;
 import parable.proof.Proof;
 
 /**
  * A proof as JSON: {@code {"sheet", "states", "millis", "complete", "claims": [{"id", "text", "verdict", "times", "story"}],
- * "faults": [{"fault", "broken", "hidden", "shown"}]}}.
+ * "faults": [{"fault", "broken", "hidden", "shown"}], "idle": [contacts of
+ * which nothing tells whether they conduct, where faults were tried]}}.
  */
 public final class ProofText {
 
@@ -38,6 +40,9 @@ public final class ProofText {
             row.broken().forEach(broken::add);
             node.put("hidden", row.isHidden());
             node.put("shown", row.revealed().orElse(""));
+        }
+        if (!faults.isEmpty()) {
+            IdleContacts.of(faults).forEach(root.putArray("idle")::add);
         }
         return root.toPrettyString();
     }

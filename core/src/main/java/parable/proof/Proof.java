@@ -95,7 +95,9 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                         new Dead(machine, explorer, deciding),
                         new Behaviour(machine, explorer, certainty),
                         new Apart(machine, explorer),
-                        new Signals(machine, explorer))
+                        new Signals(machine, explorer),
+                        new Sequence(machine, replay, refinement, notInTime),
+                        new Awaiting(machine, explorer))
                 .flatMap(source -> source.claims().stream())
                 .toList();
         return new Proof(claims, explorer.states().size(), explorer.isComplete());

@@ -238,6 +238,10 @@ final class Refinement {
                     .filter(range -> range.longest() > 0)
                     .findFirst()
                     .orElse(TimeRange.AT_ONCE);
+            if (first.longest() == 0) {
+                return part.tag() + " goes on for "
+                        + millis(timer.program().released().get(0).after()) + " once its coil is dead";
+            }
             return part.tag() + " takes " + millis(first) + ", and notices a dead coil after "
                     + millis(timer.program().released().get(0).after());
         }

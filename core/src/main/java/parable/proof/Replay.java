@@ -74,12 +74,24 @@ final class Replay {
      */
     Optional<Refutation> playAt(
             List<Machine.Move> hands, List<Long> times, Pace pace, Predicate<Moment> kind, boolean inTheEnd) {
+        Bench bench = play(hands, times, pace, 0);
+        return look(bench, kind, inTheEnd, pace);
+    }
+
+    /** Plays what hands do at given times and goes on until a time, all in microseconds. */
+    Bench play(List<Machine.Move> hands, List<Long> times, Pace pace, long until) {
         Bench bench = begin(pace);
         for (int i = 0; i < hands.size(); i++) {
             bench.runUntil(Math.max(bench.now(), times.get(i)));
             action(hands.get(i), bench.moment()).forEach(action -> act(bench, action));
         }
-        return look(bench, kind, inTheEnd, pace);
+        bench.runUntil(Math.max(bench.now(), until));
+        return bench;
+    }
+
+    /** What was played last, shown at an instant. */
+    Refutation shown(Bench bench, long instant, Pace pace) {
+        return refutation(bench, instant, pace);
     }
 
     /** Plays what hands do, and looks whether things still move long after; the instant is the last at which anything changed. */

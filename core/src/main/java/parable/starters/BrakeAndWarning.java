@@ -9,7 +9,9 @@ final class BrakeAndWarning extends LadderPart {
 
     void brakeDevices() {
         String run = tags.contactor();
-        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", "13-14 21-22");
+        boolean timed = wish.has(Braking.TIMED);
+        String aux = timed ? "13-14 21-22 33-34" : "13-14 21-22";
+        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", aux);
         draft.device("contactor", tags.brake(), "Brake", "panel", "coil", control.volts(), "aux", "13-14 21-22");
         draft.device(
                 "mechanical-interlock", tags.interlock(), "Interlock", "panel", "between", run + " " + tags.brake());
@@ -21,7 +23,7 @@ final class BrakeAndWarning extends LadderPart {
                 "input",
                 wish.motor().voltage());
         draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm");
-        if (wish.has(Braking.TIMED)) {
+        if (timed) {
             draft.device(
                     "timer",
                     tags.timer(),
@@ -46,7 +48,11 @@ final class BrakeAndWarning extends LadderPart {
         }
     }
 
-    /** Stop drops the run contactor, whose rest contact lets the brake in until standstill or for the set time. */
+    /**
+     * Stop drops the run contactor, whose rest contact lets the brake in until standstill or for the set time. The timer of the latter is fed
+     * through a contact of the run contactor: beside its coil it would close its contact before that one's rest contact has opened, and the
+     * brake could come in at a start.
+     */
     void brake() {
         ladder.stations("Start");
         String run = tags.contactor();
@@ -60,7 +66,9 @@ final class BrakeAndWarning extends LadderPart {
         ladder.end(line.through(run + "[A1-A2]"), "run");
         ladder.parallel(before, run + "[13-14]", after, "");
         if (timed) {
-            ladder.end(draft.from(coil).through(tags.timer() + "[A1-A2]"), "the brake time begins when this lets go");
+            ladder.end(
+                    ladder.line(run + "[33-34]").through(tags.timer() + "[A1-A2]"),
+                    "the brake time begins when this lets go");
         }
         Draft.Line brake =
                 ladder.line(run + "[21-22]").through(timed ? tags.timer() + "[15-18]" : tags.zeroSpeed() + "[13-14]");

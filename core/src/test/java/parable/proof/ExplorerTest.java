@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
 import parable.circuit.Sheet;
@@ -36,6 +39,68 @@ class ExplorerTest {
         }
         assertThat(shorts).isBetween(CIRCUITS / 20, CIRCUITS * 19 / 20);
         assertThat(states).isGreaterThan(20 * CIRCUITS);
+    }
+
+    /** A few of the circuits; the long run takes all of them. */
+    @Test
+    void bothGiveTheSameVerdicts() {
+        verdictsAgree(CIRCUITS / 10);
+    }
+
+    @Test
+    @Tag("long")
+    void bothGiveTheSameVerdictsOnAllCircuits() {
+        verdictsAgree(CIRCUITS);
+    }
+
+    private static void verdictsAgree(int circuits) {
+        List<String> held = List.of(
+                "K1 never in",
+                "K1 and K2 never in together",
+                "K1 in only while S1 is held",
+                "K1 in exactly while S1 is held");
+        int[] holding = new int[held.size()];
+        for (int seed = 0; seed < circuits; seed++) {
+            Sheet circuit = circuit(new Random(seed));
+            boolean two = circuit.device("K2").isPresent();
+            List<String> claims = two ? held : List.of(held.get(0), held.get(2), held.get(3));
+            NaiveExplorer naive = new NaiveExplorer(Examples.fitted(circuit));
+            boolean rests = naive.comesToRest();
+            List<Boolean> expected = List.of(
+                    !naive.finds(state -> isIn(state, "K1")),
+                    !naive.finds(state -> two && isIn(state, "K1") && isIn(state, "K2")),
+                    rests && !naive.finds(state -> isIn(state, "K1") && !isDown(state, "S1") && naive.isSettled(state)),
+                    rests && !naive.finds(state -> isIn(state, "K1") != isDown(state, "S1") && naive.isSettled(state)));
+
+            Proof proof = Proof.of(Examples.fitted(circuit.withClaims(claims)), Proof.Speed.ANY, Progress.UNWATCHED);
+
+            for (int i = 0; i < held.size(); i++) {
+                if (claims.contains(held.get(i))) {
+                    boolean holds = verdict(proof, "own:" + held.get(i)) == Verdict.HOLDS_AT_ANY_SPEED;
+                    assertThat(holds).as("%s, seed %s", held.get(i), seed).isEqualTo(expected.get(i));
+                    holding[i] += holds ? 1 : 0;
+                }
+            }
+            assertThat(verdict(proof, "no-short") == Verdict.HOLDS_AT_ANY_SPEED)
+                    .as("short, seed %s", seed)
+                    .isEqualTo(!naive.findsShort());
+            assertThat(verdict(proof, "comes-to-rest") == Verdict.HOLDS_AT_ANY_SPEED)
+                    .as("rest, seed %s", seed)
+                    .isEqualTo(rests);
+        }
+        assertThat(IntStream.of(holding)).allMatch(count -> count > circuits / 50);
+    }
+
+    private static Verdict verdict(Proof proof, String id) {
+        return proof.claim(id).orElseThrow().verdict();
+    }
+
+    private static boolean isIn(Map<String, String> state, String contactor) {
+        return NaiveExplorer.isIn(state, contactor);
+    }
+
+    private static boolean isDown(Map<String, String> state, String button) {
+        return NaiveExplorer.isDown(state, button);
     }
 
     /** One or two contactors and one or two buttons, their contacts put anywhere. */

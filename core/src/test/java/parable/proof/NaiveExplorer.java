@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import parable.network.Network;
 import parable.network.Solution;
 import parable.parts.Assembly;
@@ -25,7 +26,8 @@ final class NaiveExplorer {
     private final Assembly assembly;
     private final Network network;
     private final Set<Map<String, String>> seen = new HashSet<>();
-    private boolean shorted;
+    private final Set<Map<String, String>> shorted = new HashSet<>();
+    private final Map<Map<String, String>, List<Map<String, String>>> own = new HashMap<>();
 
     NaiveExplorer(Assembly assembly) {
         this.assembly = assembly;
@@ -42,7 +44,12 @@ final class NaiveExplorer {
         Deque<Map<String, String>> waiting = new ArrayDeque<>(List.of(first));
         seen.add(first);
         while (!waiting.isEmpty()) {
-            for (Map<String, String> next : next(waiting.poll())) {
+            Map<String, String> state = waiting.poll();
+            own.put(state, new ArrayList<>());
+            for (Map<String, String> next : next(state)) {
+                if (!isByHand(state, next)) {
+                    own.get(state).add(next);
+                }
                 if (seen.add(next)) {
                     waiting.add(next);
                 }
@@ -55,7 +62,47 @@ final class NaiveExplorer {
     }
 
     boolean findsShort() {
-        return shorted;
+        return !shorted.isEmpty();
+    }
+
+    /** Whether there is a state of a kind. */
+    boolean finds(Predicate<Map<String, String>> kind) {
+        return seen.stream().anyMatch(kind);
+    }
+
+    /** Whether nothing moves by itself in a state and nothing is shorted. */
+    boolean isSettled(Map<String, String> state) {
+        return !shorted.contains(state) && own.get(state).isEmpty();
+    }
+
+    /** Whether the circuit can come to rest by itself, or to a short circuit, from every state. */
+    boolean comesToRest() {
+        Set<Map<String, String>> resting = new HashSet<>();
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Map<String, String> state : seen) {
+                boolean rests = !resting.contains(state)
+                        && (own.get(state).isEmpty() || own.get(state).stream().anyMatch(resting::contains));
+                more |= rests && resting.add(state);
+            }
+        }
+        return resting.size() == seen.size();
+    }
+
+    private boolean isByHand(Map<String, String> from, Map<String, String> to) {
+        return !to.get("power").equals(from.get("power"))
+                || assembly.parts().stream()
+                        .filter(part -> part.family() == Family.PUSH_BUTTON)
+                        .anyMatch(part -> isDown(to, part.tag()) != isDown(from, part.tag()));
+    }
+
+    static boolean isDown(Map<String, String> state, String button) {
+        return state.get(button).startsWith("down");
+    }
+
+    static boolean isIn(Map<String, String> state, String contactor) {
+        return Set.of("in", "let go").contains(state.get(contactor));
     }
 
     private static boolean hasBoth(Part part) {
@@ -67,7 +114,7 @@ final class NaiveExplorer {
         List<Map<String, String>> next = new ArrayList<>();
         Solution solution = solution(state);
         if (!solution.shorts().isEmpty()) {
-            shorted = true;
+            shorted.add(state);
             return next;
         }
         next.add(with(state, "power", state.get("power").equals("there") ? "gone" : "there"));

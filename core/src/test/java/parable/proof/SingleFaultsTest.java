@@ -18,6 +18,19 @@ import parable.starters.Library;
 /** The answers that an experienced electrician gives about a single fault. */
 class SingleFaultsTest {
 
+    /** Behind a mechanical interlock the electrical one of the brake changes nothing that could be seen or proved. */
+    @ParameterizedTest
+    @CsvSource({"Juice separator, K1 21-22", "Press platen, ''", "Wash pump, ''"})
+    void aContactOfWhichNothingTellsWhetherItConductsIsListed(String name, String idle) {
+        Sheet sheet = Library.jobs().stream()
+                .flatMap(job -> job.sheet(name).stream())
+                .findFirst()
+                .orElseThrow();
+
+        assertThat(String.join(", ", IdleContacts.of(SingleFaults.of(Examples.fitted(sheet), Progress.UNWATCHED))))
+                .isEqualTo(idle);
+    }
+
     private static final Map<String, List<FaultRow>> TABLES = new ConcurrentHashMap<>();
 
     private static List<FaultRow> table(String sheet) {

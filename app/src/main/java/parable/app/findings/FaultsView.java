@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.proof.FaultRow;
+import parable.proof.IdleContacts;
 import parable.proof.Refutation;
 
 /** What single faults do, the worst first. The harmless ones are listed when asked for. */
@@ -56,6 +57,14 @@ final class FaultsView extends VBox {
     }
 
     private void list(List<FaultRow> rows) {
+        List<String> idle = IdleContacts.of(rows);
+        if (!idle.isEmpty()) {
+            getChildren()
+                    .add(FindingsView.wrapped(
+                            "Closed or open for good, nothing differs: " + String.join(", ", idle)
+                                    + ". Such a contact is useless, or there for a safety that is not proved.",
+                            "finding-text"));
+        }
         rows.stream().filter(this::isListed).forEach(row -> getChildren().add(entry(row)));
         if (rows.stream().anyMatch(row -> !isListed(row))) {
             getChildren()
