@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
@@ -21,22 +23,33 @@ import parable.parts.Part;
 /**
  * A sheet taken apart into circuits that share nothing but supplies, and fuses and breakers that stay closed: what happens in one changes
  * nothing in another, for a supply gives its voltage whatever is drawn from it.
+ *
+ * <p>They may also share an E-stop, stop button or selector that leads from a rail to a node. While it is closed, that node is a rail. While
+ * it is open, no circuit behind it can give it a voltage, provided that from the node, through any contacts and loads, one comes to one other
+ * rail at the most and not to that in front of it. So each circuit sees the same, whatever the others do.
  */
 final class IndependentParts {
 
     private final Assembly assembly;
     private final List<Part> parts;
     private final Set<Integer> rails = new HashSet<>();
+    private final Set<Integer> ownOfOne;
+    private final List<Common> commons = new ArrayList<>();
     private final int[] leader;
 
-    private IndependentParts(Assembly assembly) {
+    /** A part operated by hand that circuits share, and the rails in front of and behind its contact. */
+    private record Common(int part, int front, int behind) {}
+
+    private IndependentParts(Assembly assembly, Set<Integer> ownOfOne) {
         this.assembly = assembly;
+        this.ownOfOne = ownOfOne;
         parts = assembly.parts();
         leader = new int[parts.size() + assembly.nodes().all().size()];
         for (int i = 0; i < leader.length; i++) {
             leader[i] = i;
         }
         findRails();
+        findCommon();
         joinByNodes();
         joinByDrives();
         joinByRungs();
@@ -45,7 +58,12 @@ final class IndependentParts {
 
     /** The circuits as sheets of their own, in the order of their first devices; the sheet itself if it is only one. */
     static List<Sheet> of(Assembly assembly) {
-        IndependentParts independent = new IndependentParts(assembly);
+        Set<Integer> ownOfOne = new HashSet<>();
+        IndependentParts independent = new IndependentParts(assembly, ownOfOne);
+        for (Optional<Integer> one = independent.notShared(); one.isPresent(); one = independent.notShared()) {
+            ownOfOne.add(one.get());
+            independent = new IndependentParts(assembly, ownOfOne);
+        }
         Set<Integer> circuits = independent.circuits();
         return circuits.size() < 2
                 ? List.of(assembly.sheet())
@@ -65,7 +83,12 @@ final class IndependentParts {
     }
 
     /** Whether a part belongs to all circuits alike. */
-    private static boolean isShared(Part part) {
+    private boolean isShared(Part part) {
+        return staysClosed(part)
+                || commons.stream().anyMatch(one -> parts.get(one.part()).equals(part));
+    }
+
+    private static boolean staysClosed(Part part) {
         return switch (part.family()) {
             case SUPPLY, CONVERTER, FUSE, ISOLATOR -> true;
             case BREAKER -> part.heater().isEmpty();
@@ -86,7 +109,7 @@ final class IndependentParts {
         while (more) {
             more = false;
             for (Part part : parts) {
-                for (Contact contact : isShared(part) ? part.contacts() : List.<Contact>of()) {
+                for (Contact contact : staysClosed(part) ? part.contacts() : List.<Contact>of()) {
                     more |= isRail(part, contact.from(), contact.to()) || isRail(part, contact.to(), contact.from());
                 }
             }
@@ -97,6 +120,112 @@ final class IndependentParts {
     private boolean isRail(Part part, String from, String to) {
         Optional<Integer> next = node(part, to);
         return next.isPresent() && node(part, from).filter(rails::contains).isPresent() && rails.add(next.get());
+    }
+
+    /** Finds what is operated by hand and leads from a rail to a node that circuits may share. */
+    private void findCommon() {
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (int p = 0; p < parts.size(); p++) {
+                boolean candidate = isByHand(parts.get(p)) && !ownOfOne.contains(p);
+                for (Contact contact : candidate ? parts.get(p).contacts() : List.<Contact>of()) {
+                    more |= isCommon(p, contact.from(), contact.to()) || isCommon(p, contact.to(), contact.from());
+                }
+            }
+        }
+    }
+
+    /** The last found of those behind which there is one circuit only; that one belongs to it like any other part. */
+    private Optional<Integer> notShared() {
+        for (int c = commons.size() - 1; c >= 0; c--) {
+            if (circuitsBehind(commons.get(c).behind(), circuits()).size() < 2) {
+                return Optional.of(commons.get(c).part());
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Set<Integer> circuitsBehind(int node, Set<Integer> circuits) {
+        Set<Integer> behind = new HashSet<>();
+        for (int p = 0; p < parts.size(); p++) {
+            Part part = parts.get(p);
+            boolean there = part.terminals().stream()
+                    .anyMatch(marking ->
+                            node(part, marking).filter(at -> at == node).isPresent());
+            if (there && !isShared(part) && circuits.contains(leaderOf(p))) {
+                behind.add(leaderOf(p));
+            }
+        }
+        commons.stream()
+                .filter(common -> common.front() == node && common.behind() != node)
+                .forEach(common -> behind.addAll(circuitsBehind(common.behind(), circuits)));
+        return behind;
+    }
+
+    private static boolean isByHand(Part part) {
+        return switch (part.family()) {
+            case EMERGENCY_STOP, SELECTOR -> true;
+            case PUSH_BUTTON -> part.contacts().stream().allMatch(Contact::isNormallyClosed);
+            default -> false;
+        };
+    }
+
+    /** Makes what lies behind a contact of a part a rail if circuits may share it; returns whether it is a new one. */
+    private boolean isCommon(int part, String from, String to) {
+        Optional<Integer> front = node(parts.get(part), from).filter(rails::contains);
+        Optional<Integer> behind = node(parts.get(part), to).filter(node -> !rails.contains(node));
+        if (front.isEmpty() || behind.isEmpty()) {
+            return false;
+        }
+        Set<Integer> touched = railsFrom(behind.get(), part);
+        if (touched.size() > 1 || touched.contains(front.get())) {
+            return false;
+        }
+        commons.add(new Common(part, front.get(), behind.get()));
+        return rails.add(behind.get());
+    }
+
+    /** The rails that one comes to from a node through any contacts and loads but those of a part. */
+    private Set<Integer> railsFrom(int node, int without) {
+        Set<Integer> touched = new HashSet<>();
+        Set<Integer> seen = new HashSet<>(Set.of(node));
+        List<Integer> waiting = new ArrayList<>(seen);
+        while (!waiting.isEmpty()) {
+            int at = waiting.remove(waiting.size() - 1);
+            for (int next : neighbours(at, without)) {
+                if (rails.contains(next)) {
+                    touched.add(next);
+                } else if (seen.add(next)) {
+                    waiting.add(next);
+                }
+            }
+        }
+        return touched;
+    }
+
+    private Set<Integer> neighbours(int node, int without) {
+        Set<Integer> neighbours = new HashSet<>();
+        for (int p = 0; p < parts.size(); p++) {
+            Part part = parts.get(p);
+            if (p != without) {
+                part.contacts().forEach(contact -> across(part, contact.from(), contact.to(), node, neighbours));
+                part.loads().forEach(load -> across(part, load.from(), load.to(), node, neighbours));
+            }
+        }
+        return neighbours;
+    }
+
+    private void across(Part part, String from, String to, int node, Set<Integer> neighbours) {
+        Optional<Integer> one = node(part, from);
+        Optional<Integer> other = node(part, to);
+        if (one.isPresent() && other.isPresent()) {
+            if (one.get() == node) {
+                neighbours.add(other.get());
+            } else if (other.get() == node) {
+                neighbours.add(one.get());
+            }
+        }
     }
 
     private void joinByNodes() {
@@ -125,7 +254,7 @@ final class IndependentParts {
     }
 
     private void joinByRungs() {
-        assembly.sheet().rungs().forEach(rung -> {
+        assembly.sheet().rungs().flatMap(this::pieces).forEach(rung -> {
             List<Integer> members = members(rung);
             members.forEach(member -> join(members.get(0), member));
         });
@@ -196,12 +325,8 @@ final class IndependentParts {
                         whole.devices().stream()
                                 .filter(device -> belongs.get(device.tag()))
                                 .toList(),
-                        whole.power().stream()
-                                .filter(rung -> belongs(rung, belongs))
-                                .toList(),
-                        whole.control().stream()
-                                .filter(rung -> belongs(rung, belongs))
-                                .toList(),
+                        pieces(whole.power(), belongs),
+                        pieces(whole.control(), belongs),
                         whole.extras())
                 .withClaims(whole.claims().stream()
                         .filter(claim -> belongs(tagsIn(claim), belongs, first))
@@ -213,6 +338,36 @@ final class IndependentParts {
         boolean general =
                 tags.stream().allMatch(tag -> isShared(assembly.part(tag).orElseThrow()));
         return general ? first : tags.stream().allMatch(belongs::get);
+    }
+
+    private List<Rung> pieces(List<Rung> rungs, Map<String, Boolean> belongs) {
+        return rungs.stream()
+                .flatMap(this::pieces)
+                .filter(rung -> belongs(rung, belongs))
+                .toList();
+    }
+
+    /** A rung cut at every rail that it goes through; written in one or in several lines, the circuit is the same. */
+    private Stream<Rung> pieces(Rung rung) {
+        List<Rung> pieces = new ArrayList<>();
+        List<RungItem> piece = new ArrayList<>();
+        for (int i = 0; i < rung.items().size(); i++) {
+            RungItem item = rung.items().get(i);
+            piece.add(item);
+            boolean within = i > 0 && i + 1 < rung.items().size();
+            if (within && item instanceof RungItem.Point point && isRail(point)) {
+                pieces.add(new Rung(piece, rung.remark()));
+                piece = new ArrayList<>(List.of(item));
+            }
+        }
+        pieces.add(new Rung(piece, rung.remark()));
+        return pieces.stream();
+    }
+
+    private boolean isRail(RungItem.Point point) {
+        return IntStream.range(0, assembly.nodes().all().size())
+                .filter(rails::contains)
+                .anyMatch(node -> assembly.nodes().all().get(node).names().contains(point.name()));
     }
 
     private boolean belongs(Rung rung, Map<String, Boolean> belongs) {

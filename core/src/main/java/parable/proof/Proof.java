@@ -74,6 +74,11 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         }
     }
 
+    /** Like {@link #of}, with everything gone through together, whatever is independent. */
+    static Proof together(Assembly assembly, Speed speed, Progress progress) {
+        return ofOne(assembly, speed, progress);
+    }
+
     private static Proof ofOne(Assembly assembly, Speed speed, Progress progress) {
         Machine machine = new Machine(assembly, List.of());
         if (!machine.isSmallEnough()) {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -12,6 +14,8 @@ import parable.Examples;
 import parable.circuit.Circuit;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
+import parable.circuit.RungNotation;
+import parable.circuit.RungSyntaxException;
 import parable.circuit.Sheet;
 
 /** Starters side by side on one supply, with a stop of their own or a common E-stop. */
@@ -31,8 +35,8 @@ class IndependentPartsTest {
         for (int n = 1; n <= count; n++) {
             devices.add("{\"tag\": \"S" + n + "0\", \"kind\": \"push-button\", \"blocks\": \"11-12\"}");
             devices.add("{\"tag\": \"S" + n + "1\", \"kind\": \"push-button\", \"blocks\": \"13-14\"}");
-            devices.add(
-                    "{\"tag\": \"K" + n + "\", \"kind\": \"contactor\", \"coil\": \"230 V AC\", \"aux\": \"13-14\"}");
+            devices.add("{\"tag\": \"K" + n
+                    + "\", \"kind\": \"contactor\", \"coil\": \"230 V AC\", \"aux\": \"13-14 21-22 33-34\"}");
             devices.add("{\"tag\": \"M" + n
                     + "\", \"kind\": \"single-phase-motor\", \"voltage\": \"230 V AC\", \"power\": \"0.75 kW\"}");
             power.add("L K" + n + "[1-2] @m" + n + " M" + n + "[U1-U2] N");
@@ -59,19 +63,71 @@ class IndependentPartsTest {
 
         assertThat(many.complete()).isTrue();
         assertThat(many.states()).isEqualTo(count * one.states());
-        assertThat(many.claims()).allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);
+        assertThat(many.claims()).allMatch(claim -> claim.verdict().holds());
         assertThat(many.claim("stops:S20")).isPresent();
         assertThat(many.claims()).extracting(Claim::id).doesNotHaveDuplicates();
     }
 
-    /** Behind a common E-stop they are gone through together, for a node between contacts is no supply. */
-    @Test
-    void behindACommonStopTheyAreNotTakenApart() {
+    /** While the E-stop is closed the node behind it is a rail, and while it is open nothing behind it can feed it. */
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3, 4})
+    void theCostOfStartersBehindACommonStopAdds(int count) {
         Proof one = proofOf(starters(1, true));
-        Proof two = proofOf(starters(2, true));
+        Proof many = proofOf(starters(count, true));
 
-        assertThat(two.states()).isGreaterThan(2 * one.states());
-        assertThat(two.claim("stops:S9").orElseThrow().verdict()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+        assertThat(many.complete()).isTrue();
+        assertThat(many.states()).isEqualTo(count * one.states());
+        assertThat(many.claim("stops:S9").orElseThrow().verdict()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+        assertThat(many.claims()).allMatch(claim -> claim.verdict().holds());
+    }
+
+    /** Where something behind the common stop leads to another rail too, what is behind it is gone through together. */
+    @ParameterizedTest
+    @ValueSource(strings = {"@a1 K2[21-22] L", "@b1 K1[21-22] @b2", "L K2[21-22] @9"})
+    void whatIsJoinedBehindACommonStopIsNotTakenApart(String bridge) {
+        Sheet two = starters(2, true);
+
+        assertThat(IndependentParts.of(Examples.fitted(with(two, bridge)))).hasSize(1);
+        assertThat(IndependentParts.of(Examples.fitted(two))).hasSize(2);
+    }
+
+    /**
+     * Two starters behind a common stop, with a contact of the first anywhere among its points: what holds apart does not fail together, and
+     * what holds together holds apart. Together less is decided, for where one chatters nothing comes to rest.
+     */
+    @Test
+    void takenApartOrTogetherTheVerdictsAreTheSame() {
+        List<String> points = List.of("L", "N", "@9", "@a1", "@b1");
+        Set<String> told = new TreeSet<>();
+        for (String from : points) {
+            for (String to : points) {
+                for (String contact : List.of("K1[21-22]", "K1[33-34]")) {
+                    Sheet sheet = with(starters(2, true), from + " " + contact + " " + to);
+                    Proof apart = Proof.of(Examples.fitted(sheet), Proof.Speed.ANY, Progress.UNWATCHED);
+                    Proof together = Proof.together(Examples.fitted(sheet), Proof.Speed.ANY, Progress.UNWATCHED);
+                    for (String id :
+                            List.of("no-short", "no-restart", "comes-to-rest", "stops:S9", "dead:M1", "dead:M2")) {
+                        Verdict both = together.claim(id).orElseThrow().verdict();
+                        boolean holds = apart.claim(id).orElseThrow().verdict().holds();
+                        assertThat(holds ? both == Verdict.FAILS : both.holds())
+                                .as("%s with %s %s %s: %s, but together %s", id, from, contact, to, holds, both)
+                                .isFalse();
+                        told.add(id + " " + holds);
+                    }
+                }
+            }
+        }
+        assertThat(told).contains("stops:S9 false", "stops:S9 true", "no-short false", "no-restart false");
+    }
+
+    private static Sheet with(Sheet sheet, String rung) {
+        List<Rung> rungs = new ArrayList<>(sheet.control());
+        try {
+            rungs.add(new RungNotation(Set.of("L", "N")).read(rung));
+        } catch (RungSyntaxException broken) {
+            throw new AssertionError(broken);
+        }
+        return sheet.withRungs(Circuit.CONTROL, rungs);
     }
 
     /** A mistake in one of two circuits is a mistake of the sheet. */
