@@ -22,7 +22,9 @@ public final class Check {
             new ReturnSideRule(),
             new ProtectionRule(),
             new PaperRule(),
-            new OpenStopRule());
+            new OpenStopRule(),
+            new ChangeoverRule(),
+            new ColourRule());
 
     private static final List<Rule> TRYING = List.of(
             new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule(), new SequenceRule());

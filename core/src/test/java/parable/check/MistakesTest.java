@@ -54,7 +54,12 @@ class MistakesTest {
         "timer-of-the-wrong-kind, never-pulls-in",
         "star-and-delta-together, no-short",
         "restart-not-declared, restarts-when-power-returns",
-        "contact-used-twice, contact-used-twice"
+        "contact-used-twice, contact-used-twice",
+        "start-button-red, operator-colour",
+        "stop-button-green, operator-colour",
+        "trip-lamp-green, lamp-colour",
+        "changeover-taken-for-two-contacts, changeover-split",
+        "changeover-the-wrong-way-round, changeover-common"
     })
     void isCaughtAndItsTwinIsNot(String mistake, String caughtBy) throws Exception {
         assertThat(raised(sheet(mistake, "wrong"))).contains(caughtBy);
