@@ -92,10 +92,14 @@ final class Conductions {
      * @param key stands for the set and for whether there is power
      */
     Conduction of(long key, boolean power, Closed closed) {
-        if (keys.add(key, -1)) {
-            known.add(ask(power, closed));
+        int index = keys.indexOf(key);
+        if (index >= 0) {
+            return known.get(index);
         }
-        return known.get(keys.indexOf(key));
+        keys.add(key, -1);
+        Conduction asked = ask(power, closed);
+        known.add(asked);
+        return asked;
     }
 
     private Conduction ask(boolean power, Closed closed) {

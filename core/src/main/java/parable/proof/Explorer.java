@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Deque;
 import java.util.List;
@@ -24,6 +25,8 @@ final class Explorer {
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
     private Optional<Integer> firstShort = Optional.empty();
+    private int[] begins = {};
+    private int[] leads = {};
     private boolean complete;
     private boolean restlessSought;
     private Optional<Integer> restless = Optional.empty();
@@ -76,6 +79,9 @@ final class Explorer {
 
     /** The states from which the circuit may come to one of a kind by itself, those of the kind included. */
     BitSet reaching(IntPredicate kind) {
+        if (begins.length == 0) {
+            findLeads();
+        }
         BitSet reaching = new BitSet(states.size());
         for (int i = 0; i < states.size(); i++) {
             reaching.set(i, kind.test(i));
@@ -94,16 +100,34 @@ final class Explorer {
     }
 
     private boolean leadsInto(int index, BitSet those) {
-        long state = states.key(index);
-        Conduction conduction = machine.conduction(state);
-        boolean[] leads = {false};
-        if (!conduction.shorted()) {
-            machine.eachOwn(state, conduction, next -> {
-                int found = states.indexOf(next);
-                leads[0] |= found >= 0 && those.get(found);
-            });
+        for (int i = begins[index]; i < begins[index + 1]; i++) {
+            if (those.get(leads[i])) {
+                return true;
+            }
         }
-        return leads[0];
+        return false;
+    }
+
+    /** Remembers to which states the circuit may come by itself from each. */
+    private void findLeads() {
+        begins = new int[states.size() + 1];
+        leads = new int[2 * states.size()];
+        int[] count = {0};
+        for (int i = 0; i < states.size(); i++) {
+            begins[i] = count[0];
+            long state = states.key(i);
+            Conduction conduction = machine.conduction(state);
+            if (!conduction.shorted()) {
+                machine.eachOwn(state, conduction, next -> {
+                    int found = states.indexOf(next);
+                    if (found >= 0) {
+                        leads = count[0] == leads.length ? Arrays.copyOf(leads, 2 * count[0] + 1) : leads;
+                        leads[count[0]++] = found;
+                    }
+                });
+            }
+        }
+        begins[states.size()] = count[0];
     }
 
     /** Whether all states are known and from each the circuit can come to rest, so that looking at states of rest says everything. */

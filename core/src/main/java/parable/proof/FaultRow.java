@@ -9,7 +9,8 @@ import parable.bench.Fault;
  *
  * @param broken the claims that hold without it and do not with it, by their ids
  * @param revealed what of the usual operation shows it and how, empty if it stays hidden
- * @param refutation how the bench shows the first of the broken claims broken at nominal times, empty if it does not
+ * @param refutation how the bench shows it: the first of the broken claims broken, else the usual operation that reveals it, else one that
+ *     goes on as if nothing were
  */
 public record FaultRow(Fault fault, List<String> broken, Optional<String> revealed, Optional<Refutation> refutation) {
 

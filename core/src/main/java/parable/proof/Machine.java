@@ -29,6 +29,7 @@ final class Machine {
     static final int POWER = -1;
 
     private static final int[] NOWHERE = {};
+    private static final int[][] NO_TARGETS = {};
 
     private final List<Part> parts;
     private final List<Component> components = new ArrayList<>();
@@ -41,6 +42,8 @@ final class Machine {
     private final int[] signals;
     private final int[][] barredBy;
     private final boolean[] welded;
+    private final boolean[] armature;
+    private final boolean[] button;
     private final List<Fault> faults;
     private final Faults effects;
     private final int[][][] next;
@@ -67,6 +70,8 @@ final class Machine {
         signature = new long[count][];
         barredBy = new int[count][];
         welded = new boolean[count];
+        armature = new boolean[count];
+        button = new boolean[count];
         moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
         signals = where(Conductions::isSignal);
@@ -76,6 +81,8 @@ final class Machine {
             Part part = parts.get(p);
             Component component = Component.of(part, initial(part));
             components.add(component);
+            armature[p] = component instanceof Component.Armature;
+            button[p] = component instanceof Component.Button;
             rank[p] = -1;
             barredBy[p] = bars(assembly, part.tag());
             welded[p] = !isStuck(part) && effects.holds(p, 0, faults);
@@ -86,7 +93,7 @@ final class Machine {
                 handNext[p] = component instanceof Component.Hand hand
                         ? hand.positions().stream().mapToInt(Integer::intValue).toArray()
                         : NOWHERE;
-                next[p] = nextOf(component);
+                next[p] = component instanceof Component.Hand ? NO_TARGETS : nextOf(component);
                 signatureAt += sign(p, signatureAt);
             }
         }
@@ -115,7 +122,7 @@ final class Machine {
     }
 
     private static int[] targets(Component component, int value, boolean fed) {
-        return component instanceof Component.Hand || !component.isValue(value)
+        return !component.isValue(value)
                 ? NOWHERE
                 : component.next(value, fed).stream()
                         .mapToInt(Integer::intValue)
@@ -232,6 +239,10 @@ final class Machine {
         if (rank[part] < 0) {
             return components.get(part).rest();
         }
+        return valueOfMoving(state, part);
+    }
+
+    private int valueOfMoving(long state, int part) {
         return (int) (state >> shift[part]) & mask[part];
     }
 
@@ -255,7 +266,7 @@ final class Machine {
     Conduction conduction(long state) {
         long key = hasPower(state) ? 1 : 0;
         for (int p : moving) {
-            key |= signature[p][value(state, p)];
+            key |= signature[p][valueOfMoving(state, p)];
         }
         return conductions.of(
                 key, hasPower(state), (part, contact) -> components.get(part).isClosed(contact, value(state, part)));
@@ -264,19 +275,23 @@ final class Machine {
     /** Whether the coil of a moving part is fed enough for what it does. */
     boolean isFed(long state, int part, Conduction conduction) {
         int value = value(state, part);
-        boolean held = components.get(part) instanceof Component.Armature
-                && (value == Component.Armature.IN || value == Component.Armature.HANGING);
+        boolean held = armature[part] && (value == Component.Armature.IN || value == Component.Armature.HANGING);
         return ((held ? conduction.holds() : conduction.pulls()) >> rank[part] & 1) == 1;
     }
 
     private int[] targets(long state, int part, Conduction conduction) {
-        int value = value(state, part);
+        if (next[part].length == 0) {
+            return NOWHERE;
+        }
+        int value = valueOfMoving(state, part);
         int[] targets = next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
+        if (!armature[part] || targets.length == 0) {
+            return targets;
+        }
         if (welded[part] && value == Component.Armature.HANGING) {
             return NOWHERE;
         }
-        boolean leaves = components.get(part) instanceof Component.Armature && value == Component.Armature.STARTED;
-        return leaves && isBarred(state, part)
+        return value == Component.Armature.STARTED && isBarred(state, part)
                 ? IntStream.of(targets)
                         .filter(target -> target != Component.Armature.RISING)
                         .toArray()
@@ -345,8 +360,8 @@ final class Machine {
     /** Hands over each state that hands and the world may lead to in one step. */
     void eachByHand(long state, LongConsumer step) {
         for (int p : moving) {
-            int value = value(state, p);
-            if (components.get(p) instanceof Component.Button) {
+            int value = valueOfMoving(state, p);
+            if (button[p]) {
                 step.accept(with(state, p, Component.Button.toggled(value)));
             }
             for (int position : handNext[p]) {

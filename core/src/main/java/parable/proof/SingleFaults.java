@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import parable.bench.Fault;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
@@ -41,7 +42,7 @@ public final class SingleFaults {
     private final Set<Integer> keeping;
 
     /** Something usual that is done, and what may be seen once all has settled. */
-    private record Usual(String words, Set<Outcome> ends) {}
+    private record Usual(String words, List<Hand> script, Set<Outcome> ends) {}
 
     private SingleFaults(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
@@ -140,20 +141,32 @@ public final class SingleFaults {
         if (deaf) {
             ids.add(stops);
         }
-        Optional<Refutation> refutation =
-                broken.stream().flatMap(claim -> claim.refutation().stream()).findFirst();
-        return new FaultRow(fault, ids, revealed(usual(machine, explorer)), refutation);
+        List<Usual> faulty = usual(machine, explorer);
+        Optional<Integer> reveals = IntStream.range(0, healthy.size())
+                .filter(i -> !healthy.get(i).ends().equals(faulty.get(i).ends()))
+                .boxed()
+                .findFirst();
+        Optional<Refutation> shown = broken.stream()
+                .flatMap(claim -> claim.refutation().stream())
+                .findFirst()
+                .or(() -> shown(machine, faults, faulty.get(reveals.orElse(Math.min(2, faulty.size() - 1)))));
+        return new FaultRow(fault, ids, reveals.map(i -> words(healthy.get(i), faulty.get(i))), shown);
     }
 
-    private Optional<String> revealed(List<Usual> faulty) {
-        for (int i = 0; i < healthy.size(); i++) {
-            if (!healthy.get(i).ends().equals(faulty.get(i).ends())) {
-                return Optional.of(
-                        healthy.get(i).words() + ": " + seen(faulty.get(i).ends()) + ", instead of "
-                                + seen(healthy.get(i).ends()));
-            }
+    private static String words(Usual healthy, Usual faulty) {
+        return healthy.words() + ": " + seen(faulty.ends()) + ", instead of " + seen(healthy.ends());
+    }
+
+    /** Something usual that is done with the fault in, at nominal times. */
+    private Optional<Refutation> shown(Machine machine, List<Fault> faults, Usual usual) {
+        List<Machine.Move> moves = new ArrayList<>();
+        long state = machine.initial();
+        for (Hand hand : usual.script()) {
+            Machine.Move move = hand.move(machine, state);
+            moves.add(move);
+            state = machine.with(state, move);
         }
-        return Optional.empty();
+        return new Replay(assembly, faults).find(moves, moment -> true, true);
     }
 
     private static String seen(Set<Outcome> ends) {
@@ -195,6 +208,7 @@ public final class SingleFaults {
         List<Usual> usual = new ArrayList<>();
         scripts.forEach((words, script) -> usual.add(new Usual(
                 words,
+                script,
                 operators.ends(explorer, script).stream()
                         .map(Outcome::seen)
                         .collect(Collectors.toCollection(LinkedHashSet::new)))));

@@ -48,6 +48,14 @@ class SingleFaultsTest {
                 .orElseThrow();
     }
 
+    @Test
+    void everyRowCanBePlayed() {
+        assertThat(table("Wash pump"))
+                .allSatisfy(row -> assertThat(row.refutation().orElseThrow().story())
+                        .as(row.fault().words())
+                        .isNotEmpty());
+    }
+
     private static FaultRow row(String sheet, String words) {
         return table(sheet).stream()
                 .filter(row -> row.fault().words().equals(words))
