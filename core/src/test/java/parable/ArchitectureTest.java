@@ -25,6 +25,7 @@ class ArchitectureTest {
             "scenario",
             "check",
             "proof",
+            "plc",
             "starters",
             "draw",
             "files");

@@ -1,0 +1,24 @@
+package parable.plc;
+
+/** A program that cannot be one: something that is used is not declared, or used as what it is not. */
+public final class ProgramException extends Exception {
+
+    private static final long serialVersionUID = 1;
+
+    private final int network;
+
+    /**
+     * A fault of a program.
+     *
+     * @param network the number of the network, 1 for the first; 0 for a fault in the list of variables
+     */
+    ProgramException(int network, String found, String expected) {
+        super((network == 0 ? "variables" : "network " + network) + ": found " + found + ", expected " + expected);
+        this.network = network;
+    }
+
+    /** The number of the network, 1 for the first; 0 for a fault in the list of variables. */
+    public int network() {
+        return network;
+    }
+}
