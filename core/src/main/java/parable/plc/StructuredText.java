@@ -1,6 +1,7 @@
 package parable.plc;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** A program written as Structured Text (IEC 61131-3), one statement a network. */
@@ -84,8 +85,17 @@ public final class StructuredText {
         return within ? "(" + alternatives + ")" : alternatives;
     }
 
+    /** The time in ms of a literal such as {@code T#3s500ms}, empty if it is not one. */
+    public static Optional<Long> readTime(String literal) {
+        try {
+            return Optional.of(new StructuredTextReader(literal).onlyTime());
+        } catch (StructuredTextException unreadable) {
+            return Optional.empty();
+        }
+    }
+
     /** A time in ms as a literal: {@code T#3s500ms}. */
-    static String time(long millis) {
+    public static String time(long millis) {
         long seconds = millis / 1000;
         long rest = millis % 1000;
         if (seconds == 0) {

@@ -220,6 +220,15 @@ final class StructuredTextReader {
         return Integer.parseInt(token.text());
     }
 
+    /** The time that the whole text is. */
+    long onlyTime() throws StructuredTextException {
+        long millis = time();
+        if (peek().kind() != Token.Kind.END) {
+            throw peek().expected("nothing after a time");
+        }
+        return millis;
+    }
+
     private long time() throws StructuredTextException {
         Token token = next();
         if (token.kind() != Token.Kind.TIME) {

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.Random;
 
 /** Programs made by lot. */
-final class Programs {
+public final class Programs {
 
     private static final List<VariableType> BLOCKS = List.of(
             VariableType.TON,
@@ -26,7 +26,7 @@ final class Programs {
     }
 
     /** A program of some inputs, outputs, bits in memory and blocks, and some networks on them. */
-    static Program by(long seed) {
+    public static Program by(long seed) {
         return new Programs(new Random(seed)).program();
     }
 

@@ -1,0 +1,27 @@
+package parable.files;
+
+/** An XML text that is not a program of the subset that is read. */
+public final class PlcOpenException extends Exception {
+
+    private static final long serialVersionUID = 1;
+    private static final int MOST_SHOWN = 80;
+
+    private final int line;
+
+    /**
+     * What was found in a line.
+     *
+     * @param line 1 for the first
+     */
+    PlcOpenException(int line, String found, String expected) {
+        super("line " + line + ": found "
+                + (found.length() > MOST_SHOWN ? found.substring(0, MOST_SHOWN) + "\u2026" : found) + ", expected "
+                + expected);
+        this.line = line;
+    }
+
+    /** The line, 1 for the first. */
+    public int line() {
+        return line;
+    }
+}
