@@ -1,9 +1,12 @@
 package parable.proof;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import parable.parts.Assembly;
+import parable.parts.Family;
+import parable.parts.Part;
 
 /**
  * What somebody claims of a sheet in plain terms, such as {@code K1 and K4 are never in together} or {@code H3 lit only while M2 turns}.
@@ -38,6 +41,31 @@ public final class Statement {
      */
     public static Statement read(String sentence, Assembly assembly) throws StatementException {
         return new StatementReader(sentence, assembly).statement();
+    }
+
+    /** Some sentences that could be claimed of a sheet, of its own devices and not always true; none if it has no motor, contactor and lamp. */
+    public static List<String> examples(Assembly assembly) {
+        List<String> contactors = tags(assembly, Family.CONTACTOR);
+        List<String> motors = tags(assembly, Family.MOTOR);
+        List<String> lamps = tags(assembly, Family.PILOT_LAMP);
+        List<String> examples = new ArrayList<>();
+        if (contactors.size() > 1) {
+            examples.add(contactors.get(0) + " and " + contactors.get(1) + " are never in together");
+        }
+        if (!lamps.isEmpty() && !motors.isEmpty()) {
+            examples.add(lamps.get(0) + " lit only while " + motors.get(0) + " turns");
+        }
+        if (!contactors.isEmpty() && !motors.isEmpty()) {
+            examples.add(contactors.get(0) + " in whenever " + motors.get(0) + " runs forward");
+        }
+        return examples;
+    }
+
+    private static List<String> tags(Assembly assembly, Family family) {
+        return assembly.parts().stream()
+                .filter(part -> part.family() == family)
+                .map(Part::tag)
+                .toList();
     }
 
     /** The sentence without the full stop. */

@@ -55,6 +55,19 @@ class StatementTest {
                 .isEqualTo(reading);
     }
 
+    @Test
+    void theExamplesCanBeRead() throws StatementException {
+        int read = 0;
+        for (Sheet sheet : Examples.sheets().toList()) {
+            for (String example : Statement.examples(Examples.fitted(sheet))) {
+                assertThat(Statement.read(example, Examples.fitted(sheet)).text())
+                        .isEqualTo(example);
+                read++;
+            }
+        }
+        assertThat(read).isGreaterThan(50);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -18,8 +18,6 @@ import parable.proof.StatementException;
 /** Where one claims something of one's own in plain words; what is typed is read back at once. */
 final class OwnClaimsView extends VBox {
 
-    private static final String PROMPT = "K1 and K4 are never in together";
-
     private final Supplier<Assembly> assembly;
     private final Consumer<Sheet> edit;
     private final TextField sentence = new TextField();
@@ -39,7 +37,6 @@ final class OwnClaimsView extends VBox {
         this.edit = edit;
         setId("own-claims");
         sentence.setId("own-claim");
-        sentence.setPromptText(PROMPT);
         sentence.setAccessibleText("A claim of your own, in plain words");
         sentence.setOnAction(event -> add());
         sentence.textProperty().addListener((any, before, text) -> readBack());
@@ -84,9 +81,10 @@ final class OwnClaimsView extends VBox {
         String text = sentence.getText();
         add.setDisable(true);
         if (text.isBlank()) {
-            reading.setText(
-                    "\u2026 never \u2026, \u2026 never while \u2026, \u2026 only while \u2026, \u2026 exactly while \u2026, "
-                            + "\u2026 whenever \u2026; with in, out, lit, dark, turns, forward, reverse, held, tripped.");
+            List<String> examples = Statement.examples(assembly.get());
+            sentence.setPromptText(examples.isEmpty() ? "" : examples.get(0));
+            reading.setText("In plain words" + (examples.isEmpty() ? "" : ", such as: " + String.join("; ", examples))
+                    + ". Also: exactly while, never while; held, tripped, dark.");
             return;
         }
         try {
