@@ -53,17 +53,17 @@ final class ProveCommand implements Callable<Integer> {
         Proof proof =
                 Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
         List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), Progress.UNWATCHED) : List.of();
+        List<String> idle = IdleContacts.of(assembly(proved), rows, Progress.UNWATCHED);
         long millis = (System.nanoTime() - begin) / 1_000_000;
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            out.println(ProofText.json(proved.name(), proof, rows, millis));
+            out.println(ProofText.json(proved.name(), proof, rows, idle, millis));
         } else {
             print(proved.name(), proof, millis, out);
             rows.forEach(row -> print(row, out));
-            IdleContacts.of(rows)
-                    .forEach(contact -> out.println("  " + contact
-                            + ": closed or open for good, nothing differs. It is useless, or there for a safety that is"
-                            + " not proved."));
+            idle.forEach(contact -> out.println("  " + contact
+                    + ": closed or open for good, nothing differs. It is useless, or there for a safety that is not"
+                    + " proved."));
         }
         out.flush();
         return proof.complete()

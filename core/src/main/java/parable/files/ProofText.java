@@ -6,13 +6,11 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import parable.proof.Claim;
 import parable.proof.FaultRow;
-import parable.proof.IdleContacts;
 import parable.proof.Proof;
 
 /**
  * A proof as JSON: {@code {"sheet", "states", "millis", "complete", "claims": [{"id", "text", "verdict", "times", "story"}],
- * "faults": [{"fault", "broken", "hidden", "shown"}], "idle": [contacts of
- * which nothing tells whether they conduct, where faults were tried]}}.
+ * "faults": [{"fault", "broken", "hidden", "shown"}], "idle": [contacts]}}.
  */
 public final class ProofText {
 
@@ -22,9 +20,10 @@ public final class ProofText {
      * The proof of one sheet.
      *
      * @param faults what single faults do, empty if they were not tried
+     * @param idle contacts of which nothing tells whether they conduct, empty if faults were not tried
      * @param millis how long it took, in ms
      */
-    public static String json(String sheet, Proof proof, List<FaultRow> faults, long millis) {
+    public static String json(String sheet, Proof proof, List<FaultRow> faults, List<String> idle, long millis) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("sheet", sheet);
         root.put("states", proof.states());
@@ -41,9 +40,7 @@ public final class ProofText {
             node.put("hidden", row.isHidden());
             node.put("shown", row.revealed().orElse(""));
         }
-        if (!faults.isEmpty()) {
-            IdleContacts.of(faults).forEach(root.putArray("idle")::add);
-        }
+        idle.forEach(root.putArray("idle")::add);
         return root.toPrettyString();
     }
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import parable.bench.Fault;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -52,13 +53,13 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
     public static Proof of(Assembly assembly, Speed speed, Progress progress) {
         List<Sheet> parts = IndependentParts.of(assembly);
         if (parts.size() == 1) {
-            return ofOne(assembly, speed, progress);
+            return ofOne(assembly, List.of(), speed, progress);
         }
         int states = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
         for (Sheet part : parts) {
-            Proof proof = ofOne(fitted(part), speed, progress);
+            Proof proof = ofOne(fitted(part), List.of(), speed, progress);
             states += proof.states;
             complete &= proof.complete;
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
@@ -76,17 +77,22 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
 
     /** Like {@link #of}, with everything gone through together, whatever is independent. */
     static Proof together(Assembly assembly, Speed speed, Progress progress) {
-        return ofOne(assembly, speed, progress);
+        return ofOne(assembly, List.of(), speed, progress);
     }
 
-    private static Proof ofOne(Assembly assembly, Speed speed, Progress progress) {
-        Machine machine = new Machine(assembly, List.of());
+    /** Like {@link #together}, with faults in from the beginning. */
+    static Proof with(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
+        return ofOne(assembly, faults, speed, progress);
+    }
+
+    private static Proof ofOne(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
+        Machine machine = new Machine(assembly, faults);
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
         Explorer explorer = new Explorer(machine, progress);
         explorer.explore();
-        Replay replay = new Replay(assembly, List.of());
+        Replay replay = new Replay(assembly, faults);
         BooleanSupplier notInTime = speed == Speed.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());

@@ -10,7 +10,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
 import parable.proof.FaultRow;
-import parable.proof.IdleContacts;
 import parable.proof.Refutation;
 
 /** What single faults do, the worst first. The harmless ones are listed when asked for. */
@@ -57,7 +56,7 @@ final class FaultsView extends VBox {
     }
 
     private void list(List<FaultRow> rows) {
-        List<String> idle = IdleContacts.of(rows);
+        List<String> idle = model.idleProperty().get();
         if (!idle.isEmpty()) {
             getChildren()
                     .add(FindingsView.wrapped(

@@ -16,6 +16,7 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.parts.Assembly;
 import parable.proof.FaultRow;
+import parable.proof.IdleContacts;
 import parable.proof.Proof;
 import parable.proof.SingleFaults;
 
@@ -26,6 +27,7 @@ public final class ProofModel {
     private final ReadOnlyBooleanWrapper proving = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Optional<List<FaultRow>>> faults =
             new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<String>> idle = new ReadOnlyObjectWrapper<>(List.of());
     private static final long TELL_EVERY = 100_000_000;
 
     private final ReadOnlyIntegerWrapper done = new ReadOnlyIntegerWrapper();
@@ -110,15 +112,22 @@ public final class ProofModel {
         worker.execute(() -> {
             try {
                 List<FaultRow> rows = SingleFaults.of(assembly, done -> isOver(mine, done));
-                Platform.runLater(() -> show(mine, rows));
+                List<String> found = IdleContacts.of(assembly, rows, done -> asked.get() != mine);
+                Platform.runLater(() -> show(mine, rows, found));
             } catch (RuntimeException unexpected) {
                 Platform.runLater(() -> stumbled(mine, unexpected.toString()));
             }
         });
     }
 
-    private void show(long mine, List<FaultRow> rows) {
+    /** The contacts of which nothing tells whether they conduct; there together with the faults. */
+    public ReadOnlyObjectProperty<List<String>> idleProperty() {
+        return idle.getReadOnlyProperty();
+    }
+
+    private void show(long mine, List<FaultRow> rows, List<String> found) {
         if (asked.get() == mine) {
+            idle.set(found);
             faults.set(Optional.of(rows));
             trying.set(false);
         }
