@@ -11,6 +11,7 @@ import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.starters.Library;
 
 /** The example jobs, for tests. */
 public final class Examples {
@@ -42,6 +43,14 @@ public final class Examples {
                 throw new AssertionError(broken);
             }
         });
+    }
+
+    /** The sheet of this name in the library. */
+    public static Sheet ofLibrary(String name) {
+        return Library.jobs().stream()
+                .flatMap(job -> job.sheet(name).stream())
+                .findFirst()
+                .orElseThrow();
     }
 
     public static String pressHouseText() {

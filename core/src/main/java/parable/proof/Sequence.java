@@ -322,7 +322,7 @@ final class Sequence implements ClaimSource {
         Optional<Long> flaw = Optional.empty();
         for (long instant : instants(bench, from)) {
             Moment moment = bench.momentAt(instant);
-            boolean brakes = !isDriven(moment) && machineIsBraked(moment);
+            boolean brakes = !isDriven(moment) && isBraked(moment);
             braked += since >= 0 ? instant - since : 0;
             boolean over = since >= 0 && !brakes;
             if (flaw.isEmpty() && over && moment.condition(motor()) != Condition.STOPPED) {
@@ -333,8 +333,8 @@ final class Sequence implements ClaimSource {
         return new Corners.Measured(since < 0 ? "lets go" : "holds", List.of(braked), flaw);
     }
 
-    /** Whether a coil that is meant to brake is fed: the motor's windings carry direct current. */
-    private boolean machineIsBraked(Moment moment) {
+    /** Whether the motor is braked while it turns, or its windings still carry current although it stands. */
+    private boolean isBraked(Moment moment) {
         return moment.condition(motor()) == Condition.BRAKED || standsUnderBrake(moment);
     }
 

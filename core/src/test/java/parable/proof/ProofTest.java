@@ -44,19 +44,12 @@ class ProofTest {
         return Library.jobs().stream().filter(job -> !job.name().equals(BAD)).flatMap(job -> job.sheets().stream());
     }
 
-    private static Sheet sheet(String name) {
-        return Library.jobs().stream()
-                .flatMap(job -> job.sheet(name).stream())
-                .findFirst()
-                .orElseThrow();
-    }
-
     private static Proof proofOf(Sheet sheet) {
         return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
     }
 
     private static Verdict verdict(String sheet, String claim) {
-        return proofOf(sheet(sheet)).claim(claim).orElseThrow().verdict();
+        return proofOf(Examples.ofLibrary(sheet)).claim(claim).orElseThrow().verdict();
     }
 
     @ParameterizedTest
@@ -117,7 +110,7 @@ class ProofTest {
                 "Double swap | certain:S2 | M1 runs forward"
             })
     void whatTheCircuitClaimsOfItself(String sheet, String id, String words) {
-        Claim claim = proofOf(sheet(sheet)).claim(id).orElseThrow();
+        Claim claim = proofOf(Examples.ofLibrary(sheet)).claim(id).orElseThrow();
 
         assertThat(claim.text()).contains(words);
         assertThat(claim.verdict().holds()).isTrue();
@@ -136,7 +129,7 @@ class ProofTest {
                 "\"G1[L] L K1[1-2] M1[U1-U2] N\", \"G1[N] N\"",
                 "\"L S0[11-12] K1[A1-A2] N\"");
 
-        assertThat(proofOf(sheet("Two-wire")).claim("no-restart")).isEmpty();
+        assertThat(proofOf(Examples.ofLibrary("Two-wire")).claim("no-restart")).isEmpty();
         assertThat(proofOf(seal).claim("no-restart").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
     }
 
@@ -164,8 +157,9 @@ class ProofTest {
     /** The momentum of an armature: both coils fed in one instant, each opens the other's feed, and both arrive. */
     @Test
     void theElectricalInterlockAloneIsRefutedByTwoButtonsInOneInstant() {
-        Claim claim =
-                proofOf(sheet("Electrical interlock only")).claim("no-short").orElseThrow();
+        Claim claim = proofOf(Examples.ofLibrary("Electrical interlock only"))
+                .claim("no-short")
+                .orElseThrow();
 
         assertThat(claim.story()).anyMatch(line -> line.contains("S1 (Forward) pressed"));
         assertThat(claim.story()).anyMatch(line -> line.contains("S2 (Reverse) pressed"));
@@ -175,7 +169,8 @@ class ProofTest {
     /** The release race: the closed block makes before the contactor has let go of its own contact. */
     @Test
     void theTwoBlockJogIsRefutedByItsReleaseRace() {
-        Claim claim = proofOf(sheet("Two-block jog")).claim("certain:S3").orElseThrow();
+        Claim claim =
+                proofOf(Examples.ofLibrary("Two-block jog")).claim("certain:S3").orElseThrow();
 
         List<String> story = claim.story();
         int released = indexOf(story, "S3 (Jog) released");
@@ -195,7 +190,7 @@ class ProofTest {
 
     @Test
     void starDeltaRestsOnTheTimesOfStarAndDeltaAndFailsWithoutItsCrossContacts() throws EditException {
-        Sheet mill = sheet("Mill");
+        Sheet mill = Examples.ofLibrary("Mill");
         assertThat(proofOf(mill).claim("no-short").orElseThrow().times())
                 .hasSize(2)
                 .anyMatch(words -> words.startsWith("KY "))
@@ -222,7 +217,7 @@ class ProofTest {
 
     @Test
     void anySpeedAloneLeavesOpenWhatRestsOnTimes() {
-        Proof proof = Proof.of(Examples.fitted(sheet("Mill")), Proof.Speed.ANY, Progress.UNWATCHED);
+        Proof proof = Proof.of(Examples.fitted(Examples.ofLibrary("Mill")), Proof.Speed.ANY, Progress.UNWATCHED);
 
         assertThat(proof.complete()).isTrue();
         assertThat(proof.claim("no-short").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
@@ -261,14 +256,14 @@ class ProofTest {
         "Two-block jog"
     })
     void whatFailsCanBeReplayed(String name) throws ScenarioException {
-        List<Claim> failing = proofOf(sheet(name)).claims().stream()
+        List<Claim> failing = proofOf(Examples.ofLibrary(name)).claims().stream()
                 .filter(claim -> claim.verdict() == Verdict.FAILS)
                 .toList();
 
         assertThat(failing).isNotEmpty();
         for (Claim claim : failing) {
             Refutation refutation = claim.refutation().orElseThrow();
-            Bench bench = Bench.of(Examples.fitted(sheet(name)), refutation.pace());
+            Bench bench = Bench.of(Examples.fitted(Examples.ofLibrary(name)), refutation.pace());
             new Player(bench, refutation.script()).playUntil(refutation.instant());
             if (claim.id().equals("no-short")) {
                 assertThat(bench.moment().shorted()).isTrue();
@@ -281,7 +276,8 @@ class ProofTest {
 
     @Test
     void cancelledItSaysThatItIsNotFinished() {
-        Proof proof = Proof.of(Examples.fitted(sheet("Star-delta dead time")), Proof.Speed.WITHIN_TIMES, done -> true);
+        Proof proof = Proof.of(
+                Examples.fitted(Examples.ofLibrary("Star-delta dead time")), Proof.Speed.WITHIN_TIMES, done -> true);
 
         assertThat(proof.complete()).isFalse();
         assertThat(proof.claims()).noneMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);

@@ -23,18 +23,10 @@ import parable.circuit.RungNotation;
 import parable.circuit.RungSyntaxException;
 import parable.circuit.Sheet;
 import parable.parts.Verb;
-import parable.starters.Library;
 
 class SequenceTest {
 
     private static final Pattern SECONDS = Pattern.compile("([\\d.]+) to ([\\d.]+) (ms|s)\\b");
-
-    private static Sheet sheet(String name) {
-        return Library.jobs().stream()
-                .flatMap(job -> job.sheet(name).stream())
-                .findFirst()
-                .orElseThrow();
-    }
 
     private static Claim claim(Sheet sheet, String id) {
         return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
@@ -54,7 +46,7 @@ class SequenceTest {
                 "Timed brake          | brake:S0:S1 | M1 is braked for 3.87 to 4.09 s and stands still once the brake lets go."
             })
     void tellsHowLongWhatFollowsTakes(String sheet, String id, String text) {
-        Claim claim = claim(sheet(sheet), id);
+        Claim claim = claim(Examples.ofLibrary(sheet), id);
 
         assertThat(claim.text()).contains(text);
         assertThat(claim.verdict()).isEqualTo(Verdict.HOLDS_WITHIN_TIMES);
@@ -63,8 +55,9 @@ class SequenceTest {
 
     @Test
     void noMotorStartsBeforeTheWarningHasRunItsTime() {
-        assertThat(claim(sheet("Mill start warning"), "awaits:KT").verdict()).isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
-        assertThat(Proof.of(Examples.fitted(sheet("Mill")), Proof.Speed.ANY, Progress.UNWATCHED)
+        assertThat(claim(Examples.ofLibrary("Mill start warning"), "awaits:KT").verdict())
+                .isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
+        assertThat(Proof.of(Examples.fitted(Examples.ofLibrary("Mill")), Proof.Speed.ANY, Progress.UNWATCHED)
                         .claim("awaits:KT"))
                 .isEmpty();
     }
@@ -73,7 +66,7 @@ class SequenceTest {
     @ParameterizedTest
     @CsvSource({"Mill", "Star-delta direct", "Star-delta dead time"})
     void everyRunKeepsToTheClaimedTimes(String name) throws ActionRefusedException {
-        Sheet sheet = sheet(name);
+        Sheet sheet = Examples.ofLibrary(name);
         List<MatchResult> ranges =
                 SECONDS.matcher(claim(sheet, "sequence:S1").text()).results().toList();
         Random random = new Random(7);
@@ -126,7 +119,7 @@ class SequenceTest {
     /** Fed beside the coil of the run contactor, the brake's timer can be quicker than that one's rest contact. */
     @Test
     void aBrakeThatMayComeInAtAStartIsFound() {
-        Sheet sheet = sheet("Timed brake");
+        Sheet sheet = Examples.ofLibrary("Timed brake");
         List<Rung> rungs = new ArrayList<>(sheet.control());
         RungNotation notation = new RungNotation(Set.of("L", "N"));
         rungs.replaceAll(rung -> rung.text().contains("KT[A1-A2]") ? read(notation, "@6 KT[A1-A2] N") : rung);

@@ -20,7 +20,6 @@ import parable.circuit.RungNotation;
 import parable.circuit.Sheet;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
-import parable.starters.Library;
 
 /** The answers that an experienced electrician gives about a single fault. */
 class SingleFaultsTest {
@@ -29,7 +28,7 @@ class SingleFaultsTest {
     @ParameterizedTest
     @CsvSource({"'', ''", "@4 S9[13-14] @4, S9 13-14", "@6 S9[13-14] @7, ''"})
     void aContactOfWhichNothingTellsWhetherItConductsIsListed(String rung, String idle) throws Exception {
-        Sheet sheet = sheet("Wash pump");
+        Sheet sheet = Examples.ofLibrary("Wash pump");
         if (!rung.isEmpty()) {
             List<Device> devices = new ArrayList<>(sheet.devices());
             devices.add(new Device("S9", "", "push-button", "", "", Map.of("blocks", "13-14"), Extras.NONE));
@@ -50,14 +49,7 @@ class SingleFaultsTest {
     }
 
     private static List<FaultRow> tried(String sheet) {
-        return SingleFaults.of(Examples.fitted(sheet(sheet)), Progress.UNWATCHED);
-    }
-
-    private static Sheet sheet(String name) {
-        return Library.jobs().stream()
-                .flatMap(job -> job.sheet(name).stream())
-                .findFirst()
-                .orElseThrow();
+        return SingleFaults.of(Examples.fitted(Examples.ofLibrary(sheet)), Progress.UNWATCHED);
     }
 
     @Test
@@ -113,7 +105,7 @@ class SingleFaultsTest {
     void aRowCanBeReplayedOnTheBench() throws ScenarioException {
         Refutation refutation =
                 row("Press platen", "X1 is missing").refutation().orElseThrow();
-        Bench bench = Bench.of(Examples.fitted(sheet("Press platen")), refutation.pace());
+        Bench bench = Bench.of(Examples.fitted(Examples.ofLibrary("Press platen")), refutation.pace());
         new Player(bench, refutation.script()).playUntil(refutation.instant());
 
         assertThat(bench.moment().shorted()).isTrue();
@@ -122,6 +114,7 @@ class SingleFaultsTest {
 
     @Test
     void cancelledItsTableIsEmpty() {
-        assertThat(SingleFaults.of(Examples.fitted(sheet("Fan")), done -> true)).isEmpty();
+        assertThat(SingleFaults.of(Examples.fitted(Examples.ofLibrary("Fan")), done -> true))
+                .isEmpty();
     }
 }

@@ -16,16 +16,8 @@ import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.parts.Assembly;
-import parable.starters.Library;
 
 class StatementTest {
-
-    private static Sheet sheet(String name) {
-        return Library.jobs().stream()
-                .flatMap(job -> job.sheet(name).stream())
-                .findFirst()
-                .orElseThrow();
-    }
 
     private static Claim proved(Sheet sheet, String sentence) {
         Proof proof = Proof.of(
@@ -51,7 +43,8 @@ class StatementTest {
                 "Mill           | M1 runs only if there is power and S4 is not hit | Once all has settled, if M1 is fed, then there is power and it is not so that S4 is held."
             })
     void readsPlainSentences(String sheet, String sentence, String reading) throws StatementException {
-        assertThat(Statement.read(sentence, Examples.fitted(sheet(sheet))).reading())
+        assertThat(Statement.read(sentence, Examples.fitted(Examples.ofLibrary(sheet)))
+                        .reading())
                 .isEqualTo(reading);
     }
 
@@ -80,7 +73,7 @@ class StatementTest {
                 "P1 only while KY in       | 3  | P1: it is not said how it stands"
             })
     void saysWhatItDoesNotUnderstandAndWhere(String sentence, int at, String message) {
-        Assembly mill = Examples.fitted(sheet("Mill"));
+        Assembly mill = Examples.fitted(Examples.ofLibrary("Mill"));
 
         assertThatThrownBy(() -> Statement.read(sentence, mill))
                 .isInstanceOfSatisfying(StatementException.class, trouble -> assertThat(trouble.at())
@@ -105,7 +98,7 @@ class StatementTest {
                 "Press platen  | Z1 never lit                            | UNFINISHED"
             })
     void provesWhatIsClaimed(String sheet, String sentence, Verdict verdict) {
-        Claim claim = proved(sheet(sheet), sentence);
+        Claim claim = proved(Examples.ofLibrary(sheet), sentence);
 
         assertThat(claim.verdict()).as(claim.text() + claim.story()).isEqualTo(verdict);
         assertThat(claim.refutation().isPresent()).isEqualTo(verdict == Verdict.FAILS);
@@ -121,7 +114,7 @@ class StatementTest {
 
     @Test
     void staysInTheFileAndFollowsARenamedDevice() throws JobFormatException {
-        Sheet sheet = sheet("Mill").withClaims(List.of("KY and KD are never in together."));
+        Sheet sheet = Examples.ofLibrary("Mill").withClaims(List.of("KY and KD are never in together."));
         Job job = new Job("Mill house", Practice.IEC, List.of(sheet.retagged(Map.of("KY", "K7"))), Extras.NONE);
 
         Job read = JobFile.read(JobFile.text(job));
