@@ -10,12 +10,15 @@ import parable.parts.Family;
 import parable.parts.Part;
 
 /**
- * {@code full-voltage-first}: a motor with six leads that gets more voltage when it is started than once it runs; and
- * {@code never-pulls-in}: a contactor whose coil is on the drawing and that nothing brings in.
+ * {@code full-voltage-first}: a motor with six leads that gets more voltage when it is started than once it runs; {@code stays-in-star}: one
+ * that goes on with the voltage of star; and {@code never-pulls-in}: a contactor whose coil is on the drawing and that nothing brings in.
  */
 final class SequenceRule implements Rule {
 
     private static final double MORE = 1.3;
+
+    /** Star gives 58 % of the voltage, half-way to full is 79 %. */
+    private static final double STAR = 0.79;
 
     @Override
     public List<Finding> findings(Study study) {
@@ -29,6 +32,8 @@ final class SequenceRule implements Rule {
                 double last = rehearsal.settled().getOrDefault(motor, 0.0);
                 if (last > 0 && first > MORE * last && hasSixLeads(study, motor)) {
                     findings.add(fullVoltageFirst(motor, first, last));
+                } else if (last > 0 && last < STAR * rated(study, motor) && hasSixLeads(study, motor)) {
+                    findings.add(staysInStar(motor, last, rated(study, motor)));
                 }
             });
         }
@@ -45,6 +50,27 @@ final class SequenceRule implements Rule {
 
     private static boolean hasSixLeads(Study study, String motor) {
         return study.assembly().part(motor).orElseThrow().terminals().contains("U2");
+    }
+
+    private static double rated(Study study, String motor) {
+        return study.assembly().part(motor).orElseThrow().loads().stream()
+                .mapToDouble(load -> load.rated().volts())
+                .max()
+                .orElse(0);
+    }
+
+    private static Finding staysInStar(String motor, double last, double rated) {
+        return new Finding(
+                "stays-in-star",
+                Severity.ERROR,
+                List.of(motor),
+                String.format(
+                        Locale.ROOT,
+                        "%s runs on in star: %.0f V on each winding instead of %.0f V.",
+                        motor,
+                        last,
+                        rated),
+                "In star it gives a third of its torque; under load it stalls or burns. Look for what should bring delta in.");
     }
 
     private static Finding fullVoltageFirst(String motor, double first, double last) {

@@ -80,6 +80,7 @@ class CheckTest {
                         "@5 S2[13-14] @9 S8[11-12] @11 K2[A1-A2] N",
                         "interlock-one-sided",
                         "one interlock forgotten"),
+                Arguments.of("Mill", "@6 KT[15-16]", "@6 KD[21-22] @8 KY[A1-A2] N", "stays-in-star", "star not timed"),
                 Arguments.of("Press platen", "@1L1 K2[1-2]", "@1L1 K2[1-2] @2L1", "", "one lead not exchanged"));
     }
 
@@ -99,6 +100,16 @@ class CheckTest {
         if (!code.isEmpty()) {
             assertThat(found).as(words).contains(code);
         }
+    }
+
+    @Test
+    void aContactUsedWhileALowerOneIsFreeIsNoted() {
+        Sheet sheet = with("Press platen", "@5 K1[13-14]", "@5 K1[33-34] @6");
+
+        assertThat(Check.of(Examples.fitted(sheet)))
+                .filteredOn(finding -> finding.code().equals("not-lowest-free"))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.text()).isEqualTo("K1 33-34 is used while 13-14 is free."));
     }
 
     @Test
