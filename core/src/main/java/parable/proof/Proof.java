@@ -99,6 +99,7 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         Refinement refinement = new Refinement(machine, replay, notInTime);
         Certainty certainty = new Certainty(machine, refinement, notInTime);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
+        Trials trials = new Trials(machine, replay, refinement, notInTime);
         List<Claim> claims = Stream.of(
                         new Own(assembly, machine, explorer, deciding),
                         new Claims(machine, explorer, deciding),
@@ -107,7 +108,9 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                         new Behaviour(machine, explorer, certainty),
                         new Apart(machine, explorer),
                         new Signals(machine, explorer),
-                        new Sequence(machine, replay, refinement, notInTime),
+                        new Sequence(trials),
+                        new WarningTime(trials),
+                        new BrakeTime(trials),
                         new Awaiting(machine, explorer))
                 .flatMap(source -> source.claims().stream())
                 .toList();
