@@ -30,8 +30,9 @@ final class Awaiting implements ClaimSource {
     public List<Claim> claims() {
         List<Claim> claims = new ArrayList<>();
         for (int part : machine.moving()) {
-            boolean clock = machine.component(part) instanceof Component.Clock;
-            if (clock && explorer.isComplete() && !machine.mayNeverSettle() && isAwaited(part)) {
+            boolean runs = machine.component(part) instanceof Component.Clock clock
+                    && time(clock.program()).longest() > 0;
+            if (runs && explorer.isComplete() && !machine.mayNeverSettle() && isAwaited(part)) {
                 claims.add(Claim.holding(
                         "awaits:" + machine.parts().get(part).tag(),
                         "From rest no motor is fed before "

@@ -64,6 +64,7 @@ final class BrakeTime implements ClaimSource {
             }
             since = brakes ? instant : -1;
         }
+        flaw = since < 0 ? flaw : Optional.of(bench.now());
         return new Corners.Measured(since < 0 ? "lets go" : "holds", List.of(braked), flaw);
     }
 

@@ -236,7 +236,18 @@ final class IndependentParts {
                 part.terminals().forEach(marking -> node(part, marking)
                         .filter(node -> !rails.contains(node))
                         .ifPresent(node -> join(index, parts.size() + node)));
+            } else {
+                part.contacts().forEach(contact -> joinNodes(part, contact));
             }
+        }
+    }
+
+    /** What lies to both sides of a contact is one circuit, also where the contact belongs to all, unless a side is a rail. */
+    private void joinNodes(Part part, Contact contact) {
+        Optional<Integer> one = node(part, contact.from()).filter(node -> !rails.contains(node));
+        Optional<Integer> other = node(part, contact.to()).filter(node -> !rails.contains(node));
+        if (one.isPresent() && other.isPresent()) {
+            join(parts.size() + one.get(), parts.size() + other.get());
         }
     }
 

@@ -132,6 +132,7 @@ final class Sequence implements ClaimSource {
                 flaw = Optional.of(instant);
             }
         }
+        flaw = arrived < 0 ? Optional.of(bench.now()) : flaw;
         String order = change.first() + " " + change.last();
         return new Corners.Measured(order, List.of(arrived - begun, without), flaw);
     }

@@ -92,9 +92,4 @@ public final class Statement {
     boolean onceSettled() {
         return onceSettled;
     }
-
-    /** Two facts that must not be true together. */
-    static Fact both(Fact one, Fact other) {
-        return new Fact.All(List.of(one, other));
-    }
 }

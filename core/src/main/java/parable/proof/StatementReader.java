@@ -75,20 +75,26 @@ final class StatementReader {
         return when(joint, any(facts), after(joint), settled);
     }
 
+    private static Fact both(Fact one, Fact other) {
+        return new Fact.All(List.of(one, other));
+    }
+
     private static Fact any(List<Fact> alternatives) {
         return alternatives.size() == 1 ? alternatives.get(0) : new Fact.Some(1, alternatives);
     }
 
     private Fact after(Matcher joint) throws StatementException {
+        Matcher never = NEVER.matcher(text);
+        if (never.find(joint.end())) {
+            throw new StatementException(
+                    never.start(), "\"never\" stands before while, when or if: expected " + SHAPES + ".");
+        }
         return any(facts(joint.end(), text.length()));
     }
 
     private Statement neverBoth(Fact one, Fact other) {
         return new Statement(
-                text,
-                "At no instant " + one.words() + " while " + other.words() + ".",
-                Statement.both(one, other),
-                false);
+                text, "At no instant " + one.words() + " while " + other.words() + ".", both(one, other), false);
     }
 
     /** Never; with more than two devices said to be together, no two of them. */
@@ -109,7 +115,7 @@ final class StatementReader {
         String word = joint.group().toLowerCase(Locale.ROOT);
         String times = settled ? "Once all has settled, " : "At every instant, ";
         if (word.startsWith("only")) {
-            Fact broken = Statement.both(one, new Fact.Not(other));
+            Fact broken = both(one, new Fact.Not(other));
             return new Statement(text, times + "if " + one.words() + ", then " + other.words() + ".", broken, settled);
         }
         if (word.startsWith("exactly") || word.startsWith("if and")) {
@@ -117,7 +123,7 @@ final class StatementReader {
             return new Statement(text, reading, new Fact.Differ(one, other), settled);
         }
         if (word.startsWith("whenever") || word.startsWith("always")) {
-            Fact broken = Statement.both(other, new Fact.Not(one));
+            Fact broken = both(other, new Fact.Not(one));
             return new Statement(text, times + "if " + other.words() + ", then " + one.words() + ".", broken, settled);
         }
         throw new StatementException(
@@ -133,12 +139,15 @@ final class StatementReader {
         while (at < words.size()) {
             int next = clauseEnd(words, at);
             all.add(clause(words.subList(at, next), end).fact());
-            boolean or = next < words.size() && words.get(next).is("or");
+            boolean or = false;
+            for (; next < words.size() && isJoining(words.get(next)); next++) {
+                or |= words.get(next).is("or");
+            }
             if (or || next >= words.size()) {
                 alternatives.add(all.size() == 1 ? all.get(0) : new Fact.All(all));
                 all = new ArrayList<>();
             }
-            at = next < words.size() && (or || words.get(next).is("and")) ? next + 1 : next;
+            at = next;
         }
         if (alternatives.isEmpty()) {
             throw new StatementException(from, "Nothing is said there: expected a device and how it stands, as K1 in.");
@@ -192,10 +201,16 @@ final class StatementReader {
         }
         List<Part> devices = new ArrayList<>();
         boolean either = false;
+        boolean both = false;
         int at = 0;
         while (at < words.size()
                 && (isJoining(words.get(at)) || part(words.get(at)).isPresent())) {
             either |= words.get(at).is("or");
+            both |= words.get(at).is("and");
+            if (either && both) {
+                throw new StatementException(
+                        words.get(at).at(), "\"and\" and \"or\" between devices are not clear: say how each stands.");
+            }
             part(words.get(at)).ifPresent(devices::add);
             at++;
         }

@@ -61,7 +61,7 @@ final class WarningTime implements ClaimSource {
                 .anyMatch(part -> part.family() == Family.HORN && moment.condition(part.tag()) == Condition.SOUNDING);
     }
 
-    /** How long the horn sounds before the motor is fed; a flaw if they overlap. */
+    /** How long the horn sounds before the motor is fed; a flaw if it has not sounded by then. */
     private Corners.Measured warning(Bench bench, long from) {
         long sounded = 0;
         long since = -1;
@@ -69,11 +69,10 @@ final class WarningTime implements ClaimSource {
         boolean fed = false;
         for (long instant : Trials.instants(bench, from)) {
             Moment moment = bench.momentAt(instant);
-            fed |= trials.isDriven(moment);
             sounded += since >= 0 && !fed ? instant - since : 0;
-            boolean sounds = sounds(moment);
-            since = sounds ? instant : -1;
-            flaw = flaw.isEmpty() && fed && sounds && sounded == 0 ? Optional.of(instant) : flaw;
+            fed |= trials.isDriven(moment);
+            since = sounds(moment) ? instant : -1;
+            flaw = flaw.isEmpty() && fed && sounded == 0 ? Optional.of(instant) : flaw;
         }
         return new Corners.Measured(fed ? "fed" : "not fed", List.of(sounded), flaw);
     }

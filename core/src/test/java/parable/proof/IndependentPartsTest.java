@@ -29,7 +29,7 @@ class IndependentPartsTest {
         List<String> power = new ArrayList<>(List.of("G1[L] F1[1-2] L", "G1[N] N"));
         List<String> rungs = new ArrayList<>();
         if (commonStop) {
-            devices.add("{\"tag\": \"S9\", \"kind\": \"emergency-stop\", \"blocks\": \"11-12\"}");
+            devices.add("{\"tag\": \"S9\", \"kind\": \"emergency-stop\", \"blocks\": \"11-12 21-22\"}");
             rungs.add("L S9[11-12] @9");
         }
         for (int n = 1; n <= count; n++) {
@@ -83,7 +83,7 @@ class IndependentPartsTest {
 
     /** Where something behind the common stop leads to another rail too, what is behind it is gone through together. */
     @ParameterizedTest
-    @ValueSource(strings = {"@a1 K2[21-22] L", "@b1 K1[21-22] @b2", "L K2[21-22] @9"})
+    @ValueSource(strings = {"@a1 K2[21-22] L", "@b1 K1[21-22] @b2", "L K2[21-22] @9", "@b1 S9[21-22] @b2"})
     void whatIsJoinedBehindACommonStopIsNotTakenApart(String bridge) {
         Sheet two = starters(2, true);
 

@@ -41,7 +41,7 @@ class SequenceTest {
                 "Mill                 | sequence:S1 | KD comes in the place of KY after 3.89 to 4.10 s, and KM stays in all the while",
                 "Star-delta dead time | sequence:S1 | M1 is without current for 45 to 85 ms",
                 "Mill start warning   | warned:S1   | Power returned and S1 held: the horn sounds for 2.94 to 3.07 s before M1 starts.",
-                "Warning at start     | warned:S1   | S1 pressed: the horn sounds for 2.92 to 3.06 s before M1 starts.",
+                "Warning at start     | warned:S1   | S1 pressed: the horn sounds for 2.93 to 3.07 s before M1 starts.",
                 "Warning at start     | finger:S1   | it is fed after 2.95 to 3.13 s",
                 "Timed brake          | brake:S0:S1 | M1 is braked for 3.87 to 4.09 s and stands still once the brake lets go."
             })

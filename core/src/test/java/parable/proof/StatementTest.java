@@ -35,6 +35,7 @@ class StatementTest {
                 "Mill           | KY and KD are never in together.           | At no instant KY is in and KD is in.",
                 "Mill           | P1 lit only while M1 turns                 | Once all has settled, if P1 is on, then M1 is fed.",
                 "Mill           | P1 is lit exactly while KM is in           | Once all has settled, P1 is on exactly when KM is in.",
+                "Mill           | KM in, or KD in, only while M1 runs        | Once all has settled, if KM is in or KD is in, then M1 is fed.",
                 "Mill           | M1 never runs in reverse                   | At no instant M1 is fed in reverse.",
                 "Mill           | KY, KD and KM are never in together        | At no instant two of these: KY is in, KD is in, KM is in.",
                 "Mill           | ky never in while kd in                    | At no instant KY is in while KD is in.",
@@ -69,6 +70,8 @@ class StatementTest {
                 "KY never lit              | 9  | KY: \"lit\" cannot be said of it; expected one of in, out.",
                 "KY and KD in              | 12 | It says nothing of when",
                 "KY in while KD out        | 6  | \"while\" alone is not clear",
+                "KY and KD or KM never in  | 10 | \"and\" and \"or\" between devices",
+                "KY in only while M1 never runs | 20 | \"never\" stands before while",
                 "P1 lit only while         | 17 | Nothing is said there",
                 "P1 only while KY in       | 3  | P1: it is not said how it stands"
             })

@@ -100,6 +100,7 @@ final class OwnClaimsView extends VBox {
         if (!add.isDisabled()) {
             Sheet sheet = assembly.get().sheet();
             List<String> claims = new ArrayList<>(sheet.claims());
+            claims.remove(sentence.getText().strip());
             claims.add(sentence.getText().strip());
             sentence.clear();
             edit.accept(sheet.withClaims(claims));
