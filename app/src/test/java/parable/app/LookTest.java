@@ -103,6 +103,17 @@ class LookTest {
         assertThat(is).isTrue();
     }
 
+    /** Fires a button as soon as it is there; looked for and fired in one, for a list may be shown anew in between. */
+    private void fire(FxRobot robot, String id) throws InterruptedException {
+        until(robot, () -> {
+            Button button = (Button) window.part(id);
+            if (button != null) {
+                button.fire();
+            }
+            return button != null;
+        });
+    }
+
     private double shownWidth() {
         SheetView view = (SheetView) window.part("sheet");
         return view.onScreen(100, 0).getX() - view.onScreen(0, 0).getX();
@@ -179,17 +190,17 @@ class LookTest {
         until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
         robot.clickOn("#prove");
         until(robot, () -> ((Label) window.part("proof-state")).getText().endsWith("claims hold."));
-        robot.interact(() -> ((Button) window.part("accept-start-does-not-hold-S1-M1")).fire());
+        fire(robot, "accept-start-does-not-hold-S1-M1");
         until(robot, () -> window.part("withdraw-start-does-not-hold-S1-M1") != null);
         assertThat(sheet().accepted()).singleElement().satisfies(accepted -> {
             assertThat(accepted.by()).isEqualTo("loading bay");
             assertThat(accepted.remark()).isEqualTo("loading bay");
         });
-        robot.interact(() -> ((Button) window.part("withdraw-start-does-not-hold-S1-M1")).fire());
+        fire(robot, "withdraw-start-does-not-hold-S1-M1");
         until(robot, () -> window.part("accept-start-does-not-hold-S1-M1") != null);
         assertThat(sheet().accepted()).isEmpty();
         until(robot, () -> window.part("repair-start-does-not-hold-S1-M1") != null);
-        robot.interact(() -> ((Button) window.part("repair-start-does-not-hold-S1-M1")).fire());
+        fire(robot, "repair-start-does-not-hold-S1-M1");
         until(robot, () -> sheet().control().size() == 3);
         robot.interact(() -> jobs.undo());
         until(robot, () -> window.part("finding-start-does-not-hold-S1") != null);
