@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
 
     private static final List<String> ORDER = List.of(
+            "program",
             "circuit",
             "parts",
             "drafting",

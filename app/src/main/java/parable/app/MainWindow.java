@@ -174,8 +174,12 @@ public final class MainWindow {
         }
         header.showSheet(shown, run());
         check();
+        if (step == Step.PROGRAM) {
+            root.setRight(page.beside(step, steps(), this::findings));
+            root.setCenter(page.centre(step));
+        }
         if (drawing() && !page.deskView().isTyping()) {
-            page.takeKeyboard();
+            page.takeKeyboard(step);
         }
     }
 
@@ -192,7 +196,7 @@ public final class MainWindow {
         header.showSheet(name, run());
         check();
         number();
-        page.takeKeyboard();
+        page.takeKeyboard(step);
     }
 
     /** Lets the rules look at the sheet, if they have not already. */
@@ -314,6 +318,17 @@ public final class MainWindow {
         return step == Step.DRAW;
     }
 
+    /** Adds a translated sheet behind the others, under a name that none of them has, and shows its program. */
+    private void addTranslated(Sheet sheet) {
+        Job job = jobs.jobProperty().get();
+        String name = sheet.name();
+        for (int i = 2; job.sheet(name).isPresent(); i++) {
+            name = sheet.name() + " " + i;
+        }
+        jobs.edit(job.with(sheet.named(name)));
+        showSheet(name);
+    }
+
     /** Shows a device on the drawing where it can be changed. */
     private void goTo(String tag) {
         setStep(Step.DRAW);
@@ -325,7 +340,8 @@ public final class MainWindow {
                 .get()
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        return new SheetPage(jobs, name, assembled(sheet), look, mounting, this::why);
+        return new SheetPage(
+                jobs, name, assembled(sheet), look, mounting, this::why, this::replay, this::addTranslated);
     }
 
     private static Assembly assembled(Sheet sheet, Assembly before) {
@@ -359,6 +375,7 @@ public final class MainWindow {
                 }
                 case K -> setStep(Step.CHECK);
                 case D -> setDrawing(!drawing());
+                case G -> setStep(Step.PROGRAM);
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
                         event);
                 default -> header.key(event);
@@ -386,6 +403,9 @@ public final class MainWindow {
     }
 
     private boolean drawingKey(KeyEvent event) {
+        if (step == Step.PROGRAM) {
+            return event.isShortcutDown() && page.programKey(event);
+        }
         if (!drawing()) {
             return false;
         }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.desk.DeskModel;
@@ -19,6 +20,7 @@ import parable.app.look.Look;
 import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
+import parable.app.program.ProgramPage;
 import parable.app.run.Handles;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
@@ -28,8 +30,10 @@ import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
 import parable.check.Finding;
 import parable.circuit.Practice;
+import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.Family;
+import parable.proof.Refutation;
 
 /** One sheet of the open job as it stands in the window: its run, and its views, which stay while the sheet is edited. */
 final class SheetPage {
@@ -46,10 +50,13 @@ final class SheetPage {
     private final SheetView sheet;
     private final Legend legend;
     private final VBox centre;
+    private final VBox programmed;
+    private final TimeBar time;
     private final Door door;
     private final MachineView machine;
     private final MeterView meterView;
     private final StoryView story;
+    private final ProgramPage program;
     private Optional<DeskView> deskView = Optional.empty();
     private Optional<DeskModel> desk = Optional.empty();
 
@@ -58,8 +65,18 @@ final class SheetPage {
      *
      * @param name the name of the sheet, which the job has
      * @param why takes the tag of a device about which one asks why it is as it is
+     * @param replay plays on the bench of this sheet
+     * @param added takes a sheet that was made of this one
      */
-    SheetPage(JobModel jobs, String name, Assembly assembly, Look look, Placing placing, Consumer<String> why) {
+    SheetPage(
+            JobModel jobs,
+            String name,
+            Assembly assembly,
+            Look look,
+            Placing placing,
+            Consumer<String> why,
+            Consumer<Refutation> replay,
+            Consumer<Sheet> added) {
         this.jobs = jobs;
         this.name = name;
         run = new RunModel(assembly);
@@ -72,11 +89,15 @@ final class SheetPage {
         machine = new MachineView(run);
         meterView = new MeterView(run, meter, new FaultMenu(run));
         story = new StoryView(run);
+        program = new ProgramPage(jobs, name, run, look, replay, added);
         TimeStrip strip = new TimeStrip(run, look);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        centre = new VBox(sheet, legend, strip, new TimeBar(run));
+        time = new TimeBar(run);
+        centre = new VBox(sheet, legend, strip, time);
+        programmed = new VBox();
+        VBox.setVgrow(program.centre(), Priority.ALWAYS);
     }
 
     RunModel run() {
@@ -113,6 +134,15 @@ final class SheetPage {
 
     /** The drawing with time under it, ready for a step. */
     Node centre(Step step) {
+        if (step == Step.PROGRAM && program.hasProgram()) {
+            centre.getChildren().remove(time);
+            programmed.getChildren().setAll(program.centre(), time);
+            return programmed;
+        }
+        if (!centre.getChildren().contains(time)) {
+            programmed.getChildren().clear();
+            centre.getChildren().add(time);
+        }
         if (step == Step.DRAW) {
             sheet.selectFor(desk());
             legend.hint("Click a symbol to select it; Ctrl+I: why it is on or off.");
@@ -140,6 +170,8 @@ final class SheetPage {
             case DRAW -> column.getChildren().add(deskView());
             case TRY -> column.getChildren().addAll(machine, meterView, story);
             case CHECK -> column.getChildren().add(findings.get());
+            case PROGRAM -> column.getChildren()
+                    .add(program.hasProgram() ? program.besideProgram() : program.besideDrawing());
         }
         VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
         return column;
@@ -157,8 +189,17 @@ final class SheetPage {
         sheet.number(numbers);
     }
 
-    /** Puts the keyboard on the drawing. */
-    void takeKeyboard() {
-        sheet.takeKeyboard();
+    /** Puts the keyboard on the drawing, or on the program where that stands in its place. */
+    void takeKeyboard(Step step) {
+        if (step == Step.PROGRAM && program.hasProgram()) {
+            program.takeKeyboard();
+        } else {
+            sheet.takeKeyboard();
+        }
+    }
+
+    /** A key with Ctrl in the step of the program; returns whether it meant anything. */
+    boolean programKey(KeyEvent event) {
+        return program.hasProgram() && program.key(event);
     }
 }

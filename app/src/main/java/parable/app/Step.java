@@ -4,7 +4,8 @@ package parable.app;
 enum Step {
     DRAW("Draw  Ctrl+D"),
     TRY("Try"),
-    CHECK("Check  Ctrl+K");
+    CHECK("Check  Ctrl+K"),
+    PROGRAM("PLC  Ctrl+G");
 
     private final String words;
 

@@ -10,22 +10,45 @@ import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
+import parable.files.IoCsv;
 import parable.files.PdfFile;
+import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.plc.IoList;
+import parable.program.Program;
+import parable.program.StructuredText;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** Writes the drawing of a sheet. */
-@Command(name = "export", description = "Write the drawing of a sheet as SVG or PDF.", mixinStandardHelpOptions = true)
+/** Writes what a sheet holds for others to read. */
+@Command(
+        name = "export",
+        description = "Write the drawing of a sheet as SVG or PDF, its program, or its list of inputs and outputs.",
+        mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
 
     /** What a sheet can be written as. */
     enum Format {
-        svg,
-        pdf
+        svg("svg"),
+        pdf("pdf"),
+        plcopen("plcopen"),
+        st("st"),
+        ioCsv("io-csv");
+
+        private final String word;
+
+        Format(String word) {
+            this.word = word;
+        }
+
+        /** As it is written on the command line. */
+        @Override
+        public String toString() {
+            return word;
+        }
     }
 
     @Parameters(paramLabel = "FILE", description = "the job file")
@@ -82,6 +105,14 @@ final class ExportCommand implements Callable<Integer> {
             case svg -> SvgFile.text(Assembly.of(drawn), job.practice(), job.name() + ", " + drawn.name())
                     .getBytes(StandardCharsets.UTF_8);
             case pdf -> PdfFile.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn));
+            case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
+            case st -> StructuredText.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
+            case ioCsv -> IoCsv.text(IoList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
         };
+    }
+
+    private static Program program(Sheet drawn) {
+        return drawn.program()
+                .orElseThrow(() -> new UsersFaultException("the sheet '" + drawn.name() + "' has no program"));
     }
 }

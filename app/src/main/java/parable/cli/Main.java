@@ -16,6 +16,8 @@ import picocli.CommandLine.Command;
             ProveCommand.class,
             LibraryCommand.class,
             ExportCommand.class,
+            TranslateCommand.class,
+            ImportCommand.class,
             ShotsCommand.class
         },
         mixinStandardHelpOptions = true,

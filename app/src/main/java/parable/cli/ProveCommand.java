@@ -4,11 +4,14 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.EquivalenceText;
 import parable.files.ProofText;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Claim;
+import parable.proof.Equivalence;
 import parable.proof.FaultRow;
 import parable.proof.IdleContacts;
 import parable.proof.Progress;
@@ -39,6 +42,13 @@ final class ProveCommand implements Callable<Integer> {
     @Option(names = "--faults", description = "try every single fault as well")
     private boolean faults;
 
+    @Option(
+            names = "--equivalent",
+            arity = "2",
+            paramLabel = "SHEET",
+            description = "instead of that, whether these two sheets are the same machine")
+    private List<String> equivalent = List.of();
+
     @Option(names = "--json", description = "print the claims as JSON")
     private boolean json;
 
@@ -47,7 +57,10 @@ final class ProveCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        var job = Jobs.open(file);
+        Job job = Jobs.open(file);
+        if (!equivalent.isEmpty()) {
+            return compare(job);
+        }
         Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         long begin = System.nanoTime();
         Proof proof =
@@ -71,6 +84,33 @@ final class ProveCommand implements Callable<Integer> {
                                 .allMatch(claim -> claim.verdict().holds())
                 ? 0
                 : 1;
+    }
+
+    private int compare(Job job) {
+        Assembly one = assembly(Jobs.sheet(job, equivalent.get(0)));
+        Assembly other = assembly(Jobs.sheet(job, equivalent.get(1)));
+        long begin = System.nanoTime();
+        Equivalence found = Equivalence.of(one, other, Progress.UNWATCHED);
+        long millis = (System.nanoTime() - begin) / 1_000_000;
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            out.println(EquivalenceText.json(equivalent.get(0), equivalent.get(1), found, millis));
+        } else {
+            out.println(equivalent.get(0) + " and " + equivalent.get(1) + ": "
+                    + found.verdict().words() + ", " + found.states() + " pairs of states in " + millis + " ms");
+            found.inherent().forEach(sentence -> out.println("  by nature  " + sentence));
+            found.difference().ifPresent(difference -> print(difference, out));
+        }
+        out.flush();
+        return found.verdict() == Equivalence.Verdict.EQUIVALENT ? 0 : 1;
+    }
+
+    private void print(Equivalence.Difference difference, PrintWriter out) {
+        difference.actions().forEach(action -> out.println("  " + action));
+        out.println("  " + equivalent.get(0) + ": " + difference.one());
+        difference.shownByOne().story().forEach(line -> out.println("      " + line));
+        out.println("  " + equivalent.get(1) + ": " + difference.other());
+        difference.shownByOther().story().forEach(line -> out.println("      " + line));
     }
 
     private static Assembly assembly(Sheet sheet) {

@@ -59,6 +59,9 @@ public record Action(Verb verb, String tag, String position) {
             throw new ActionRefusedException(
                     this, verbs.keySet().stream().sorted().map(Verb::word).collect(Collectors.joining(" or ")));
         }
+        if (part.drive() instanceof Drive.ByProgram && verb == Verb.RUN) {
+            return present | verbs.get(verb);
+        }
         boolean stopButton = verbs.containsKey(Verb.TRIP) && (verb == Verb.PRESS || verb == Verb.RELEASE);
         return stopButton && present == verbs.get(Verb.TRIP) ? present : verbs.get(verb);
     }

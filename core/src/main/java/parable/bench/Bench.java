@@ -27,6 +27,7 @@ public final class Bench {
     private final Narrator narrator;
     private final Timers timers;
     private final Interlocks interlocks;
+    private final Controllers controllers;
     private final Physics physics;
     private final Trace trace;
     private final List<StoryLine> story = new ArrayList<>();
@@ -40,6 +41,7 @@ public final class Bench {
         narrator = new Narrator(rig);
         timers = new Timers(rig);
         interlocks = new Interlocks(rig);
+        controllers = new Controllers(rig);
         physics = new Physics(rig);
         trace = new Trace(rig.parts.size());
         solution = rig.solve(state);
@@ -292,6 +294,7 @@ public final class Bench {
             carryOut(waiting, heat ? tellOfHeat(waiting) : story.size() - 1);
             waiting = List.of();
             Arrivals arrivals = arrivals();
+            arrivals.deeds.forEach(this::perform);
             Solution before = solution;
             solution = rig.solve(state);
             Reaction reaction = Reaction.of(rig, state, before, solution);
@@ -306,9 +309,17 @@ public final class Bench {
             reaction.timersFed().forEach(part -> timers.fed(part, state, line));
             reaction.timersReleased().forEach(part -> timers.released(part, state, line));
             interlocks.freed(state).forEach(part -> command(part, 1, line));
+            perform(controllers.feel(state, solution, line));
             physics.feel(state, solution);
         } while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time);
         remember();
+    }
+
+    private void perform(Controllers.Deed deed) {
+        int line = deed.words().isEmpty()
+                ? story.size() - 1
+                : tell(String.join(", ", deed.words()) + ".", OptionalInt.empty());
+        deed.command().ifPresent(command -> carryOut(List.of(command), line));
     }
 
     private void carryOut(List<Reaction.Command> commands, int line) {
@@ -328,15 +339,19 @@ public final class Bench {
         return line;
     }
 
-    /** What arrived in an instant, and the words for what was held back instead. */
-    private record Arrivals(List<Pending.Move> moved, List<String> heldBack) {}
+    /** What arrived in an instant, the words for what was held back instead, and what the controller has done. */
+    private record Arrivals(List<Pending.Move> moved, List<String> heldBack, List<Controllers.Deed> deeds) {}
 
     private Arrivals arrivals() {
-        Arrivals arrivals = new Arrivals(new ArrayList<>(), new ArrayList<>());
+        Arrivals arrivals = new Arrivals(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time) {
             Pending next = state.pending.remove(0);
             if (next instanceof Pending.Stage stage) {
                 command(stage.part(), timers.arrived(stage, state), stage.cause());
+            } else if (next instanceof Pending.Read read) {
+                arrivals.deeds.add(controllers.read(read, state));
+            } else if (next instanceof Pending.Scan scan) {
+                arrivals.deeds.add(controllers.scan(scan, state));
             } else if (next instanceof Pending.Move move && interlocks.holdsBack(move, state)) {
                 String tag = rig.parts.get(rig.groups.get(move.group()).part()).tag();
                 arrivals.heldBack.add(

@@ -1,12 +1,16 @@
 package parable.bench;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import parable.circuit.Sheet;
+import parable.parts.Family;
 import parable.parts.Part;
+import parable.program.ProgramRun;
 
 /**
  * Takes the state of a run over to a changed sheet. A device that is still there, by tag and kind, or that was given another tag
@@ -65,11 +69,32 @@ final class CarryOver {
                                 new Pending.Stage(stage.time(), part, stage.stage(), stage.released(), stage.cause())));
             }
         }
+        takeController(after);
         after.faults = before.faults.stream()
                 .map(fault -> fault.of(renamed.getOrDefault(fault.tag(), fault.tag())))
                 .filter(this::isStillPossible)
                 .toList();
         return after;
+    }
+
+    private void takeController(RunState after) {
+        Optional<Integer> controller = IntStream.range(0, from.parts.size())
+                .filter(p -> from.parts.get(p).family() == Family.CONTROLLER)
+                .boxed()
+                .findFirst()
+                .filter(p -> survivor(p).isPresent());
+        if (controller.isPresent()) {
+            Optional<ProgramRun> run = to.plan.map(plan ->
+                    before.controller.run().map(old -> old.goneOnWith(plan)).orElseGet(() -> new ProgramRun(plan)));
+            after.controller = before.controller.scanned(before.time, run);
+            before.pending.stream()
+                    .filter(pending -> pending instanceof Pending.Read)
+                    .forEach(after.pending::add);
+            if (before.controller.awake()) {
+                after.pending.add(new Pending.Scan(before.time, Math.max(0, before.pending.size() - 1)));
+            }
+            after.pending.sort(Comparator.comparingLong(Pending::time));
+        }
     }
 
     private boolean isStillPossible(Fault fault) {

@@ -37,10 +37,12 @@ public enum Condition {
     SILENT(Family.HORN),
     FITTED(Family.RESISTOR, Family.INTERLOCK),
     PRESENT(Family.SUPPLY, Family.CONVERTER),
-    LOST(Family.SUPPLY, Family.CONVERTER);
+    LOST(Family.SUPPLY, Family.CONVERTER),
+    RUNNING(Family.CONTROLLER),
+    HALTED(Family.CONTROLLER);
 
     private static final Set<Condition> AT_REST_OR_AWAY =
-            EnumSet.of(OUT, DARK, HEALTHY, OPEN, RELEASED, AT_REST, STOPPED, SILENT, FITTED, LOST);
+            EnumSet.of(OUT, DARK, HEALTHY, OPEN, RELEASED, AT_REST, STOPPED, SILENT, FITTED, LOST, HALTED);
 
     private final List<Family> families;
 

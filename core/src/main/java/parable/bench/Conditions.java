@@ -35,6 +35,7 @@ final class Conditions {
             case MACHINE_SWITCH -> state.commanded[index] == 1 ? Condition.ACTUATED : Condition.RELEASED;
             case INTERLOCK, RESISTOR -> Condition.FITTED;
             case CONVERTER -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.PRESENT : Condition.LOST;
+            case CONTROLLER -> state.controller.awake() ? Condition.RUNNING : Condition.HALTED;
             case HORN -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.SOUNDING : Condition.SILENT;
             case SOLENOID -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.IN : Condition.OUT;
             case SUPPLY -> arrived ? Condition.PRESENT : Condition.LOST;

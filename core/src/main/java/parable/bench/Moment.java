@@ -12,6 +12,7 @@ import parable.parts.Drive;
 import parable.parts.Heater;
 import parable.parts.Load;
 import parable.parts.LoadRole;
+import parable.program.ProgramRun;
 
 /** One instant of a run, as it could be looked at and measured. It cannot be changed. */
 public final class Moment {
@@ -83,7 +84,29 @@ public final class Moment {
      * present. Its contacts may still be on their way.
      */
     public boolean actuated(String tag) {
-        return state.commanded[index(tag)] == 1;
+        int part = index(tag);
+        boolean controller = rig.parts.get(part).drive() instanceof Drive.ByProgram;
+        return controller ? (state.commanded[part] & 1) == 1 : state.commanded[part] == 1;
+    }
+
+    /** The program of the sheet's controller as of its last scan; empty if the controller is asleep or there is no program. */
+    public Optional<ProgramRun> program() {
+        return state.controller.awake() ? state.controller.run() : Optional.empty();
+    }
+
+    /** Whether an input of the controller has voltage enough to be read as 1, by its number; it may not have been read yet. */
+    public boolean isInputLive(int input) {
+        return state.controller.levels().get(input);
+    }
+
+    /** Whether an input of the controller has passed its filter as 1, by its number. */
+    public boolean readsInput(int input) {
+        return state.controller.read().get(input);
+    }
+
+    /** Whether an output of a controller has been told to close, by its number; its contact may still be on its way. */
+    public boolean toldOutput(String controller, int output) {
+        return (state.commanded[index(controller)] >> output + 1 & 1) == 1;
     }
 
     /** The name of the position that a device is turned to, empty for a device that is not turned. */

@@ -74,7 +74,7 @@ final class Narrator {
                     .map(move -> armature(part, move))
                     .toList();
             case BREAKER, ISOLATOR, FUSE -> moves.stream()
-                    .filter(move -> rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL)
+                    .filter(move -> rig.groups.get(move.group()).isArrival())
                     .map(move -> opensOrCloses(part, move, byItself))
                     .toList();
             case SUPPLY -> moves.stream()
@@ -93,6 +93,7 @@ final class Narrator {
                     RESISTOR,
                     INTERLOCK,
                     CONVERTER,
+                    CONTROLLER,
                     MOTOR -> Stream.of(false, true)
                     .map(closes -> moves.stream()
                             .filter(move -> move.closes() == closes)
@@ -106,7 +107,7 @@ final class Narrator {
     }
 
     private String armature(Part part, Pending.Move move) {
-        boolean arrival = rig.groups.get(move.group()).closedIn() == ContactGroup.ARRIVAL;
+        boolean arrival = rig.groups.get(move.group()).isArrival();
         if (arrival) {
             return part.tag() + (move.closes() ? " pulls in: " : " drops out: ") + contacts(part, move);
         }

@@ -19,7 +19,9 @@ public interface Pace {
         /** A timer on its way to its next stage. */
         STAGE,
         /** A timer until it notices that its coil is dead. */
-        NOTICE
+        NOTICE,
+        /** A controller until its next scan, from when there is something new to read. */
+        SCAN
     }
 
     /**
@@ -31,6 +33,11 @@ public interface Pace {
      * @return within the range, in microseconds; the same whenever it is asked for the same change at the same time
      */
     long time(String tag, Change change, long now, TimeRange range);
+
+    /** What an output of a controller is called where its times are asked for. */
+    static String outputOf(String controller, int output) {
+        return controller + ".Q" + output;
+    }
 
     /**
      * A time of its own.
@@ -58,7 +65,7 @@ public interface Pace {
             for (Named one : kept) {
                 if (one.tag().equals(tag) && one.change() == change && one.off(now) < nearest) {
                     nearest = one.off(now);
-                    takes = one.takes();
+                    takes = Math.max(range.shortest(), Math.min(range.longest(), one.takes()));
                 }
             }
             return takes;

@@ -18,6 +18,16 @@ sealed interface Pending {
     record Move(long time, int group, boolean closes, int cause) implements Pending {}
 
     /**
+     * A new level has stood at an input of the controller for as long as its filter wants.
+     *
+     * @param input its number
+     */
+    record Read(long time, int input, int cause) implements Pending {}
+
+    /** The controller scans. */
+    record Scan(long time, int cause) implements Pending {}
+
+    /**
      * The clockwork of a timer comes to its next stage.
      *
      * @param part the timer

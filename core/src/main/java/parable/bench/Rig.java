@@ -3,6 +3,7 @@ package parable.bench;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,9 +20,12 @@ import parable.parts.Load;
 import parable.parts.Machine;
 import parable.parts.Part;
 import parable.parts.TimerProgram;
+import parable.program.ScanPlan;
 
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
+
+    private static final int REMEMBERED = 64;
 
     final Network network;
     final List<Part> parts;
@@ -32,18 +36,33 @@ final class Rig {
     private final Faults faults;
     private final Map<Defects, Network> miswired = new HashMap<>();
 
+    /** A circuit comes back to the same positions again and again, most of all one that blinks. */
+    private final Map<Position, Solution> solutions = new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Position, Solution> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    /** Which contacts are closed and which sources give voltage; neither is modified. */
+    private record Position(BitSet closed, BitSet on) {}
+
     final Pace pace;
+    final Optional<ScanPlan> plan;
 
     Rig(Assembly assembly, Pace pace) {
         this.pace = pace;
         network = Network.of(assembly);
+        plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
         faults = new Faults(network);
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             List<Integer> ofPart = new ArrayList<>();
             for (ContactGroup group : ContactGroup.of(p, parts.get(p))) {
-                if (group.closedIn() == ContactGroup.ARRIVAL) {
+                if (group.isArrival()) {
                     arrivalGroup[p] = groups.size();
                 }
                 ofPart.add(groups.size());
@@ -73,7 +92,8 @@ final class Rig {
 
     private Solution solve(BitSet closed, RunState state) {
         if (state.faults.isEmpty()) {
-            return network.solve(closed, sourcesOn(state));
+            return solutions.computeIfAbsent(
+                    new Position(closed, sourcesOn(state)), at -> network.solve(at.closed(), at.on()));
         }
         faults.distort(closed, state.faults);
         Defects defects = faults.defects(state.faults, state.time);

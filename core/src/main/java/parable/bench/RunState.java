@@ -27,6 +27,8 @@ final class RunState {
     final Condition[] conditions;
     /** What is wrong; the list is never changed, only replaced. */
     List<Fault> faults = List.of();
+    /** The controller. */
+    ControllerState controller = ControllerState.ASLEEP;
     /** Speeds and heat. */
     final PhysicalState physical;
 
@@ -55,6 +57,7 @@ final class RunState {
         pending.addAll(other.pending);
         System.arraycopy(other.conditions, 0, conditions, 0, conditions.length);
         faults = other.faults;
+        controller = other.controller;
         physical.restore(other.physical);
     }
 
@@ -93,6 +96,11 @@ final class RunState {
             place++;
         }
         pending.add(place, next);
+    }
+
+    /** Takes back what is under way of another kind. */
+    void takeBack(Predicate<Pending> which) {
+        pending.removeIf(which);
     }
 
     /** Takes back the stages of timers that meet a condition. */

@@ -24,7 +24,11 @@ public final class Check {
             new PaperRule(),
             new OpenStopRule(),
             new ChangeoverRule(),
-            new ColourRule());
+            new ColourRule(),
+            new ProgramReadingRule(),
+            new ProgramSealRule(),
+            new ProgramCopperRule(),
+            new ProgramPaperRule());
 
     private static final List<Rule> TRYING = List.of(
             new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule(), new SequenceRule());

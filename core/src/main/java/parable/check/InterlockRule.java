@@ -14,20 +14,30 @@ import parable.parts.Part;
  */
 final class InterlockRule implements Rule {
 
+    /** Two contactors that short the lines together. */
+    record Pair(Part one, Part other) {}
+
     @Override
     public List<Finding> findings(Study study) {
+        List<Finding> findings = new ArrayList<>();
+        shorting(study).forEach(pair -> check(study, pair.one(), pair.other(), findings));
+        return findings;
+    }
+
+    /** The pairs of contactors whose poles together short the lines. */
+    static List<Pair> shorting(Study study) {
         List<Part> contactors = study.switchingContactors()
                 .filter(contactor -> !isShort(study, contactor))
                 .toList();
-        List<Finding> findings = new ArrayList<>();
+        List<Pair> pairs = new ArrayList<>();
         for (int i = 0; i < contactors.size(); i++) {
             for (int j = i + 1; j < contactors.size(); j++) {
                 if (isShort(study, contactors.get(i), contactors.get(j))) {
-                    check(study, contactors.get(i), contactors.get(j), findings);
+                    pairs.add(new Pair(contactors.get(i), contactors.get(j)));
                 }
             }
         }
-        return findings;
+        return pairs;
     }
 
     private static void check(Study study, Part one, Part other, List<Finding> findings) {
@@ -81,7 +91,7 @@ final class InterlockRule implements Rule {
     }
 
     /** Whether a contactor that is in keeps another's coil from any feed, whatever else is closed. */
-    private static boolean bars(Study study, Part bar, Part barred) {
+    static boolean bars(Study study, Part bar, Part barred) {
         BitSet closed = study.closed((part, contact) -> part.equals(bar)
                 ? contact.isThroughPath() || contact.closedAt(1) && !contact.pole()
                 : isControl(part, contact) || Study.isFeed(part, contact));

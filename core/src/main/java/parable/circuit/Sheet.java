@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import parable.program.Program;
 
 /**
  * One starter: its devices, its power circuit and its control circuit. Tags, rails and wire numbers are the sheet's own.
@@ -19,6 +20,7 @@ import java.util.stream.Stream;
  * @param control the ladder, one rung a line, top to bottom
  * @param accepted the findings that somebody has accepted
  * @param claims what somebody claims of it beside what follows from the circuit, each a sentence in plain terms
+ * @param program what the sheet's controller does, empty if it has none or nothing was written for it yet
  * @param extras unknown fields
  */
 public record Sheet(
@@ -30,6 +32,7 @@ public record Sheet(
         List<Rung> control,
         List<Acceptance> accepted,
         List<String> claims,
+        Optional<Program> program,
         Extras extras) {
 
     private static final Pattern WORD = Pattern.compile("[A-Za-z0-9]+(\\.[A-Za-z0-9]+)*");
@@ -38,6 +41,7 @@ public record Sheet(
     public Sheet {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(duty, "duty");
+        Objects.requireNonNull(program, "program");
         Objects.requireNonNull(extras, "extras");
         rails = List.copyOf(rails);
         devices = List.copyOf(devices);
@@ -56,17 +60,22 @@ public record Sheet(
             List<Rung> power,
             List<Rung> control,
             Extras extras) {
-        this(name, duty, rails, devices, power, control, List.of(), List.of(), extras);
+        this(name, duty, rails, devices, power, control, List.of(), List.of(), Optional.empty(), extras);
     }
 
     /** This sheet with other acceptances. */
     public Sheet withAccepted(List<Acceptance> others) {
-        return new Sheet(name, duty, rails, devices, power, control, others, claims, extras);
+        return new Sheet(name, duty, rails, devices, power, control, others, claims, program, extras);
     }
 
     /** This sheet with other claims. */
     public Sheet withClaims(List<String> others) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, others, extras);
+        return new Sheet(name, duty, rails, devices, power, control, accepted, others, program, extras);
+    }
+
+    /** This sheet with another program, or without one. */
+    public Sheet withProgram(Optional<Program> other) {
+        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, other, extras);
     }
 
     /** What accepts a finding, empty if nobody has. */
@@ -89,7 +98,7 @@ public record Sheet(
 
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
-        return new Sheet(name, duty, rails, others, power, control, accepted, claims, extras);
+        return new Sheet(name, duty, rails, others, power, control, accepted, claims, program, extras);
     }
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
@@ -103,6 +112,7 @@ public record Sheet(
                 control.stream().map(rung -> rung.retagged(tags)).toList(),
                 accepted.stream().map(one -> one.retagged(tags)).toList(),
                 claims.stream().map(one -> retagged(one, tags)).toList(),
+                program.map(one -> one.renamed(tags)),
                 extras);
     }
 
@@ -113,20 +123,20 @@ public record Sheet(
 
     /** This sheet with other rails. */
     public Sheet withRails(List<Rail> others) {
-        return new Sheet(name, duty, others, devices, power, control, accepted, claims, extras);
+        return new Sheet(name, duty, others, devices, power, control, accepted, claims, program, extras);
     }
 
     /** This sheet with other rungs in one of its circuits. */
     public Sheet withRungs(Circuit circuit, List<Rung> others) {
         return switch (circuit) {
-            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, claims, extras);
-            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, claims, extras);
+            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, claims, program, extras);
+            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, claims, program, extras);
         };
     }
 
     /** This sheet under another name. */
     public Sheet named(String other) {
-        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, extras);
+        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, program, extras);
     }
 
     /** Every rung, the power circuit's first. */

@@ -37,6 +37,7 @@ final class IecSymbols implements Symbols {
                     SOLENOID,
                     RESISTOR,
                     CONVERTER,
+                    CONTROLLER,
                     MOTOR -> 14;
         };
     }
@@ -107,6 +108,8 @@ final class IecSymbols implements Symbols {
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
                     axis.lines(at, -8, -10, 0, -19, 8, -10, -8, -10));
             case ISOLATOR -> List.of(axis.lines(at, -HALF, -5, -HALF, 5));
+            case CONTROLLER -> List.of(
+                    axis.dashes(at, 0, -5, 0, -11), axis.lines(at, -6, -11, -6, -19, 6, -19, 6, -11, -6, -11));
             case CONTROL_RELAY, FUSE, SUPPLY, INTERLOCK, PILOT_LAMP, HORN, SOLENOID, RESISTOR, CONVERTER, MOTOR -> List
                     .of();
         };
@@ -191,6 +194,15 @@ final class IecSymbols implements Symbols {
                     List.of(axis.lines(at, -HALF, -7, HALF, -7, HALF, 7, -HALF, 7, -HALF, -7)),
                     List.of(),
                     List.of());
+            case READING -> new Mark.Symbol(
+                    subject,
+                    "",
+                    box,
+                    List.of(
+                            axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13),
+                            axis.lines(at, -HALF, -13, 0, 0, -HALF, 13)),
+                    List.of(),
+                    List.of(axis.area(at, 2, -8, 11, -8, 11, 8, 2, 8)));
             case HORN -> new Mark.Symbol(subject, "", box, horn(at), List.of(), waves(at));
             case LAMP -> new Mark.Symbol(subject, "", box, lamp(at), List.of(), rays(at));
         };

@@ -40,6 +40,7 @@ final class NemaSymbols implements Symbols {
                     SOLENOID,
                     RESISTOR,
                     CONVERTER,
+                    CONTROLLER,
                     MOTOR -> 11;
         };
     }
@@ -79,6 +80,7 @@ final class NemaSymbols implements Symbols {
                     SOLENOID,
                     RESISTOR,
                     CONVERTER,
+                    CONTROLLER,
                     MOTOR -> bars(frame, closed);
         };
     }
@@ -212,7 +214,7 @@ final class NemaSymbols implements Symbols {
                     List.of(),
                     List.of(axis.lines(at, -HALF, 12, HALF, 12)));
             case LAMP -> lamp(frame);
-            case WINDING, INPUT, HORN -> alike.load(part, load, at);
+            case WINDING, INPUT, READING, HORN -> alike.load(part, load, at);
         };
     }
 

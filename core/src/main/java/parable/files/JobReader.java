@@ -24,6 +24,10 @@ import parable.parts.Assembly;
 import parable.parts.Catalogue;
 import parable.parts.PartException;
 import parable.parts.PartKind;
+import parable.program.Program;
+import parable.program.ProgramException;
+import parable.program.StructuredText;
+import parable.program.StructuredTextException;
 
 /** Makes a job of the text of a file, or says by line and field why it is none. */
 final class JobReader {
@@ -33,7 +37,7 @@ final class JobReader {
 
     private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
     private static final List<String> SHEET_FIELDS =
-            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted", "claims");
+            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted", "claims", "program");
     private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place");
 
     private JobReader() {}
@@ -100,6 +104,7 @@ final class JobReader {
                 rungs(sheet.required("rungs"), notation),
                 accepted(sheet),
                 claims(sheet),
+                program(sheet),
                 extras(sheet, SHEET_FIELDS));
         checkParts(sheet, read);
         return read;
@@ -130,6 +135,27 @@ final class JobReader {
             claims.add(one.text());
         }
         return claims;
+    }
+
+    /** The program is kept a line of Structured Text an entry. */
+    private static Optional<Program> program(Located sheet) throws JobFormatException {
+        Optional<Located> list = sheet.field("program");
+        if (list.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Located> lines = list.get().entries();
+        List<String> text = new ArrayList<>();
+        for (Located line : lines) {
+            text.add(line.text());
+        }
+        try {
+            return Optional.of(StructuredText.read(String.join("\n", text)));
+        } catch (StructuredTextException broken) {
+            Located place = lines.isEmpty() ? list.get() : lines.get(Math.min(broken.line(), lines.size()) - 1);
+            throw place.refused("'" + broken.found() + "' at column " + broken.column(), broken.expected());
+        } catch (ProgramException senseless) {
+            throw list.get().refused(senseless.found(), senseless.expected());
+        }
     }
 
     private static Duty duty(Located sheet) throws JobFormatException {

@@ -17,6 +17,7 @@ import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Rung;
 import parable.circuit.Sheet;
+import parable.program.StructuredText;
 
 /** Writes a job as text that is pleasant to read and to compare: a device a line, a rung a line. */
 final class JobWriter {
@@ -50,6 +51,10 @@ final class JobWriter {
         sheet.devices().forEach(device -> devices.add(device(device)));
         addRungs(node.putArray("power"), sheet.power());
         addRungs(node.putArray("rungs"), sheet.control());
+        sheet.program().ifPresent(program -> StructuredText.write(program)
+                .lines()
+                .filter(line -> !line.isBlank())
+                .forEach(node.withArray("program")::add));
         if (!sheet.accepted().isEmpty()) {
             ArrayNode accepted = node.putArray("accepted");
             sheet.accepted().forEach(one -> accepted.add(acceptance(one)));

@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import parable.plc.Address;
-import parable.plc.Logic;
-import parable.plc.Network;
-import parable.plc.NetworkEnd;
-import parable.plc.Program;
-import parable.plc.ProgramException;
-import parable.plc.StructuredText;
-import parable.plc.Variable;
-import parable.plc.VariableType;
+import parable.program.Address;
+import parable.program.Logic;
+import parable.program.Network;
+import parable.program.NetworkEnd;
+import parable.program.Program;
+import parable.program.ProgramException;
+import parable.program.StructuredText;
+import parable.program.Variable;
+import parable.program.VariableType;
 
 /** Reads a program from the elements of a PLCopen XML text. */
 final class PlcOpenReader {

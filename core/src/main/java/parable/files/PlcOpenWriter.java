@@ -8,12 +8,12 @@ import java.util.Map;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import parable.plc.Logic;
-import parable.plc.Network;
-import parable.plc.NetworkEnd;
-import parable.plc.Program;
-import parable.plc.StructuredText;
-import parable.plc.Variable;
+import parable.program.Logic;
+import parable.program.Network;
+import parable.program.NetworkEnd;
+import parable.program.Program;
+import parable.program.StructuredText;
+import parable.program.Variable;
 
 /** Writes a program as PLCopen XML. Positions are those of a plain grid: a column for each element, a row for each branch. */
 final class PlcOpenWriter {

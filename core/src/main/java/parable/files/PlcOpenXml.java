@@ -1,7 +1,7 @@
 package parable.files;
 
-import parable.plc.Program;
-import parable.plc.ProgramException;
+import parable.program.Program;
+import parable.program.ProgramException;
 
 /** Programs as ladder diagrams in PLCopen XML (IEC 61131-10, TC6 0201). */
 public final class PlcOpenXml {

@@ -11,7 +11,12 @@ import java.util.stream.Stream;
 public final class Catalogue {
 
     private static final List<PartKind> KINDS = Stream.of(
-                    SupplyKinds.all(), MotorKinds.all(), SwitchgearKinds.all(), RelayKinds.all(), OperatorKinds.all())
+                    SupplyKinds.all(),
+                    MotorKinds.all(),
+                    SwitchgearKinds.all(),
+                    RelayKinds.all(),
+                    ControllerKinds.all(),
+                    OperatorKinds.all())
             .flatMap(List::stream)
             .toList();
 

@@ -76,6 +76,30 @@ public sealed interface Drive {
     }
 
     /**
+     * A controller and its program. Bit 0 of its position tells whether its switch stands on run, bit n + 1 what output n is told.
+     *
+     * @param supply the place of its supply among the device's loads
+     * @param works the share of rated supply voltage from which it works
+     * @param readings the places of its inputs among the device's loads, in their order
+     * @param reads the share of rated voltage from which an input reads 1, IEC 61131-2
+     * @param unreads the share below which it reads 0 again
+     * @param filter how long a new level must stand at an input before it is read
+     * @param scan from one scan to the next, in microseconds
+     */
+    record ByProgram(
+            int supply, double works, List<Integer> readings, double reads, double unreads, TimeRange filter, long scan)
+            implements Drive {
+        public ByProgram {
+            readings = List.copyOf(readings);
+        }
+
+        @Override
+        public Map<Verb, Integer> verbs() {
+            return Map.of(Verb.RUN, 1, Verb.HALT, 0);
+        }
+    }
+
+    /**
      * An electromagnet whose contacts follow by a clockwork.
      *
      * @param coil the electromagnet

@@ -21,6 +21,7 @@ public enum Family {
     SOLENOID("solenoid"),
     RESISTOR("resistor"),
     CONVERTER("converter"),
+    CONTROLLER("controller"),
     MOTOR("motor");
 
     private final String words;

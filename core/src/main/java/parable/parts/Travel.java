@@ -33,6 +33,17 @@ public record Travel(TimeRange breakAway, TimeRange makeAway, TimeRange breakBac
     static final Travel TIMER =
             new Travel(TimeRange.AT_ONCE, TimeRange.millis(1, 2, 3), TimeRange.AT_ONCE, TimeRange.millis(1, 2, 3));
 
+    /** The relay at an output of a controller. */
+    static final Travel OUTPUT_RELAY = new Travel(
+            TimeRange.millis(3, 8, 15),
+            TimeRange.millis(5, 10, 15),
+            TimeRange.millis(3, 8, 15),
+            TimeRange.millis(5, 10, 15));
+
+    /** The transistor at an output of a controller. */
+    static final Travel OUTPUT_TRANSISTOR = new Travel(
+            TimeRange.millis(0, 0, 1), TimeRange.millis(0, 0, 1), TimeRange.millis(0, 0, 1), TimeRange.millis(0, 0, 1));
+
     /** A push button: the NC block breaks at once, then both are open for 5 ms of travel, then the NO block makes. */
     static final Travel BUTTON =
             new Travel(TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30), TimeRange.AT_ONCE, TimeRange.millis(1, 5, 30));

@@ -17,7 +17,9 @@ public enum Verb {
     TRIP("tripped"),
     RESET("reset"),
     LOSE("lost"),
-    RESTORE("restored");
+    RESTORE("restored"),
+    HALT("set to stop"),
+    RUN("set to run");
 
     private final String done;
 

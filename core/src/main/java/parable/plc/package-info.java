@@ -1,2 +1,2 @@
-/** Programs of a controller in the terms of IEC 61131-3: what they are, what a scan does, how they are written as Structured Text. */
+/** From relays to a controller: what moves into the program, how the field is wired, what each input reads, and the proof that both are the same machine. */
 package parable.plc;

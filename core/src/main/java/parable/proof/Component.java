@@ -60,9 +60,16 @@ sealed interface Component {
     /**
      * An armature. Fed, it is started, then on its way in, then in; let go, it hangs on for a while, then is on its way back.
      * Underway everything that moves is open, for contacts break before they make. Once started it may go all the way in although
-     * its coil has lost its voltage meanwhile, for it takes its drop-out time to let go; the same holds on the way back.
+     * its coil has lost its voltage meanwhile, for it takes its drop-out time to let go; the same holds on the way back. One of which only
+     * contacts that make are used looks the same underway as at rest, so that being underway is left out.
      */
-    record Armature() implements Component {
+    record Armature(boolean onlyMakes) implements Component {
+
+        /** With contacts that break and such that make. */
+        Armature() {
+            this(false);
+        }
+
         static final int REST = 0;
         static final int STARTED = 1;
         static final int RISING = 2;
@@ -101,6 +108,19 @@ sealed interface Component {
 
         @Override
         public List<Integer> next(int value, boolean fed) {
+            return onlyMakes ? nextOfMakes(value, fed) : nextOfAll(value, fed);
+        }
+
+        private static List<Integer> nextOfMakes(int value, boolean fed) {
+            return switch (value) {
+                case REST -> fed ? List.of(STARTED) : List.of();
+                case STARTED -> fed ? List.of(IN) : List.of(IN, REST);
+                case IN -> fed ? List.of() : List.of(HANGING);
+                default -> fed ? List.of(REST, IN) : List.of(REST);
+            };
+        }
+
+        private static List<Integer> nextOfAll(int value, boolean fed) {
             return switch (value) {
                 case REST -> fed ? List.of(STARTED) : List.of();
                 case STARTED -> fed ? List.of(RISING) : List.of(RISING, REST);
@@ -257,6 +277,85 @@ sealed interface Component {
         }
     }
 
+    /** An output of a controller, which follows what its program has told it in its own time. */
+    record Output() implements Component {
+        @Override
+        public int bits() {
+            return 1;
+        }
+
+        @Override
+        public int rest() {
+            return 0;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return value <= 1;
+        }
+
+        @Override
+        public boolean isClosed(Contact contact, int value) {
+            return value == 1;
+        }
+
+        @Override
+        public List<Integer> next(int value, boolean fed) {
+            return fed == (value == 1) ? List.of() : List.of(1 - value);
+        }
+    }
+
+    /** A timer of a program: 1 once it has come to its next mark and the program has not noticed yet. */
+    record ProgramTimer() implements Component {
+        @Override
+        public int bits() {
+            return 1;
+        }
+
+        @Override
+        public int rest() {
+            return 0;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return value <= 1;
+        }
+
+        @Override
+        public boolean isClosed(Contact contact, int value) {
+            return false;
+        }
+
+        @Override
+        public List<Integer> next(int value, boolean fed) {
+            return fed && value == 0 ? List.of(1) : List.of();
+        }
+    }
+
+    /** What a program remembers; where it goes the machine knows. */
+    record Memory(int bits) implements Component {
+        @Override
+        public int rest() {
+            return 0;
+        }
+
+        @Override
+        public boolean isValue(int value) {
+            return true;
+        }
+
+        @Override
+        public boolean isClosed(Contact contact, int value) {
+            return false;
+        }
+
+        @Override
+        public List<Integer> next(int value, boolean fed) {
+            return List.of();
+        }
+    }
+
     /** The component of a part in its place at the beginning. */
     static Component of(Part part, int initial) {
         Drive drive = part.drive();
@@ -275,7 +374,7 @@ sealed interface Component {
             return new Hand(
                     IntStream.range(0, turning.positions().size()).boxed().toList(), initial);
         }
-        if (drive instanceof Drive.BySpeed) {
+        if (drive instanceof Drive.BySpeed || drive instanceof Drive.ByProgram) {
             return new Hand(List.of(0, 1), initial);
         }
         return new Hand(drive.verbs().values().stream().distinct().sorted().toList(), initial);

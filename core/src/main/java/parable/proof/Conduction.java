@@ -12,6 +12,8 @@ package parable.proof;
  * @param pulls bit n is set if the coil of the moving part of number n has enough voltage to pull in
  * @param holds bit n is set if it has enough to stay in
  * @param lit bit n is set if the signal of number n is on
+ * @param reads bit n is set if input n of the controller has voltage enough to be read as 1
+ * @param scans whether the controller has its supply
  */
 record Conduction(
         boolean shorted,
@@ -22,4 +24,6 @@ record Conduction(
         long braked,
         long pulls,
         long holds,
-        long lit) {}
+        long lit,
+        long reads,
+        boolean scans) {}

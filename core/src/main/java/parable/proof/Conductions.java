@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import parable.bench.Fault;
 import parable.bench.Faults;
@@ -54,6 +55,7 @@ final class Conductions {
     private final BitSet allSources = new BitSet();
     private final States keys = new States();
     private final List<Conduction> known = new ArrayList<>();
+    private final Optional<Programmed> controller;
 
     /**
      * Nothing asked yet.
@@ -62,8 +64,16 @@ final class Conductions {
      * @param motors the motors, likewise
      * @param signals lamps, horns and solenoids, likewise
      * @param faults what is wrong with the panel
+     * @param controller the sheet's controller, empty if it has none or no program
      */
-    Conductions(Assembly assembly, int[] moving, int[] motors, int[] signals, List<Fault> faults) {
+    Conductions(
+            Assembly assembly,
+            int[] moving,
+            int[] motors,
+            int[] signals,
+            List<Fault> faults,
+            Optional<Programmed> controller) {
+        this.controller = controller;
         network = Network.of(assembly);
         this.faults = faults;
         effects = new Faults(network);
@@ -134,7 +144,7 @@ final class Conductions {
         }
         long pulls = 0;
         long holds = 0;
-        for (int rank = 0; rank < moving.length; rank++) {
+        for (int rank = 0; rank < moving.length && moving[rank] < parts.size(); rank++) {
             Drive drive = parts.get(moving[rank]).drive();
             if (drive instanceof Drive.ByTimer timer) {
                 drive = timer.coil();
@@ -145,7 +155,19 @@ final class Conductions {
                 holds |= share >= coil.dropOut() ? 1L << rank : 0;
             }
         }
-        return new Conduction(!solution.shorts().isEmpty(), driven, reversed, uneven, live, braked, pulls, holds, lit);
+        long reads = 0;
+        boolean scans = false;
+        if (controller.isPresent()) {
+            int part = controller.get().part();
+            Drive.ByProgram drive = controller.get().drive();
+            scans = share(solution, part, drive.supply()) >= drive.works();
+            for (int input = 0; input < drive.readings().size(); input++) {
+                boolean one = share(solution, part, drive.readings().get(input)) >= drive.reads();
+                reads |= one ? 1L << input : 0;
+            }
+        }
+        return new Conduction(
+                !solution.shorts().isEmpty(), driven, reversed, uneven, live, braked, pulls, holds, lit, reads, scans);
     }
 
     private Solution solve(BitSet contacts, BitSet on) {

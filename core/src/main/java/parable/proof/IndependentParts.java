@@ -65,7 +65,8 @@ final class IndependentParts {
             independent = new IndependentParts(assembly, ownOfOne);
         }
         Set<Integer> circuits = independent.circuits();
-        return circuits.size() < 2
+        boolean programmed = assembly.parts().stream().anyMatch(part -> part.family() == Family.CONTROLLER);
+        return programmed || circuits.size() < 2
                 ? List.of(assembly.sheet())
                 : circuits.stream().map(independent::sheet).toList();
     }

@@ -19,7 +19,9 @@ final class Instant {
         /** Until a timer notices that its coil is dead. */
         NOTICE,
         /** Until a finger may let go. */
-        HOLD
+        HOLD,
+        /** Until a controller scans. */
+        SCAN
     }
 
     /** What happened to a clock. */

@@ -12,9 +12,11 @@ import parable.bench.Fault;
 import parable.bench.Faults;
 import parable.network.Network;
 import parable.parts.Assembly;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.parts.Verb;
 
 /**
  * The positions of everything on a sheet that moves, one long for each state. Breakers without a release and fuses stay closed, all
@@ -27,6 +29,11 @@ final class Machine {
 
     /** The part that stands for all supplies from outside. */
     static final int POWER = -1;
+
+    private static final int NONE = -2;
+
+    /** More bits than this of a program's memory are not gone through. */
+    private static final int MOST_MEMORY = 31;
 
     private static final int[] NOWHERE = {};
     private static final int[][] NO_TARGETS = {};
@@ -42,6 +49,7 @@ final class Machine {
     private final int[] signals;
     private final int[][] barredBy;
     private final boolean[] welded;
+    private int restless;
     private final boolean[] armature;
     private final boolean[] button;
     private final List<Fault> faults;
@@ -51,6 +59,10 @@ final class Machine {
     private final int powerShift;
     private final int signatureBits;
     private final Conductions conductions;
+    private final Optional<Programmed> programmed;
+    private final int memory;
+    private final int[] signing;
+    private final int[] atOnce;
 
     /**
      * The machine of a sheet.
@@ -58,7 +70,29 @@ final class Machine {
      * @param faults what is wrong with it, from the beginning
      */
     Machine(Assembly assembly, List<Fault> faults) {
-        parts = assembly.parts();
+        this(assembly, faults, false);
+    }
+
+    /**
+     * The machine that is gone through where every change may take any time.
+     *
+     * @param faults what is wrong with it, from the beginning
+     */
+    static Machine untimed(Assembly assembly, List<Fault> faults) {
+        return new Machine(assembly, faults, true);
+    }
+
+    /**
+     * The machine of a sheet.
+     *
+     * @param merged whether delays of a controller's outputs and of the relays behind them that nobody could tell apart are one
+     */
+    private Machine(Assembly assembly, List<Fault> faults, boolean merged) {
+        programmed = Programmed.of(assembly);
+        List<Part> all = new ArrayList<>(assembly.parts());
+        memory = programmed.isPresent() ? all.size() : NONE;
+        programmed.ifPresent(controller -> all.addAll(controller.parts()));
+        parts = List.copyOf(all);
         this.faults = faults;
         effects = new Faults(Network.of(assembly));
         int count = parts.size();
@@ -79,30 +113,49 @@ final class Machine {
         int signatureAt = 1;
         for (int p = 0; p < count; p++) {
             Part part = parts.get(p);
-            Component component = Component.of(part, initial(part));
+            Component component = memory != NONE && p >= memory
+                    ? programmed.orElseThrow().components().get(p - memory)
+                    : Component.of(part, initial(part));
+            boolean spared = faults.stream().noneMatch(fault -> fault.tag().equals(part.tag()));
+            if (merged
+                    && memory != NONE
+                    && p < memory
+                    && spared
+                    && programmed.orElseThrow().onlyMakes(part)) {
+                component = new Component.Armature(true);
+            }
             components.add(component);
             armature[p] = component instanceof Component.Armature;
             button[p] = component instanceof Component.Button;
             rank[p] = -1;
             barredBy[p] = bars(assembly, part.tag());
-            welded[p] = !isStuck(part) && effects.holds(p, 0, faults);
+            welded[p] = p < assembly.parts().size() && !isStuck(part) && effects.holds(p, 0, faults);
             if (!isFixed(part) && !isStuck(part)) {
                 shift[p] = at;
                 at += component.bits();
-                mask[p] = (1 << component.bits()) - 1;
+                mask[p] = component.bits() >= MOST_MEMORY ? Integer.MAX_VALUE : (1 << component.bits()) - 1;
                 handNext[p] = component instanceof Component.Hand hand
                         ? hand.positions().stream().mapToInt(Integer::intValue).toArray()
                         : NOWHERE;
-                next[p] = component instanceof Component.Hand ? NO_TARGETS : nextOf(component);
+                boolean ownTable = !(component instanceof Component.Hand) && !(component instanceof Component.Memory);
+                next[p] = ownTable ? nextOf(component) : NO_TARGETS;
                 signatureAt += sign(p, signatureAt);
             }
         }
         for (int r = 0; r < moving.length; r++) {
             rank[moving[r]] = r;
         }
+        boolean sound = programmed
+                .filter(controller -> faults.stream().noneMatch(fault -> fault.tag()
+                        .equals(parts.get(controller.part()).tag())))
+                .isPresent();
+        atOnce = IntStream.range(0, programmed.map(Programmed::outputs).orElse(0))
+                .filter(output -> merged && sound && programmed.orElseThrow().followsAtOnce(output))
+                .toArray();
+        signing = IntStream.of(moving).filter(p -> p != memory).toArray();
         powerShift = at;
         signatureBits = signatureAt;
-        conductions = new Conductions(assembly, moving, motors, signals, faults);
+        conductions = new Conductions(assembly, moving, motors, signals, faults, programmed);
     }
 
     private int[] where(Predicate<Part> kind) {
@@ -132,6 +185,13 @@ final class Machine {
     /** Numbers the different ways the contacts of a part may stand; returns how many bits that takes. */
     private int sign(int part, int at) {
         Component component = components.get(part);
+        if (component instanceof Component.Memory) {
+            return 0;
+        }
+        if (component instanceof Component.Output) {
+            signature[part] = new long[] {0, 1L << at};
+            return 1;
+        }
         Map<List<Boolean>, Long> ways = new HashMap<>();
         signature[part] = new long[1 << component.bits()];
         for (int value = 0; value < signature[part].length; value++) {
@@ -162,7 +222,8 @@ final class Machine {
                     SELECTOR,
                     EMERGENCY_STOP,
                     DRUM_SWITCH,
-                    MACHINE_SWITCH -> false;
+                    MACHINE_SWITCH,
+                    CONTROLLER -> false;
         };
     }
 
@@ -188,8 +249,12 @@ final class Machine {
 
     /** Whether a state fits into a long. */
     boolean isSmallEnough() {
-        return powerShift < Long.SIZE - 1
-                && signatureBits < Long.SIZE
+        boolean remembers = memory == NONE
+                || components.get(memory).bits() < MOST_MEMORY
+                        && programmed.orElseThrow().isSmallEnough();
+        return remembers
+                && powerShift < Long.SIZE - 1
+                && signatureBits + programmed.map(Programmed::allOutputs).orElse(0) < Long.SIZE
                 && motors.length <= Long.SIZE
                 && signals.length <= Long.SIZE;
     }
@@ -255,7 +320,66 @@ final class Machine {
         if (move.part() == POWER) {
             return state ^ 1L << powerShift;
         }
+        if (move.part() == memory) {
+            return scanned(state, move.value());
+        }
         return rank[move.part()] < 0 ? state : with(state, move.part(), move.value());
+    }
+
+    /** The state with another memory; all timers that have come to a mark have been noticed. */
+    private long scanned(long state, int becomes) {
+        long after = with(state, memory, becomes);
+        for (int timer = 0; timer < programmed.orElseThrow().timers(); timer++) {
+            after = with(after, timer(timer), 0);
+        }
+        for (int output : atOnce) {
+            after = with(after, memory + 1 + output, programmed.orElseThrow().tells(becomes, output) ? 1 : 0);
+        }
+        return after;
+    }
+
+    private int timer(int number) {
+        return memory + 1 + programmed.orElseThrow().outputs() + number;
+    }
+
+    /** Whether the controller scans in a state. */
+    boolean scans(long state, Conduction conduction) {
+        return conduction.scans() && value(state, programmed.orElseThrow().part()) == 1;
+    }
+
+    private int ripe(long state) {
+        int ripe = 0;
+        for (int timer = 0; timer < programmed.orElseThrow().timers(); timer++) {
+            ripe |= valueOfMoving(state, timer(timer)) << timer;
+        }
+        return ripe;
+    }
+
+    /** The memory after the next scan, or after the controller was stopped; what it is if nothing would change. */
+    int remembersNext(long state, Conduction conduction) {
+        return scans(state, conduction)
+                ? programmed.orElseThrow().scanned(valueOfMoving(state, memory), conduction.reads(), ripe(state))
+                : 0;
+    }
+
+    /** Whether a scan would change anything, or stopping the controller has yet to. */
+    private boolean isToScan(long state, Conduction conduction) {
+        return remembersNext(state, conduction) != valueOfMoving(state, memory) || ripe(state) != 0;
+    }
+
+    /** The controller with its program, empty if the sheet has none. */
+    Optional<Programmed> programmed() {
+        return programmed;
+    }
+
+    /** What is remembered in a state. */
+    int memory(long state) {
+        return valueOfMoving(state, memory);
+    }
+
+    /** The number of a timer of the program. */
+    int programTimer(int part) {
+        return part - timer(0);
     }
 
     private long with(long state, int part, int value) {
@@ -265,21 +389,89 @@ final class Machine {
     /** How a state is joined and fed. */
     Conduction conduction(long state) {
         long key = hasPower(state) ? 1 : 0;
-        for (int p : moving) {
+        for (int p : signing) {
             key |= signature[p][valueOfMoving(state, p)];
         }
         return conductions.of(
-                key, hasPower(state), (part, contact) -> components.get(part).isClosed(contact, value(state, part)));
+                key,
+                hasPower(state),
+                (part, contact) -> contact.output()
+                        ? isOn(state, contact)
+                        : components.get(part).isClosed(contact, value(state, part)));
+    }
+
+    /** How a state is joined and fed once nothing changes any more, the lamps at the controller's outputs included. */
+    Conduction settled(long state) {
+        Conduction without = conduction(state);
+        if (programmed.isEmpty() || !scans(state, without)) {
+            return without;
+        }
+        Programmed.Shown shown = programmed.get().shown(memory(state), without.reads());
+        restless |= shown.restless();
+        if (shown.told() == 0) {
+            return without;
+        }
+        long key = hasPower(state) ? 1 : 0;
+        for (int p : signing) {
+            key |= signature[p][valueOfMoving(state, p)];
+        }
+        return conductions.of(
+                key | (long) shown.told() << signatureBits,
+                hasPower(state),
+                (part, contact) -> contact.output()
+                        ? isOn(state, contact) || (shown.told() >> contact.closedIn() - 1 & 1) == 1
+                        : components.get(part).isClosed(contact, value(state, part)));
+    }
+
+    /** Whether a lamp hangs on an output that was found to go on changing. */
+    boolean mayBlink(String tag) {
+        return restless != 0
+                && programmed
+                        .filter(controller -> controller.lights(restless, tag))
+                        .isPresent();
+    }
+
+    private boolean isOn(long state, Contact contact) {
+        return programmed
+                .filter(controller -> controller.output(contact.closedIn() - 1).isPresent())
+                .filter(controller -> value(
+                                state,
+                                memory
+                                        + 1
+                                        + controller
+                                                .output(contact.closedIn() - 1)
+                                                .getAsInt())
+                        == 1)
+                .isPresent();
     }
 
     /** Whether the coil of a moving part is fed enough for what it does. */
     boolean isFed(long state, int part, Conduction conduction) {
+        if (memory != NONE && part >= memory) {
+            return isTold(state, part, conduction);
+        }
         int value = value(state, part);
         boolean held = armature[part] && (value == Component.Armature.IN || value == Component.Armature.HANGING);
         return ((held ? conduction.holds() : conduction.pulls()) >> rank[part] & 1) == 1;
     }
 
+    /** Whether a scan is due, an output is told to close, or a timer of the program runs. */
+    private boolean isTold(long state, int part, Conduction conduction) {
+        Programmed controller = programmed.orElseThrow();
+        if (part == memory) {
+            return isToScan(state, conduction);
+        }
+        int output = part - memory - 1;
+        int remembered = valueOfMoving(state, memory);
+        return output < controller.outputs()
+                ? controller.tells(remembered, output)
+                : valueOfMoving(state, part) == 0 && controller.runs(remembered, output - controller.outputs());
+    }
+
     private int[] targets(long state, int part, Conduction conduction) {
+        if (part == memory) {
+            return isToScan(state, conduction) ? new int[] {remembersNext(state, conduction)} : NOWHERE;
+        }
         if (next[part].length == 0) {
             return NOWHERE;
         }
@@ -300,8 +492,11 @@ final class Machine {
 
     /** Hands over each state that the circuit may come to by itself in one step; returns whether there is any. */
     boolean eachOwn(long state, Conduction conduction, LongConsumer step) {
-        boolean any = false;
-        for (int p : moving) {
+        boolean any = memory != NONE && isToScan(state, conduction);
+        if (any) {
+            step.accept(scanned(state, remembersNext(state, conduction)));
+        }
+        for (int p : signing) {
             for (int target : targets(state, p, conduction)) {
                 any = true;
                 step.accept(with(state, p, target));
@@ -409,7 +604,7 @@ final class Machine {
 
     /** What a settled state shows. */
     Outcome outcome(long state) {
-        Conduction conduction = conduction(state);
+        Conduction conduction = settled(state);
         List<String> in = IntStream.of(moving)
                 .filter(part -> components.get(part) instanceof Component.Armature
                         && value(state, part) == Component.Armature.IN)
@@ -445,7 +640,20 @@ final class Machine {
         if (components.get(move.part()) instanceof Component.Clock) {
             return part.tag() + "'s clockwork goes on";
         }
-        return verb(part, move.value()).map(verb -> part.tag() + " is " + verb).orElse(part.tag() + " changes over");
+        if (components.get(move.part()) instanceof Component.Memory) {
+            return part.tag() + "'s program is scanned";
+        }
+        if (components.get(move.part()) instanceof Component.Output) {
+            return part.tag() + (move.value() == 1 ? " closes" : " opens");
+        }
+        if (components.get(move.part()) instanceof Component.ProgramTimer) {
+            return "the program's timer " + part.tag() + " has run its time";
+        }
+        String of = part.family() == Family.OVERLOAD_RELAY
+                        && move.value() == part.drive().verbs().get(Verb.PRESS)
+                ? part.tag() + "'s stop button"
+                : part.tag();
+        return verb(part, move.value()).map(verb -> of + " is " + verb).orElse(part.tag() + " changes over");
     }
 
     private static Optional<String> verb(Part part, int position) {

@@ -86,7 +86,8 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
     }
 
     private static Proof ofOne(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
-        Machine machine = new Machine(assembly, faults);
+        Machine machine = Machine.untimed(assembly, faults);
+        Machine timed = new Machine(assembly, faults);
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
@@ -96,8 +97,8 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         BooleanSupplier notInTime = speed == Speed.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());
-        Refinement refinement = new Refinement(machine, replay, notInTime);
-        Certainty certainty = new Certainty(machine, refinement, notInTime);
+        Refinement refinement = new Refinement(timed, replay, notInTime);
+        Certainty certainty = new Certainty(timed, refinement, notInTime);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
         Trials trials = new Trials(machine, replay, refinement, notInTime);
         List<Claim> claims = Stream.of(

@@ -176,8 +176,14 @@ final class Refinement {
             change(taken.kind()).ifPresent(change -> {
                 long took = times[taken.read()] - times[taken.begun()];
                 long takes = taken.ranOut() ? took : taken.range().longest();
+                long filter = machine.component(taken.part()) instanceof Component.Output
+                        ? machine.programmed().orElseThrow().drive().filter().nominal()
+                        : 0;
                 named.add(new Pace.Named(
-                        machine.parts().get(taken.part()).tag(), change, shift + times[taken.begun()], takes));
+                        machine.parts().get(taken.part()).tag(),
+                        change,
+                        shift + filter + times[taken.begun()],
+                        takes - filter));
             });
         }
         List<Machine.Move> hands = new ArrayList<>();
@@ -221,13 +227,35 @@ final class Refinement {
             case MAKE -> Optional.of(Pace.Change.MAKE);
             case STAGE -> Optional.of(Pace.Change.STAGE);
             case NOTICE -> Optional.of(Pace.Change.NOTICE);
+            case SCAN -> Optional.of(Pace.Change.SCAN);
             case HOLD -> Optional.empty();
         };
     }
 
     /** The stated times of some parts, each as a sentence. */
     List<String> words(Set<Integer> parts) {
-        return parts.stream().map(part -> words(machine.parts().get(part))).toList();
+        return parts.stream().map(this::words).toList();
+    }
+
+    private String words(int index) {
+        Part part = machine.parts().get(index);
+        if (machine.component(index) instanceof Component.Memory || part.drive() instanceof Drive.ByProgram) {
+            Drive.ByProgram drive = machine.programmed().orElseThrow().drive();
+            return String.format(
+                    Locale.ROOT,
+                    "%s reads its inputs through filters of %d ms and scans every %d ms",
+                    part.tag(),
+                    drive.filter().longest() / 1000,
+                    drive.scan() / 1000);
+        }
+        if (machine.component(index) instanceof Component.Output) {
+            return part.tag() + " closes within "
+                    + millis(part.travel().toMake(true)) + " and opens within "
+                    + millis(part.travel().toBreak(false));
+        }
+        return machine.component(index) instanceof Component.ProgramTimer
+                ? "the program's timer " + part.tag() + " runs its time"
+                : words(part);
     }
 
     private static String words(Part part) {

@@ -108,7 +108,7 @@ final class Rest implements ClaimSource {
 
     private static boolean isStopOrTrip(Part part) {
         return switch (part.family()) {
-            case EMERGENCY_STOP, OVERLOAD_RELAY, BREAKER, PUSH_BUTTON -> true;
+            case EMERGENCY_STOP, OVERLOAD_RELAY, BREAKER, PUSH_BUTTON, CONTROLLER -> true;
             default -> false;
         };
     }

@@ -34,7 +34,10 @@ final class Signals implements ClaimSource {
         for (int signal = 0; signal < machine.signals().size(); signal++) {
             int number = signal;
             String tag = machine.signals().get(signal);
-            BitSet lit = where(state -> (machine.conduction(state).lit() >> number & 1) == 1);
+            BitSet lit = where(state -> (machine.settled(state).lit() >> number & 1) == 1);
+            if (machine.mayBlink(tag)) {
+                continue;
+            }
             if (lit.isEmpty()) {
                 inPassing(number).ifPresent(claims::add);
                 continue;

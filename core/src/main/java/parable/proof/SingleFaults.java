@@ -47,9 +47,10 @@ public final class SingleFaults {
     private SingleFaults(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
         this.cancelled = cancelled;
-        Machine machine = new Machine(assembly, List.of());
+        Machine machine = Machine.untimed(assembly, List.of());
         Explorer explorer = explored(machine);
-        Refinement refinement = new Refinement(machine, new Replay(assembly, List.of()), cancelled);
+        Refinement refinement =
+                new Refinement(new Machine(assembly, List.of()), new Replay(assembly, List.of()), cancelled);
         List<Claim> claims = claims(machine, explorer, refinement, List.of());
         holding = claims.stream()
                 .filter(claim -> claim.verdict().holds())
@@ -126,9 +127,10 @@ public final class SingleFaults {
 
     private FaultRow row(Fault fault) {
         List<Fault> faults = List.of(fault);
-        Machine machine = new Machine(assembly, faults);
+        Machine machine = Machine.untimed(assembly, faults);
         Explorer explorer = explored(machine);
-        Refinement refinement = new Refinement(machine, new Replay(assembly, faults), cancelled).keepingTo(keeping);
+        Refinement refinement = new Refinement(new Machine(assembly, faults), new Replay(assembly, faults), cancelled)
+                .keepingTo(keeping);
         List<Claim> broken = claims(machine, explorer, refinement, faults).stream()
                 .filter(claim ->
                         holding.contains(claim.id()) && !claim.verdict().holds())

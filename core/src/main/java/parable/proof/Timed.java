@@ -188,6 +188,96 @@ sealed interface Timed {
         }
     }
 
+    /**
+     * The memory of a program. A scan comes within the scan time from when there is something new, and a controller that stops forgets at
+     * once. What the terminals read counts when the scan begins; the filters are added to the time of the outputs.
+     */
+    record OfMemory(int part, Machine machine, long scan) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {
+            if (fed && !machine.scans(now.positions(), machine.conduction(now.positions()))) {
+                now.stop(part, Kind.SCAN);
+                now.move(part, 0);
+            } else if (fed && !now.runs(part, Kind.SCAN)) {
+                now.start(part, Kind.SCAN, new TimeRange(0, scan, scan));
+            } else if (!fed) {
+                now.stop(part, Kind.SCAN);
+            }
+        }
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            return before.runs(part, Kind.SCAN)
+                    ? List.of(now -> {
+                        now.runOut(part, Kind.SCAN);
+                        now.move(part, machine.remembersNext(now.positions(), machine.conduction(now.positions())));
+                    })
+                    : List.of();
+        }
+    }
+
+    /** An output of a controller, which takes the filter's time and its own. */
+    record OfOutput(int part, Part of, TimeRange filter) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {
+            if (fed != now.isCommanded(part)) {
+                now.command(part, fed);
+                now.stop(part, Kind.MAKE);
+                now.stop(part, Kind.BREAK);
+                if (fed != (now.value(part) == 1)) {
+                    TimeRange own = fed ? of.travel().toMake(true) : of.travel().toBreak(false);
+                    TimeRange all = new TimeRange(
+                            own.shortest() + filter.shortest(),
+                            own.nominal() + filter.nominal(),
+                            own.longest() + filter.longest());
+                    now.start(part, fed ? Kind.MAKE : Kind.BREAK, all);
+                }
+            }
+        }
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            Kind kind = before.isCommanded(part) ? Kind.MAKE : Kind.BREAK;
+            return before.runs(part, kind)
+                    ? List.of(now -> {
+                        now.runOut(part, kind);
+                        now.move(part, kind == Kind.MAKE ? 1 : 0);
+                    })
+                    : List.of();
+        }
+    }
+
+    /** A timer of a program, which counts from the scan that sets it going; a mark after the first comes up to a scan sooner. */
+    record OfProgramTimer(int part, Machine machine, Programmed controller) implements Timed {
+
+        @Override
+        public void feel(Instant now, boolean fed, boolean barred) {
+            if (fed && !now.runs(part, Kind.STAGE)) {
+                int timer = machine.programTimer(part);
+                int memory = machine.memory(now.positions());
+                long next = controller.toNextMark(memory, timer);
+                long late = controller.isAtFirstMark(memory, timer)
+                        ? 0
+                        : controller.drive().scan();
+                now.start(part, Kind.STAGE, new TimeRange(Math.max(0, next - late), next, next));
+            } else if (!fed) {
+                now.stop(part, Kind.STAGE);
+            }
+        }
+
+        @Override
+        public List<Consumer<Instant>> next(Instant before, boolean barred) {
+            return before.runs(part, Kind.STAGE)
+                    ? List.of(now -> {
+                        now.runOut(part, Kind.STAGE);
+                        now.move(part, 1);
+                    })
+                    : List.of();
+        }
+    }
+
     /** A hand that has moved something leaves it there for a while. */
     static void finger(Instant now, int part) {
         if (now.runs(part, Kind.HOLD)) {

@@ -72,6 +72,19 @@ final class TimedSearch {
 
     private static Optional<Timed> of(Machine machine, int index) {
         Part part = machine.parts().get(index);
+        if (machine.component(index) instanceof Component.Memory) {
+            return machine.programmed()
+                    .map(controller -> new Timed.OfMemory(
+                            index, machine, controller.drive().scan()));
+        }
+        if (machine.component(index) instanceof Component.Output) {
+            return machine.programmed()
+                    .map(controller ->
+                            new Timed.OfOutput(index, part, controller.drive().filter()));
+        }
+        if (machine.component(index) instanceof Component.ProgramTimer) {
+            return machine.programmed().map(controller -> new Timed.OfProgramTimer(index, machine, controller));
+        }
         if (machine.component(index) instanceof Component.Armature) {
             return Optional.of(new Timed.OfArmature(index, part));
         }

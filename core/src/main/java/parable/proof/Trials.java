@@ -113,11 +113,12 @@ final class Trials {
     /** How long all timers take one after the other, in microseconds. */
     private long longest() {
         return machine.parts().stream()
-                .filter(part -> part.drive() instanceof Drive.ByTimer)
-                .map(part -> ((Drive.ByTimer) part.drive()).program())
-                .flatMap(program -> Stream.concat(program.fed().stream(), program.released().stream()))
-                .mapToLong(stage -> stage.after().longest())
-                .sum();
+                        .filter(part -> part.drive() instanceof Drive.ByTimer)
+                        .map(part -> ((Drive.ByTimer) part.drive()).program())
+                        .flatMap(program -> Stream.concat(program.fed().stream(), program.released().stream()))
+                        .mapToLong(stage -> stage.after().longest())
+                        .sum()
+                + machine.programmed().map(Programmed::longest).orElse(0L);
     }
 
     /** A script played at nominal times. */
@@ -148,7 +149,7 @@ final class Trials {
     Claim claim(String id, String text, Corners.Result result, Function<Corners.Result.Within, String> measured) {
         if (result instanceof Corners.Result.Within within) {
             Set<Integer> parts = new TreeSet<>();
-            within.tags().forEach(tag -> parts.add(machine.index(tag)));
+            within.tags().forEach(tag -> parts.add(machine.index(tag.split("\\.Q")[0])));
             return Claim.of(id, measured.apply(within), refinement.holds(parts), List.of());
         }
         return result instanceof Corners.Result.Flawed flawed

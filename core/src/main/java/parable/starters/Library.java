@@ -44,29 +44,30 @@ public final class Library {
         MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW", "11.5 A", "25 A")
                 .driving("10 %", "3 s");
         MotorData feeder = MotorData.on400V("Mill feeder", "mill floor", "2.2 kW", "4.9 A", "10 A");
+        List<Sheet> relays = drawn(
+                iec("Wash pump", pump)
+                        .from("door", "wash floor")
+                        .with(EmergencyStop.ONE)
+                        .showing(Lamp.RUNNING, Lamp.STOPPED, Lamp.TRIPPED),
+                iec("Mill", mill)
+                        .with(Running.STAR_DELTA_BY_STAR)
+                        .with(EmergencyStop.ONE)
+                        .showing(Lamp.RUNNING, Lamp.TRIPPED),
+                iec("Press platen", platen)
+                        .with(Directions.STOP_FIRST)
+                        .with(EndSwitches.STOP)
+                        .with(EmergencyStop.ONE)
+                        .showing(Lamp.RUNNING),
+                iec("Pomace auger", auger)
+                        .with(Jogging.SELECTOR)
+                        .with(EmergencyStop.ONE)
+                        .showing(Lamp.RUNNING),
+                iec("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
+                iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL));
         return job(
                 "Tern Hollow press house",
                 Practice.IEC,
-                drawn(
-                        iec("Wash pump", pump)
-                                .from("door", "wash floor")
-                                .with(EmergencyStop.ONE)
-                                .showing(Lamp.RUNNING, Lamp.STOPPED, Lamp.TRIPPED),
-                        iec("Mill", mill)
-                                .with(Running.STAR_DELTA_BY_STAR)
-                                .with(EmergencyStop.ONE)
-                                .showing(Lamp.RUNNING, Lamp.TRIPPED),
-                        iec("Press platen", platen)
-                                .with(Directions.STOP_FIRST)
-                                .with(EndSwitches.STOP)
-                                .with(EmergencyStop.ONE)
-                                .showing(Lamp.RUNNING),
-                        iec("Pomace auger", auger)
-                                .with(Jogging.SELECTOR)
-                                .with(EmergencyStop.ONE)
-                                .showing(Lamp.RUNNING),
-                        iec("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
-                        iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL)));
+                Stream.concat(relays.stream(), Stream.of(BottleRinser.sheet())).toList());
     }
 
     /** The ice house. */
@@ -136,7 +137,8 @@ public final class Library {
                                 .with(EmergencyStop.ONE),
                         iec("Jog relay", motor).with(Jogging.RELAY),
                         iec("Warning at start", motor).with(Warning.FROM_START),
-                        iec("Timed brake", saw).with(Braking.TIMED)));
+                        iec("Timed brake", saw).with(Braking.TIMED),
+                        iec("By controller", motor).with(ControlBy.CONTROLLER).showing(Lamp.RUNNING)));
     }
 
     /** The variants of reversing, star-delta and hand-operated starters. */

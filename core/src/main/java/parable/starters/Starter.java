@@ -1,8 +1,14 @@
 package parable.starters;
 
+import java.util.ArrayList;
 import java.util.List;
 import parable.circuit.Duty;
 import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.plc.Translation;
+import parable.plc.TranslationChoices;
+import parable.plc.TranslationException;
 
 /**
  * A starter of the library.
@@ -26,7 +32,22 @@ public record Starter(Sheet sheet, List<String> reasons) {
         wish.conflict().ifPresent(words -> {
             throw new IllegalArgumentException(words);
         });
-        return new Starter(new Drawing(wish).sheet(), reasons(wish));
+        List<String> reasons = new ArrayList<>(reasons(wish));
+        Sheet drawn = new Drawing(wish).sheet();
+        return wish.has(ControlBy.CONTROLLER)
+                ? new Starter(translated(wish, drawn, reasons), reasons)
+                : new Starter(drawn, reasons);
+    }
+
+    /** The relay sheet as that of a controller; what became of each part is added to the reasons. */
+    private static Sheet translated(Wish wish, Sheet drawn, List<String> reasons) {
+        try {
+            Translation translation = Translation.of(Assembly.of(drawn), wish.practice(), TranslationChoices.PROPOSED);
+            translation.splits().forEach(split -> reasons.add(split.what() + ": " + split.why()));
+            return translation.sheet().named(wish.name());
+        } catch (TranslationException | PartException impossible) {
+            throw new IllegalStateException("the library draws what cannot be translated: " + wish.name(), impossible);
+        }
     }
 
     /**

@@ -10,10 +10,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import parable.plc.Program;
-import parable.plc.ProgramException;
-import parable.plc.Programs;
-import parable.plc.StructuredText;
+import parable.program.Program;
+import parable.program.ProgramException;
+import parable.program.Programs;
+import parable.program.StructuredText;
 
 class PlcOpenXmlTest {
 

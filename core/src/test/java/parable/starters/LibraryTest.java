@@ -73,7 +73,7 @@ class LibraryTest {
         bench.act(maintained ? new Action(Verb.PRESS, stop) : new Action(Verb.TURN, mode, "off"));
         bench.runUntil(20_300_000);
         assertThat(bench.moment().condition(motor)).isIn(Condition.COASTING, Condition.BRAKED, Condition.STOPPED);
-        assertThat(starter.reasons()).hasSameSizeAs(Question.all());
+        assertThat(starter.reasons()).hasSizeGreaterThanOrEqualTo(Question.all().size());
     }
 
     /** Each pair of answers to two questions, in both practices, everything else as the practice has it. */

@@ -167,7 +167,7 @@ public final class DeskView extends VBox {
             case SUPPLY, CONVERTER, RESISTOR -> "Supplies";
             case MOTOR -> "Motors";
             case BREAKER, ISOLATOR, FUSE, OVERLOAD_RELAY -> "Protection";
-            case CONTACTOR, CONTROL_RELAY, TIMER, INTERLOCK -> "Contactors and relays";
+            case CONTACTOR, CONTROL_RELAY, TIMER, INTERLOCK, CONTROLLER -> "Contactors and relays";
             case PUSH_BUTTON, SELECTOR, EMERGENCY_STOP, DRUM_SWITCH -> "Operators";
             case MACHINE_SWITCH -> "Machine switches";
             case PILOT_LAMP, HORN, SOLENOID -> "Lamps and loads";

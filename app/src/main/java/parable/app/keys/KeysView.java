@@ -24,6 +24,7 @@ public final class KeysView extends BorderPane {
     private static final List<Key> ANYWHERE = List.of(
             new Key("Ctrl+D", "From drawing to trying and back"),
             new Key("Ctrl+K", "What the rules find"),
+            new Key("Ctrl+G", "The program, or the translation into one"),
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),

@@ -1,0 +1,145 @@
+package parable.app.program;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import parable.app.JobModel;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.proof.Equivalence;
+import parable.proof.Refutation;
+
+/** Whether the sheet that is shown is the same machine as another of the job: the first difference with both side by side. */
+final class CompareView extends VBox {
+
+    private final JobModel jobs;
+    private final Supplier<Assembly> shown;
+    private final CompareModel model = new CompareModel();
+    private final ChoiceBox<String> other = new ChoiceBox<>();
+    private final VBox result = new VBox(6);
+    private final Button button = new Button("Compare with");
+    private final Consumer<Refutation> replay;
+
+    /**
+     * The view.
+     *
+     * @param shown the sheet that is shown
+     * @param replay plays on the bench of the sheet that is shown
+     */
+    CompareView(JobModel jobs, Supplier<Assembly> shown, Consumer<Refutation> replay) {
+        super(6);
+        this.jobs = jobs;
+        this.shown = shown;
+        this.replay = replay;
+        setId("compare");
+        getStyleClass().add("desk");
+        Label heading = new Label("Is it the same machine?");
+        heading.getStyleClass().add("plate-name");
+        button.setId("compare-now");
+        button.getStyleClass().add("latch");
+        button.setOnAction(event -> compare());
+        other.setId("compare-other");
+        HBox row = new HBox(8, button, other);
+        getChildren().addAll(heading, row, result);
+        jobs.jobProperty().addListener((any, before, job) -> {
+            model.forget();
+            offer();
+        });
+        model.foundProperty().addListener((any, before, found) -> show());
+        model.comparingProperty().addListener((any, before, found) -> show());
+        model.doneProperty().addListener((any, before, found) -> show());
+        offer();
+        show();
+    }
+
+    private void offer() {
+        String name = shown.get().sheet().name();
+        List<String> names = jobs.jobProperty().get().sheets().stream()
+                .map(Sheet::name)
+                .filter(one -> !one.equals(name))
+                .toList();
+        if (!names.equals(other.getItems())) {
+            other.getItems().setAll(names);
+            other.setValue(names.stream()
+                    .filter(one -> name.startsWith(one))
+                    .findFirst()
+                    .orElse(names.isEmpty() ? null : names.get(0)));
+        }
+        button.setDisable(names.isEmpty());
+    }
+
+    private void compare() {
+        jobs.jobProperty().get().sheet(other.getValue()).ifPresent(sheet -> {
+            try {
+                model.compare(Assembly.of(sheet), shown.get());
+            } catch (PartException impossible) {
+                throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+            }
+        });
+    }
+
+    private void show() {
+        result.getChildren().clear();
+        if (model.comparingProperty().get()) {
+            Button cancel = new Button("Cancel");
+            cancel.getStyleClass().add("latch");
+            cancel.setOnAction(event -> model.forget());
+            result.getChildren()
+                    .add(new HBox(
+                            8,
+                            wrapped("Going through both together\u2026 "
+                                    + model.doneProperty().get() + " pairs of states"),
+                            cancel));
+            return;
+        }
+        if (model.foundProperty().get().isEmpty()) {
+            result.getChildren()
+                    .add(
+                            wrapped(
+                                    "Whatever the same hands do to both: do they settle to the same contactors, lamps and motors?"));
+            return;
+        }
+        Equivalence found = model.foundProperty().get().get();
+        Label verdict = new Label(
+                switch (found.verdict()) {
+                    case EQUIVALENT -> "The same machine";
+                    case DIFFERENT -> "Not the same machine";
+                    case UNFINISHED -> "Not finished";
+                });
+        verdict.setId("compare-verdict");
+        verdict.getStyleClass().add("finding-text");
+        VBox entry = new VBox(4, verdict, wrapped(found.states() + " pairs of states gone through."));
+        found.inherent().forEach(sentence -> entry.getChildren().add(wrapped("By nature: " + sentence)));
+        found.difference().ifPresent(difference -> tell(difference, entry));
+        entry.getStyleClass().add("finding");
+        result.getChildren().add(entry);
+    }
+
+    private void tell(Equivalence.Difference difference, VBox entry) {
+        String done = difference.actions().isEmpty()
+                ? "With the power on and nothing touched:"
+                : String.join("; ", difference.actions()) + ":";
+        entry.getChildren().add(wrapped(done));
+        entry.getChildren().add(wrapped(other.getValue() + ": " + difference.one() + "."));
+        entry.getChildren().add(wrapped(shown.get().sheet().name() + ": " + difference.other() + "."));
+        Button play = new Button("Replay on this sheet");
+        play.setId("compare-replay");
+        play.getStyleClass().add("latch");
+        play.setOnAction(event -> replay.accept(difference.shownByOther()));
+        entry.getChildren().add(play);
+    }
+
+    private static Label wrapped(String words) {
+        Label label = new Label(words);
+        label.setWrapText(true);
+        label.getStyleClass().add("finding-reason");
+        label.setMinHeight(USE_PREF_SIZE);
+        return label;
+    }
+}

@@ -1,0 +1,318 @@
+package parable.app.program;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import parable.app.JobModel;
+import parable.circuit.Sheet;
+import parable.program.Address;
+import parable.program.Logic;
+import parable.program.Network;
+import parable.program.Program;
+import parable.program.ProgramEdit;
+import parable.program.ProgramException;
+import parable.program.StructuredText;
+import parable.program.StructuredTextException;
+import parable.program.Variable;
+import parable.program.VariableType;
+
+/** The program of one sheet while it is changed: what is selected in it, what is typed, what that would make of it. */
+public final class ProgramModel {
+
+    private static final Pattern DECLARATION =
+            Pattern.compile("(?s)[A-Za-z]\\w*\\s+AT\\s+%.*|[A-Za-z]\\w*\\s*:(?!=).*");
+    private static final Pattern REMARK = Pattern.compile("(?s)\\(\\*(.*?)\\*\\)(.*)");
+
+    private final JobModel jobs;
+    private final String name;
+    private final ObjectProperty<Place> selected = new SimpleObjectProperty<>(new Place(0, Place.NETWORK));
+    private final ObjectProperty<Way> way = new SimpleObjectProperty<>(Way.CHANGE);
+    private final StringProperty line = new SimpleStringProperty("");
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+
+    /**
+     * A place in a program.
+     *
+     * @param network from 0
+     * @param leaf the contact in it, from 0, or {@link #NETWORK} for all of it
+     */
+    public record Place(int network, int leaf) {
+        static final int NETWORK = -1;
+    }
+
+    /** What is done with what is typed. */
+    public enum Way {
+        CHANGE("Change", "the selected network, as a statement"),
+        NEW("New network", "below the selected one"),
+        BEFORE("Before", "in series before the selected contact"),
+        AFTER("After", "in series after the selected contact"),
+        AROUND("Around", "in parallel with the selected contact");
+
+        private final String words;
+        private final String help;
+
+        Way(String words, String help) {
+            this.words = words;
+            this.help = help;
+        }
+
+        String words() {
+            return words;
+        }
+
+        String help() {
+            return help;
+        }
+    }
+
+    /** The program of the sheet of this name. */
+    public ProgramModel(JobModel jobs, String name) {
+        this.jobs = jobs;
+        this.name = name;
+    }
+
+    private Sheet sheet() {
+        return jobs.jobProperty().get().sheet(name).orElseThrow();
+    }
+
+    /** The program, empty if the sheet has none. */
+    public Optional<Program> program() {
+        return sheet().program();
+    }
+
+    ObjectProperty<Place> selectedProperty() {
+        return selected;
+    }
+
+    ObjectProperty<Way> wayProperty() {
+        return way;
+    }
+
+    StringProperty lineProperty() {
+        return line;
+    }
+
+    /** Why what was asked for last could not be done, empty if it could. */
+    ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
+    }
+
+    /** Selects a place; to change a network begins with its statement. */
+    void select(Place place) {
+        selected.set(place);
+        choose(place.leaf() == Place.NETWORK ? Way.CHANGE : way.get() == Way.CHANGE ? Way.AFTER : way.get());
+    }
+
+    void choose(Way next) {
+        way.set(next);
+        line.set(next == Way.CHANGE ? network().map(StructuredText::statement).orElse("") : "");
+        trouble.set("");
+    }
+
+    private Optional<Network> network() {
+        return program()
+                .filter(program -> selected.get().network() < program.networks().size())
+                .map(program -> program.networks().get(selected.get().network()));
+    }
+
+    /** What the typed line would make of the program. */
+    record Preview(Optional<Program> program, String words) {}
+
+    Preview preview() {
+        if (line.get().isBlank()) {
+            return new Preview(
+                    Optional.empty(),
+                    "Type a statement, such as K1 := S0 AND (S1 OR K1_in); or a variable, such as S5 AT %IX0.7 : BOOL; beside a contact only its"
+                            + " name, NOT in front of it for the closed instruction.");
+        }
+        try {
+            Program changed = changed();
+            return new Preview(
+                    Optional.of(changed),
+                    changed.equals(program().orElseThrow()) ? "As it is." : "Enter takes it over.");
+        } catch (StructuredTextException | ProgramException senseless) {
+            return new Preview(Optional.empty(), senseless.getMessage());
+        }
+    }
+
+    /** Makes of the line what it says; returns whether it did. */
+    boolean commit() {
+        Preview preview = preview();
+        if (preview.program().isEmpty()) {
+            trouble.set(preview.words());
+            return false;
+        }
+        boolean adds = way.get() == Way.NEW && !isDeclaration();
+        put(preview.program().get());
+        if (adds) {
+            selected.set(new Place(selected.get().network() + 1, Place.NETWORK));
+        }
+        choose(way.get() == Way.CHANGE ? Way.CHANGE : way.get());
+        return true;
+    }
+
+    private boolean isDeclaration() {
+        return DECLARATION.matcher(line.get().strip()).matches();
+    }
+
+    private Program changed() throws StructuredTextException, ProgramException {
+        Program program = program().orElseThrow();
+        if (isDeclaration()) {
+            return ProgramEdit.declared(program, variable(line.get().strip()));
+        }
+        int at = selected.get().network();
+        return switch (way.get()) {
+            case CHANGE -> program.networks().isEmpty()
+                    ? ProgramEdit.inserted(program, 0, typed(program))
+                    : ProgramEdit.replaced(program, at, typed(program));
+            case NEW -> ProgramEdit.inserted(program, at + 1, typed(program));
+            case BEFORE -> beside(program, ProgramEdit.Side.BEFORE);
+            case AFTER -> beside(program, ProgramEdit.Side.AFTER);
+            case AROUND -> beside(program, ProgramEdit.Side.AROUND);
+        };
+    }
+
+    private Program beside(Program program, ProgramEdit.Side side) throws StructuredTextException, ProgramException {
+        Place at = selected.get();
+        return ProgramEdit.beside(program, at.network(), Math.max(0, at.leaf()), side, operand(program));
+    }
+
+    /** A name, an expression or a comparison, as the right side of a statement would have it. */
+    private Logic operand(Program program) throws StructuredTextException, ProgramException {
+        String bit = program.networks().get(selected.get().network()).end().variable();
+        boolean block = program.variable(bit)
+                .filter(variable -> variable.type() != VariableType.BOOL)
+                .isPresent();
+        String target = block
+                ? program.variables().stream()
+                        .filter(variable -> variable.type() == VariableType.BOOL)
+                        .filter(variable -> variable.address()
+                                .filter(at -> at.area() == Address.Area.INPUT)
+                                .isEmpty())
+                        .map(Variable::name)
+                        .findFirst()
+                        .orElse(bit)
+                : bit;
+        return network(program, target + " := " + line.get().strip().replaceAll(";$", "") + ";")
+                .logic();
+    }
+
+    private Network typed(Program program) throws StructuredTextException, ProgramException {
+        String written = line.get().strip();
+        Matcher remark = REMARK.matcher(written);
+        String comment = remark.matches()
+                ? remark.group(1).strip()
+                : way.get() == Way.CHANGE ? network().map(Network::comment).orElse("") : "";
+        String statement = remark.matches() ? remark.group(2).strip() : written;
+        Network read = network(program, statement.endsWith(";") ? statement : statement + ";");
+        return new Network(comment, read.logic(), read.end());
+    }
+
+    /** Reads one statement with the variables that the program has. */
+    private static Network network(Program program, String statement) throws StructuredTextException, ProgramException {
+        Program empty = new Program(program.name(), program.variables(), List.of());
+        String head = StructuredText.write(empty);
+        String around = head.substring(0, head.indexOf("END_PROGRAM")).replace("\n", " ");
+        List<Network> read =
+                StructuredText.read(around + "\n" + statement + "\nEND_PROGRAM").networks();
+        if (read.size() != 1) {
+            throw new IllegalStateException("one statement was typed and " + read.size() + " were read");
+        }
+        return read.get(0);
+    }
+
+    private static Variable variable(String declaration) throws StructuredTextException, ProgramException {
+        String written = declaration.endsWith(";") ? declaration : declaration + ";";
+        return StructuredText.read("PROGRAM Declaration_only VAR\n" + written + "\nEND_VAR END_PROGRAM")
+                .variables()
+                .get(0);
+    }
+
+    /** A change that was asked for by a key or button. */
+    private interface Change {
+        Program of(Program program, Place at) throws ProgramException;
+    }
+
+    private void change(Change change) {
+        trouble.set("");
+        program()
+                .filter(program -> selected.get().network() < program.networks().size())
+                .ifPresent(program -> {
+                    try {
+                        put(change.of(program, selected.get()));
+                    } catch (ProgramException impossible) {
+                        trouble.set(impossible.getMessage());
+                    }
+                });
+    }
+
+    private void put(Program changed) {
+        jobs.edit(sheet().withProgram(Optional.of(changed)));
+    }
+
+    /** Takes the selected contact or network away and closes the gap. */
+    void take() {
+        change((program, at) -> at.leaf() == Place.NETWORK
+                ? ProgramEdit.taken(program, at.network())
+                : ProgramEdit.without(program, at.network(), at.leaf()));
+        int last =
+                Math.max(0, program().map(program -> program.networks().size()).orElse(1) - 1);
+        select(new Place(Math.min(last, selected.get().network()), Place.NETWORK));
+    }
+
+    /** Exchanges the instruction of the selected contact for the other kind. */
+    void invert() {
+        if (selected.get().leaf() != Place.NETWORK) {
+            change((program, at) -> ProgramEdit.inverted(program, at.network(), at.leaf()));
+        }
+    }
+
+    /** Moves the selected network up or down. */
+    void move(int sense) {
+        int to = selected.get().network() + sense;
+        int count = program().map(program -> program.networks().size()).orElse(0);
+        if (to >= 0 && to < count) {
+            change((program, at) -> ProgramEdit.moved(program, at.network(), to));
+            selected.set(new Place(to, selected.get().leaf()));
+        }
+    }
+
+    /** Goes to the next or the last contact, or network. */
+    void go(int networks, int leaves) {
+        Place at = selected.get();
+        Program program = program().orElseThrow();
+        if (program.networks().isEmpty()) {
+            return;
+        }
+        int network = Math.max(0, Math.min(program.networks().size() - 1, at.network() + networks));
+        int count = leaves(program.networks().get(network).logic());
+        int leaf = networks != 0 ? Place.NETWORK : Math.max(Place.NETWORK, Math.min(count - 1, at.leaf() + leaves));
+        select(new Place(network, leaf));
+    }
+
+    private static int leaves(Logic logic) {
+        if (logic instanceof Logic.Series series) {
+            return series.parts().stream().mapToInt(ProgramModel::leaves).sum();
+        }
+        return logic instanceof Logic.Parallel parallel
+                ? parallel.branches().stream().mapToInt(ProgramModel::leaves).sum()
+                : 1;
+    }
+
+    /** What is selected, in words. */
+    String words() {
+        Place at = selected.get();
+        return network()
+                .map(network -> "Network " + (at.network() + 1)
+                        + (at.leaf() == Place.NETWORK ? "" : ", contact " + (at.leaf() + 1))
+                        + (network.comment().isEmpty() ? "" : ": " + network.comment()))
+                .orElse("Nothing is selected");
+    }
+}

@@ -1,0 +1,132 @@
+package parable.app.program;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tab;
+import javafx.scene.control.TabPane;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import parable.app.JobModel;
+import parable.app.look.Look;
+import parable.app.run.RunModel;
+import parable.bench.Moment;
+import parable.circuit.Sheet;
+import parable.parts.ControllerField;
+import parable.parts.Part;
+import parable.proof.Refutation;
+
+/** What stands in the window in the step of the program: on a sheet with a controller its program, on one of relays its translation. */
+public final class ProgramPage {
+
+    private final JobModel jobs;
+    private final RunModel run;
+    private final ProgramModel model;
+    private final ProgramView view;
+    private final ProgramDesk desk;
+    private final Label state = new Label();
+    private final VBox centre;
+    private final TabPane beside = new TabPane();
+    private final TranslateView translate;
+
+    /**
+     * The page of one sheet.
+     *
+     * @param name the sheet
+     * @param replay plays on the bench of this sheet
+     * @param added takes a sheet that has been translated
+     */
+    public ProgramPage(
+            JobModel jobs, String name, RunModel run, Look look, Consumer<Refutation> replay, Consumer<Sheet> added) {
+        this.jobs = jobs;
+        this.run = run;
+        model = new ProgramModel(jobs, name);
+        view = new ProgramView(run, look, model);
+        desk = new ProgramDesk(jobs, model);
+        state.setId("program-state");
+        state.getStyleClass().add("program-state");
+        VBox.setVgrow(view, Priority.ALWAYS);
+        centre = new VBox(state, view, desk);
+        translate =
+                new TranslateView(run::assembly, () -> jobs.jobProperty().get().practice(), added);
+        beside.getTabs()
+                .addAll(
+                        tab("Inputs", new InputsView(run)),
+                        tab("Same machine?", new CompareView(jobs, run::assembly, replay)));
+        VBox.setVgrow(beside, Priority.ALWAYS);
+        run.shownProperty().addListener((any, before, now) -> tell());
+        tell();
+        model.choose(ProgramModel.Way.CHANGE);
+    }
+
+    private static Tab tab(String words, Node content) {
+        Tab tab = new Tab(words, content);
+        tab.setClosable(false);
+        return tab;
+    }
+
+    /** Whether the sheet has a program to show. */
+    public boolean hasProgram() {
+        return model.program().isPresent();
+    }
+
+    /** The program in the place of the drawing. */
+    public Node centre() {
+        return centre;
+    }
+
+    /** What stands beside the program: its inputs and the comparison. */
+    public Node besideProgram() {
+        return beside;
+    }
+
+    /** What stands beside the drawing of a relay sheet: its translation. */
+    public Node besideDrawing() {
+        translate.show();
+        return translate;
+    }
+
+    /** Puts the keyboard on the program. */
+    public void takeKeyboard() {
+        if (!desk.isTyping()) {
+            view.requestFocus();
+        }
+    }
+
+    /** A key with Ctrl; returns whether it meant anything. */
+    public boolean key(KeyEvent event) {
+        switch (event.getCode()) {
+            case DIGIT1 -> desk.choose(ProgramModel.Way.CHANGE);
+            case DIGIT2 -> desk.choose(ProgramModel.Way.NEW);
+            case DIGIT3 -> desk.choose(ProgramModel.Way.BEFORE);
+            case DIGIT4 -> desk.choose(ProgramModel.Way.AFTER);
+            case DIGIT5 -> desk.choose(ProgramModel.Way.AROUND);
+            case DIGIT6 -> model.invert();
+            case UP -> model.move(-1);
+            case DOWN -> model.move(1);
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void tell() {
+        Optional<Part> controller = ControllerField.of(run.assembly()).map(ControllerField::controller);
+        Moment moment = run.shownProperty().get();
+        if (controller.isEmpty()) {
+            state.setText(jobs.jobProperty().get().name());
+        } else if (moment.program().isPresent()) {
+            state.setText(controller.get().tag()
+                    + " runs: it reads its inputs, goes through the networks from the first to the last, and tells its outputs, every "
+                    + controller.get().device().setting("scan").orElse("10 ms") + ".");
+        } else {
+            state.setText(controller.get().tag()
+                    + (moment.actuated(controller.get().tag())
+                            ? " has no supply: close the breaker. Nothing is scanned, all outputs are off."
+                            : " is set to stop: nothing is scanned, all outputs are off."));
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package parable.app.program;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.plc.SealIn;
+import parable.plc.Split;
+import parable.plc.Translation;
+import parable.plc.TranslationChoices;
+import parable.plc.TranslationException;
+
+/** On a relay sheet: what would go into a program and what stays in copper, each with its reason and to be decided otherwise. */
+final class TranslateView extends VBox {
+
+    private final Supplier<Assembly> shown;
+    private final Supplier<Practice> practice;
+    private final ChoiceBox<String> sealIn = new ChoiceBox<>();
+    private final CheckBox transistor = new CheckBox("transistor outputs, suppressors on their coils");
+    private final Map<String, Boolean> copper = new HashMap<>();
+    private final VBox rows = new VBox(6);
+    private final Button draw = new Button("Draw the sheet of the controller");
+    private Optional<Translation> translation = Optional.empty();
+
+    /**
+     * The view.
+     *
+     * @param done takes the new sheet
+     */
+    TranslateView(Supplier<Assembly> shown, Supplier<Practice> practice, Consumer<Sheet> done) {
+        super(8);
+        this.shown = shown;
+        this.practice = practice;
+        setId("translate");
+        getStyleClass().add("findings");
+        for (SealIn one : SealIn.values()) {
+            sealIn.getItems().add(one.words());
+        }
+        sealIn.setId("translate-seal-in");
+        sealIn.setValue(SealIn.AUXILIARY_WITH_ALARM.words());
+        sealIn.setOnAction(event -> show());
+        transistor.setId("translate-transistor");
+        transistor.setOnAction(event -> show());
+        draw.setId("translate-draw");
+        draw.setOnAction(event -> translation.ifPresent(one -> done.accept(one.sheet())));
+        GridPane choices = new GridPane();
+        choices.setHgap(8);
+        choices.setVgap(6);
+        choices.add(new Label("It knows a contactor by"), 0, 0);
+        choices.add(sealIn, 1, 0);
+        choices.add(transistor, 0, 1, 2, 1);
+        Label heading = new Label("From relays to a controller");
+        heading.getStyleClass().add("plate-name");
+        ScrollPane scrolled = new ScrollPane(rows);
+        scrolled.setFitToWidth(true);
+        VBox.setVgrow(scrolled, Priority.ALWAYS);
+        getChildren().addAll(heading, choices, draw, scrolled);
+        show();
+    }
+
+    /** Looks at the sheet anew. */
+    void show() {
+        rows.getChildren().clear();
+        try {
+            TranslationChoices chosen = new TranslationChoices(
+                    SealIn.ofWords(sealIn.getValue()).orElse(SealIn.AUXILIARY_WITH_ALARM),
+                    transistor.isSelected(),
+                    TranslationChoices.PROPOSED.alarmMillis(),
+                    copper);
+            translation = Optional.of(Translation.of(shown.get(), practice.get(), chosen));
+            translation.get().splits().forEach(split -> rows.getChildren().add(row(split)));
+        } catch (TranslationException untranslatable) {
+            translation = Optional.empty();
+            rows.getChildren().add(wrapped(untranslatable.getMessage()));
+        }
+        draw.setDisable(translation.isEmpty());
+    }
+
+    private VBox row(Split split) {
+        Label what = new Label(split.what());
+        what.getStyleClass().add("finding-text");
+        what.setWrapText(true);
+        HBox head = new HBox(10, what);
+        boolean contact = split.changeable() && split.what().contains("-");
+        if (contact) {
+            CheckBox keep = new CheckBox("in copper");
+            keep.setId("copper-" + split.what().replace(' ', '-'));
+            keep.setSelected(split.inCopper());
+            keep.setOnAction(event -> {
+                copper.put(split.what(), keep.isSelected());
+                show();
+            });
+            head.getChildren().add(keep);
+        }
+        VBox row = new VBox(3, head, wrapped(split.why()));
+        row.getStyleClass().add("finding");
+        return row;
+    }
+
+    private static Label wrapped(String words) {
+        Label label = new Label(words);
+        label.setWrapText(true);
+        label.getStyleClass().add("finding-reason");
+        label.setMinHeight(USE_PREF_SIZE);
+        return label;
+    }
+}

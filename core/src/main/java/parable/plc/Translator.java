@@ -1,0 +1,403 @@
+package parable.plc;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import parable.circuit.Practice;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.LoadRole;
+import parable.parts.Part;
+import parable.parts.TimerProgram;
+import parable.program.Logic;
+import parable.program.NetworkEnd;
+import parable.program.VariableType;
+
+/** Translates one sheet. */
+final class Translator {
+
+    private static final int MICROS_IN_A_MILLI = 1000;
+
+    private final Assembly assembly;
+    private final TranslationChoices choices;
+    private final ControlGraph graph;
+    private final PanelDraft panel;
+    private final ProgramDraft program = new ProgramDraft();
+    private final Map<String, List<ControlGraph.Edge>> onTheirOwn = new LinkedHashMap<>();
+    private final Set<String> relays = new LinkedHashSet<>();
+    private Hardwired hardwired;
+    private final FieldWiring field;
+    private final List<Split> splits = new ArrayList<>();
+
+    /** Where a consumer is fed from and where it leads back to. */
+    record Fed(ControlGraph.Consumer consumer, int feed, int back) {}
+
+    private final List<Fed> fed = new ArrayList<>();
+    private final List<ControlGraph.Consumer> unfed = new ArrayList<>();
+    private final Map<ControlGraph.Edge, Logic> read = new HashMap<>();
+    private final Map<String, String> outputs = new LinkedHashMap<>();
+    private final Map<String, String> feedbacks = new LinkedHashMap<>();
+    private final Map<String, String> memories = new HashMap<>();
+    private final Map<Integer, String> wires = new LinkedHashMap<>();
+
+    Translator(Assembly assembly, Practice practice, TranslationChoices choices) {
+        this.assembly = assembly;
+        this.choices = choices;
+        graph = new ControlGraph(assembly);
+        panel = new PanelDraft(assembly.sheet());
+        field = new FieldWiring(assembly, practice, graph, panel, program, choices);
+    }
+
+    Translation translation() throws TranslationException {
+        for (ControlGraph.Consumer consumer : graph.consumers()) {
+            sort(consumer);
+        }
+        keepWhatRelaysSwitch();
+        hardwired = new Hardwired(graph, choices, relays);
+        field.supply(unfed, onTheirOwn);
+        List<Fed> coils = fed.stream().filter(this::isContactor).toList();
+        Guard guard = Guard.of(graph, hardwired, coils, fed);
+        field.guardedBy(guard, guard.voltage(assembly));
+        declare();
+        readContacts();
+        writeWires();
+        for (Fed one : fed) {
+            write(one);
+        }
+        if (choices.sealIn() == SealIn.AUXILIARY_WITH_ALARM) {
+            fed.stream()
+                    .filter(this::isContactor)
+                    .map(one -> part(one.consumer()))
+                    .forEach(part -> feedbacks.computeIfAbsent(part.tag(), tag -> field.feedback(tag, comment(part))));
+            writeAlarm();
+        }
+        field.draw(fed, hardwired, outputs);
+        hardwired.tell(splits);
+        splits.add(new Split(
+                "How the program knows that a contactor is in",
+                false,
+                true,
+                true,
+                "By " + choices.sealIn().words() + ": " + choices.sealIn().why() + "."));
+        String name = assembly.sheet().name();
+        return new Translation(panel.sheet(name + " PLC").withProgram(Optional.of(program.program(name))), splits);
+    }
+
+    private Part part(ControlGraph.Consumer consumer) {
+        return assembly.parts().get(consumer.part());
+    }
+
+    private LoadRole role(ControlGraph.Consumer consumer) {
+        return part(consumer).loads().get(consumer.load()).role();
+    }
+
+    private void sort(ControlGraph.Consumer consumer) throws TranslationException {
+        Set<Integer> feeds = graph.railsFrom(consumer.from());
+        Set<Integer> backs = graph.railsFrom(consumer.to());
+        String tag = part(consumer).tag();
+        if (feeds.size() != 1 || backs.size() != 1) {
+            throw new TranslationException(
+                    tag,
+                    feeds.isEmpty() || backs.isEmpty()
+                            ? "a side that no contact joins with a rail"
+                            : "a side that contacts can join with two rails",
+                    "one rail in front of it and one behind it");
+        }
+        Fed one = new Fed(consumer, feeds.iterator().next(), backs.iterator().next());
+        boolean always = graph.allInSeries(one.feed(), consumer.from()).isEmpty()
+                && graph.allInSeries(consumer.to(), one.back()).isEmpty();
+        boolean converts = role(consumer) == LoadRole.INPUT || role(consumer) == LoadRole.READING;
+        if (always && (consumer.from() == one.feed() && consumer.to() == one.back()) || converts) {
+            unfed.add(consumer);
+        } else {
+            fed.add(one);
+        }
+    }
+
+    /** A contactor that nothing but contacts of relays is in front of stays with them as it is; the relays are told what to do. */
+    private void keepWhatRelaysSwitch() {
+        for (Fed one : List.copyOf(fed)) {
+            List<ControlGraph.Edge> series =
+                    graph.allInSeries(one.feed(), one.consumer().from());
+            boolean alone = part(one.consumer()).family() == Family.CONTACTOR
+                    && !series.isEmpty()
+                    && series.stream().allMatch(edge -> graph.part(edge).family() == Family.CONTROL_RELAY)
+                    && graph.between(one.feed(), one.consumer().from(), edge -> Optional.of(ProgramDraft.one("any")))
+                                    .orElseThrow()
+                                    .operands()
+                                    .count()
+                            == series.size();
+            if (alone) {
+                fed.remove(one);
+                unfed.add(one.consumer());
+                onTheirOwn.put(part(one.consumer()).tag(), series);
+                series.forEach(edge -> relays.add(graph.part(edge).tag()));
+                series.forEach(edge -> panel.use(graph.part(edge).tag(), graph.contact(edge)));
+            }
+        }
+    }
+
+    private boolean isContactor(Fed one) {
+        Part part = part(one.consumer());
+        return relays.contains(part.tag())
+                || part.family() == Family.CONTACTOR
+                || part.family() == Family.CONTROL_RELAY && panel.isInPower(part.tag());
+    }
+
+    private void declare() throws TranslationException {
+        for (Fed one : fed) {
+            Part part = part(one.consumer());
+            String label = comment(part);
+            if (isContactor(one)) {
+                outputs.put(part.tag(), field.output(one, part.tag(), label));
+            } else if (part.family() == Family.CONTROL_RELAY) {
+                memories.put(part.tag(), program.bit(part.tag(), Optional.empty(), label));
+                moved(part, "its contacts only lead to coils and lamps, so that a bit does the same");
+            } else if (part.family() == Family.TIMER) {
+                declareTimer(part);
+                moved(part, "a timer of the program keeps the same time");
+            }
+        }
+        for (Fed one : fed) {
+            Part part = part(one.consumer());
+            boolean signal =
+                    !isContactor(one) && part.family() != Family.CONTROL_RELAY && part.family() != Family.TIMER;
+            if (signal) {
+                outputs.put(key(one), field.output(one, key(one), comment(part)));
+            }
+        }
+    }
+
+    private void moved(Part part, String why) {
+        panel.take(part.tag());
+        splits.add(new Split(part.tag(), false, true, false, "Moves into the program: " + why + "."));
+    }
+
+    /** A breaker with a shunt trip is told by its tag and role, for its tag may stand for its contacts too. */
+    private String key(Fed one) {
+        return part(one.consumer()).tag();
+    }
+
+    private static String comment(Part part) {
+        return part.device().label().replaceAll("[(*)\\n]", "");
+    }
+
+    private void declareTimer(Part part) throws TranslationException {
+        TimerProgram clock = ((Drive.ByTimer) part.drive()).program();
+        String function = part.device().setting("function").orElse("on-delay");
+        String label = comment(part);
+        switch (function) {
+            case "off-delay" -> memories.put(part.tag(), program.block(part.tag(), VariableType.TOF, label));
+            case "on-delay" -> memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
+            case "star-delta" -> {
+                memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
+                memories.put(part.tag() + " fed", program.bit(part.tag() + "_fed", Optional.empty(), label));
+                memories.put(
+                        part.tag() + " gap",
+                        program.block(part.tag() + "_gap", VariableType.TON, "time between the two"));
+            }
+            case "interval" -> {
+                memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
+                memories.put(part.tag() + " fed", program.bit(part.tag() + "_fed", Optional.empty(), label));
+            }
+            default -> throw new TranslationException(
+                    part.tag(),
+                    "a " + function + " timer with " + clock.fed().size() + " stages",
+                    "an on-delay, off-delay, interval or star-delta timer");
+        }
+    }
+
+    private void readContacts() {
+        for (ControlGraph.Edge edge : graph.edges()) {
+            reading(edge).ifPresent(logic -> read.put(edge, logic));
+        }
+    }
+
+    private Optional<Logic> reading(ControlGraph.Edge edge) {
+        Part part = graph.part(edge);
+        Contact contact = graph.contact(edge);
+        String tag = part.tag();
+        if (part.family() == Family.CONTACTOR || outputs.containsKey(tag) && part.family() == Family.CONTROL_RELAY) {
+            return Optional.of(contactor(edge));
+        }
+        if (part.family() == Family.CONTROL_RELAY) {
+            String bit = memories.get(tag);
+            return Optional.of(contact.isNormallyClosed() ? ProgramDraft.zero(bit) : ProgramDraft.one(bit));
+        }
+        if (part.family() == Family.TIMER) {
+            return Optional.of(timer(part, contact));
+        }
+        return hardwired.isKept(edge) ? field.monitored(edge) : Optional.of(ProgramDraft.one(field.input(edge)));
+    }
+
+    /** An interlock reads what the other output was told as well, so that no scan tells both. */
+    private Logic contactor(ControlGraph.Edge edge) {
+        String tag = graph.part(edge).tag();
+        boolean rest = graph.contact(edge).isNormallyClosed();
+        String told = outputs.get(tag);
+        if (choices.sealIn() == SealIn.OUTPUT_BIT) {
+            return rest ? ProgramDraft.zero(told) : ProgramDraft.one(told);
+        }
+        String back = feedbacks.computeIfAbsent(tag, any -> field.feedback(tag, comment(graph.part(edge))));
+        if (rest && hardwired.isInterlock(edge)) {
+            return Logic.series(List.of(ProgramDraft.zero(told), ProgramDraft.zero(back)));
+        }
+        return rest ? ProgramDraft.zero(back) : ProgramDraft.one(back);
+    }
+
+    private Logic timer(Part part, Contact contact) {
+        String block = memories.get(part.tag());
+        String function = part.device().setting("function").orElse("on-delay");
+        if (function.equals("interval")) {
+            Logic on = Logic.series(
+                    List.of(ProgramDraft.one(memories.get(part.tag() + " fed")), ProgramDraft.noOutput(block)));
+            Logic off = Logic.parallel(
+                    List.of(ProgramDraft.zero(memories.get(part.tag() + " fed")), ProgramDraft.output(block)));
+            return contact.isNormallyClosed() ? off : on;
+        }
+        if (function.equals("star-delta")) {
+            return contact.closedAt(1)
+                    ? Logic.series(
+                            List.of(ProgramDraft.one(memories.get(part.tag() + " fed")), ProgramDraft.noOutput(block)))
+                    : ProgramDraft.output(memories.get(part.tag() + " gap"));
+        }
+        return contact.isNormallyClosed() ? ProgramDraft.noOutput(block) : ProgramDraft.output(block);
+    }
+
+    /** A wire that several coils hang on becomes a bit of its own, if it takes more than two contacts to tell whether it is live. */
+    private void writeWires() {
+        Map<Integer, Integer> users = new LinkedHashMap<>();
+        Map<Integer, Integer> feeds = new HashMap<>();
+        for (Fed one : fed) {
+            for (int node : onTheWay(one)) {
+                users.merge(node, 1, Integer::sum);
+                feeds.put(node, one.feed());
+            }
+        }
+        for (Fed one : fed) {
+            List<Integer> shared = onTheWay(one).stream()
+                    .filter(node -> users.get(node) > 1)
+                    .filter(node -> graph.between(feeds.get(node), node, this::reads)
+                            .filter(logic -> logic.operands().count() > 2)
+                            .isPresent())
+                    .toList();
+            if (!shared.isEmpty()) {
+                writeWire(shared.get(shared.size() - 1), one.feed());
+            }
+        }
+    }
+
+    private List<Integer> onTheWay(Fed one) {
+        List<Integer> nodes =
+                new ArrayList<>(graph.allThrough(one.feed(), one.consumer().from()));
+        if (one.consumer().from() != one.feed()) {
+            nodes.add(one.consumer().from());
+        }
+        return nodes;
+    }
+
+    private void writeWire(int node, int feed) {
+        if (wires.containsKey(node)) {
+            return;
+        }
+        String number = assembly.nodes().all().get(node).number();
+        String bit = program.bit("W" + number, Optional.empty(), "wire " + number + " of the relay ladder is live");
+        program.coil("wire " + number + " of the relay ladder", way(feed, graph.allThrough(feed, node), node), bit);
+        wires.put(node, bit);
+    }
+
+    private Optional<Logic> reads(ControlGraph.Edge edge) {
+        return Optional.ofNullable(read.get(edge));
+    }
+
+    /** What must be so for a consumer to be fed. */
+    private Logic logic(Fed one) {
+        List<Logic> parts = new ArrayList<>(
+                wayParts(one.feed(), onTheWay(one), one.consumer().from()));
+        graph.between(one.consumer().to(), one.back(), this::reads).ifPresent(parts::add);
+        return parts.isEmpty() ? always() : Logic.series(parts);
+    }
+
+    private Logic way(int feed, List<Integer> through, int node) {
+        List<Logic> parts = wayParts(feed, through, node);
+        return parts.isEmpty() ? always() : Logic.series(parts);
+    }
+
+    /** What must be so for a node to be live, beginning with the last wire on the way that is a bit already. */
+    private List<Logic> wayParts(int feed, List<Integer> through, int node) {
+        List<Logic> parts = new ArrayList<>();
+        int from = feed;
+        for (int one : through) {
+            from = wires.containsKey(one) ? one : from;
+        }
+        Optional.ofNullable(wires.get(from)).map(ProgramDraft::one).ifPresent(parts::add);
+        graph.between(from, node, this::reads).ifPresent(parts::add);
+        return parts;
+    }
+
+    /** There is no constant in a ladder: a bit that is 1 or 0. */
+    private Logic always() {
+        String any = memories.computeIfAbsent(" always", key -> program.bit("any", Optional.empty(), "never written"));
+        return Logic.parallel(List.of(ProgramDraft.one(any), ProgramDraft.zero(any)));
+    }
+
+    private void write(Fed one) {
+        Part part = part(one.consumer());
+        Logic logic = logic(one);
+        String label = comment(part);
+        if (part.family() == Family.TIMER) {
+            writeTimer(part, logic, label);
+        } else {
+            String bit = outputs.containsKey(key(one)) ? outputs.get(key(one)) : memories.get(part.tag());
+            program.coil(label, logic, bit);
+        }
+    }
+
+    private void writeTimer(Part part, Logic logic, String label) {
+        String function = part.device().setting("function").orElse("on-delay");
+        TimerProgram clock = ((Drive.ByTimer) part.drive()).program();
+        String block = memories.get(part.tag());
+        long setting = (function.equals("off-delay")
+                                ? clock.released().get(0)
+                                : clock.fed().get(clock.fed().size() > 1 ? 1 : 0))
+                        .after()
+                        .nominal()
+                / MICROS_IN_A_MILLI;
+        Optional<String> bit = Optional.ofNullable(memories.get(part.tag() + " fed"));
+        bit.ifPresent(fedBit -> program.coil(label, logic, fedBit));
+        program.network(label, bit.map(ProgramDraft::one).orElse(logic), new NetworkEnd.Timer(block, setting));
+        if (function.equals("star-delta")) {
+            long gap = clock.fed().get(2).after().nominal() / MICROS_IN_A_MILLI;
+            program.network(
+                    "time between the two",
+                    ProgramDraft.output(block),
+                    new NetworkEnd.Timer(memories.get(part.tag() + " gap"), gap));
+        }
+    }
+
+    private void writeAlarm() throws TranslationException {
+        List<Logic> late = new ArrayList<>();
+        for (Map.Entry<String, String> back : feedbacks.entrySet()) {
+            String told = outputs.get(back.getKey());
+            String timer =
+                    program.block(back.getKey() + "_late", VariableType.TON, back.getKey() + " does not do as told");
+            program.network(
+                    back.getKey() + " was told one thing and does another",
+                    Logic.parallel(List.of(
+                            Logic.series(List.of(ProgramDraft.one(told), ProgramDraft.zero(back.getValue()))),
+                            Logic.series(List.of(ProgramDraft.zero(told), ProgramDraft.one(back.getValue()))))),
+                    new NetworkEnd.Timer(timer, choices.alarmMillis()));
+            late.add(ProgramDraft.output(timer));
+        }
+        if (!late.isEmpty()) {
+            program.coil("mismatch alarm", Logic.parallel(late), field.alarm());
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package parable.program;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Cuts a text into tokens. */
+final class Tokens {
+
+    /** A longer text is refused. */
+    static final int MOST_CHARACTERS = 1_000_000;
+
+    private static final Pattern SPACE = Pattern.compile("[ \\t\\r\\n]+");
+    private static final Pattern COMMENT = Pattern.compile("\\(\\*(.*?)\\*\\)|//([^\\n]*)", Pattern.DOTALL);
+    private static final Pattern TIME = Pattern.compile(
+            "(?:T|TIME)#([0-9.]{1,12}(?:ms|[dhms]))(?:_?([0-9.]{1,12}(?:ms|[dhms]))){0,5}", Pattern.CASE_INSENSITIVE);
+    private static final Pattern ADDRESS = Pattern.compile("%[A-Za-z]{1,2}[0-9.]{1,16}");
+    private static final Pattern WORD = Pattern.compile("[A-Za-z_][A-Za-z0-9_]*");
+    private static final Pattern NUMBER = Pattern.compile("[0-9]{1,9}");
+    private static final Pattern SIGN = Pattern.compile(":=|>=|<=|<>|[;:(),.<>=+*/&\\[\\]-]");
+
+    private final String text;
+    private final List<Token> tokens = new ArrayList<>();
+    private int at;
+    private int line = 1;
+    private int lineBegins;
+
+    private Tokens(String text) {
+        this.text = text;
+    }
+
+    /** The tokens of a text, the last of which is its end. */
+    static List<Token> of(String text) throws StructuredTextException {
+        if (text.length() > MOST_CHARACTERS) {
+            throw new StructuredTextException(
+                    1, 1, "a text of " + text.length() + " characters", MOST_CHARACTERS + " at the most");
+        }
+        return new Tokens(text).cut();
+    }
+
+    private List<Token> cut() throws StructuredTextException {
+        while (at < text.length()) {
+            boolean found = skip(SPACE)
+                    || take(Token.Kind.COMMENT, COMMENT)
+                    || take(Token.Kind.TIME, TIME)
+                    || take(Token.Kind.ADDRESS, ADDRESS)
+                    || take(Token.Kind.WORD, WORD)
+                    || take(Token.Kind.NUMBER, NUMBER)
+                    || take(Token.Kind.SIGN, SIGN);
+            if (!found) {
+                throw new StructuredTextException(
+                        line,
+                        column(),
+                        "the sign " + text.substring(at, text.offsetByCodePoints(at, 1)),
+                        "Structured Text");
+            }
+        }
+        tokens.add(new Token(Token.Kind.END, "", line, column()));
+        return tokens;
+    }
+
+    private int column() {
+        return at - lineBegins + 1;
+    }
+
+    private boolean skip(Pattern pattern) {
+        Matcher matcher = pattern.matcher(text).region(at, text.length());
+        if (!matcher.lookingAt()) {
+            return false;
+        }
+        goTo(matcher.end());
+        return true;
+    }
+
+    private boolean take(Token.Kind kind, Pattern pattern) {
+        Matcher matcher = pattern.matcher(text).region(at, text.length());
+        if (!matcher.lookingAt()) {
+            return false;
+        }
+        String found = matcher.group();
+        if (kind == Token.Kind.COMMENT) {
+            found = (matcher.group(1) == null ? matcher.group(2) : matcher.group(1)).strip();
+        }
+        tokens.add(new Token(kind, found, line, column()));
+        goTo(matcher.end());
+        return true;
+    }
+
+    private void goTo(int end) {
+        for (; at < end; at++) {
+            if (text.charAt(at) == '\n') {
+                line++;
+                lineBegins = at + 1;
+            }
+        }
+    }
+}

@@ -1,0 +1,117 @@
+package parable.proof;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import parable.parts.TimerProgram;
+
+/** Where a machine comes to rest but for timers that run, and which timers those are. */
+final class Quiescence {
+
+    /** What takes less than this, in microseconds, is waited for as for a contact. */
+    private static final long SLOW = 100_000;
+
+    private final Machine machine;
+    private final Map<Long, Rests> known = new HashMap<>();
+
+    Quiescence(Machine machine) {
+        this.machine = machine;
+    }
+
+    /**
+     * The states in which nothing but timers runs that may be come to by itself.
+     *
+     * @param shorted whether a short circuit may be met on the way
+     * @param restless whether it may go on for ever without coming to rest
+     */
+    record Rests(Set<Long> states, boolean shorted, boolean restless) {}
+
+    Rests from(long state) {
+        return known.computeIfAbsent(state, this::find);
+    }
+
+    private Rests find(long from) {
+        Set<Long> rests = new LinkedHashSet<>();
+        Set<Long> ends = new HashSet<>();
+        Map<Long, List<Long>> before = new HashMap<>();
+        Set<Long> seen = new LinkedHashSet<>(Set.of(from));
+        Deque<Long> waiting = new ArrayDeque<>(seen);
+        while (!waiting.isEmpty()) {
+            long state = waiting.poll();
+            Conduction conduction = machine.conduction(state);
+            if (conduction.shorted()) {
+                ends.add(state);
+                continue;
+            }
+            List<Machine.Move> quick = machine.ownMoves(state, conduction).stream()
+                    .filter(move -> !isSlow(state, move))
+                    .toList();
+            if (quick.isEmpty()) {
+                rests.add(state);
+                ends.add(state);
+            }
+            for (Machine.Move move : quick) {
+                long next = machine.with(state, move);
+                before.computeIfAbsent(next, any -> new ArrayList<>(2)).add(state);
+                if (seen.add(next)) {
+                    waiting.add(next);
+                }
+            }
+        }
+        return new Rests(
+                rests, ends.size() > rests.size(), leadingTo(ends, before).size() < seen.size());
+    }
+
+    private static Set<Long> leadingTo(Set<Long> ends, Map<Long, List<Long>> before) {
+        Set<Long> leading = new HashSet<>(ends);
+        Deque<Long> waiting = new ArrayDeque<>(ends);
+        while (!waiting.isEmpty()) {
+            for (long earlier : before.getOrDefault(waiting.poll(), List.of())) {
+                if (leading.add(earlier)) {
+                    waiting.add(earlier);
+                }
+            }
+        }
+        return leading;
+    }
+
+    private boolean isSlow(long state, Machine.Move move) {
+        Component component = machine.component(move.part());
+        if (component instanceof Component.ProgramTimer) {
+            return machine.programmed()
+                    .filter(controller ->
+                            controller.toNextMark(machine.memory(state), machine.programTimer(move.part())) >= SLOW)
+                    .isPresent();
+        }
+        if (!(component instanceof Component.Clock clock)) {
+            return false;
+        }
+        int value = machine.value(state, move.part());
+        boolean notices = Component.Clock.phase(value) == Component.Clock.RELEASED && move.value() == clock.idle();
+        if (notices) {
+            return slow(clock.program().released().get(0));
+        }
+        return clock.nextStage(value).filter(stage -> stage == move.value()).isPresent()
+                && slow(clock.stageAfter(value).orElseThrow());
+    }
+
+    private static boolean slow(TimerProgram.Stage stage) {
+        return stage.after().nominal() >= SLOW;
+    }
+
+    /** The timers that run at a rest, each with what it does when it runs out, by the tag of the device, or what a program's timer is named after. */
+    Map<String, List<Machine.Move>> timers(long state) {
+        Map<String, List<Machine.Move>> timers = new HashMap<>();
+        for (Machine.Move move : machine.ownMoves(state, machine.conduction(state))) {
+            String tag = machine.parts().get(move.part()).tag().split("_", 2)[0];
+            timers.computeIfAbsent(tag, any -> new ArrayList<>()).add(move);
+        }
+        return timers;
+    }
+}
