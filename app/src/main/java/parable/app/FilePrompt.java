@@ -19,6 +19,13 @@ public interface FilePrompt {
      */
     Optional<Path> toWrite(String what, String suggestedName);
 
+    /**
+     * A file to read that is no job, empty if the user thinks better of it.
+     *
+     * @param what is read, such as {@code Import a program}
+     */
+    Optional<Path> toRead(String what);
+
     /** A name, empty if the user thinks better of it. */
     Optional<String> toName(String what, String present);
 }

@@ -90,7 +90,7 @@ public final class MainWindow {
                 this::showSheet,
                 script -> run().play(script),
                 viewMenu,
-                new PaperMenu(jobs.jobProperty()::get, () -> shown, prompt, this::tell));
+                new PaperMenu(jobs.jobProperty()::get, () -> shown, prompt, this::tell, jobs::edit));
         look.themeProperty().addListener((any, before, theme) -> wear(theme));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> {
@@ -314,6 +314,12 @@ public final class MainWindow {
         run().replay(refutation.script(), refutation.pace(), refutation.instant());
     }
 
+    /** Shows it on the bench of a sheet. */
+    private void replayOn(String sheet, Refutation refutation) {
+        showSheet(sheet);
+        replay(refutation);
+    }
+
     private boolean drawing() {
         return step == Step.DRAW;
     }
@@ -341,7 +347,7 @@ public final class MainWindow {
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
         return new SheetPage(
-                jobs, name, assembled(sheet), look, mounting, this::why, this::replay, this::addTranslated);
+                jobs, name, assembled(sheet), look, mounting, this::why, this::replayOn, this::addTranslated);
     }
 
     private static Assembly assembled(Sheet sheet, Assembly before) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -41,6 +42,7 @@ final class SheetPage {
     private static final double STRIP = 132;
     private static final double BESIDE = 384;
     private static final double DOOR_WHILE_TRYING = 120;
+    private static final double DOOR_BESIDE_PROGRAM = 250;
     private static final double DOOR_ELSE = 90;
     private static final double DOOR_ELSE_MOST = 190;
 
@@ -65,7 +67,7 @@ final class SheetPage {
      *
      * @param name the name of the sheet, which the job has
      * @param why takes the tag of a device about which one asks why it is as it is
-     * @param replay plays on the bench of this sheet
+     * @param replay plays on the bench of a sheet, by its name
      * @param added takes a sheet that was made of this one
      */
     SheetPage(
@@ -75,7 +77,7 @@ final class SheetPage {
             Look look,
             Placing placing,
             Consumer<String> why,
-            Consumer<Refutation> replay,
+            BiConsumer<String, Refutation> replay,
             Consumer<Sheet> added) {
         this.jobs = jobs;
         this.name = name;
@@ -160,8 +162,9 @@ final class SheetPage {
      * @param findings what stands there in the step of checking
      */
     Node beside(Step step, Node steps, Supplier<Node> findings) {
-        door.setMinHeight(step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
-        door.setMaxHeight(step == Step.TRY ? Double.MAX_VALUE : DOOR_ELSE_MOST);
+        boolean programmed = step == Step.PROGRAM && program.hasProgram();
+        door.setMinHeight(programmed ? DOOR_BESIDE_PROGRAM : step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
+        door.setMaxHeight(step == Step.TRY || programmed ? Double.MAX_VALUE : DOOR_ELSE_MOST);
         VBox column = step == Step.CHECK ? new VBox(steps) : new VBox(steps, door);
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);

@@ -2,10 +2,10 @@ package parable.app;
 
 /** What one does with a sheet, in the order one does it. */
 enum Step {
-    DRAW("Draw  Ctrl+D"),
+    DRAW("Draw Ctrl+D"),
     TRY("Try"),
-    CHECK("Check  Ctrl+K"),
-    PROGRAM("PLC  Ctrl+G");
+    CHECK("Check Ctrl+K"),
+    PROGRAM("PLC Ctrl+G");
 
     private final String words;
 

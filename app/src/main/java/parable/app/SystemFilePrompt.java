@@ -38,6 +38,13 @@ final class SystemFilePrompt implements FilePrompt {
     }
 
     @Override
+    public Optional<Path> toRead(String what) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(what);
+        return Optional.ofNullable(chooser.showOpenDialog(owner)).map(File::toPath);
+    }
+
+    @Override
     public Optional<String> toName(String what, String present) {
         TextInputDialog dialog = new TextInputDialog(present);
         dialog.initOwner(owner);

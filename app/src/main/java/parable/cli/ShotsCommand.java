@@ -58,8 +58,8 @@ final class ShotsCommand implements Runnable {
     /** All pictures in their order, of a window on these jobs. */
     private static List<Shot> shots(JobModel jobs) {
         return List.of(
-                new Shot("at-rest", window -> window.run().setRunning(false)),
                 new Shot("pump-running", window -> {
+                    window.run().setRunning(false);
                     act(window, Verb.CLOSE, "Q1", 0.4);
                     act(window, Verb.PRESS, "S1", 0.3);
                     act(window, Verb.RELEASE, "S1", 0.5);
@@ -83,7 +83,6 @@ final class ShotsCommand implements Runnable {
                     window.showSheet("Mill");
                     start(window);
                 }),
-                new Shot("mill-in-delta", window -> wait(window.run(), 5)),
                 new Shot("press-platen", window -> {
                     window.showSheet("Press platen");
                     start(window);
@@ -150,6 +149,13 @@ final class ShotsCommand implements Runnable {
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
                 }),
+                new Shot("program-running", window -> {
+                    window.showSheet("Bottle rinser");
+                    window.run().restart();
+                    ((ToggleButton) window.part("step-program")).fire();
+                    start(window);
+                }),
+                new Shot("translating", window -> window.showSheet("Mill")),
                 new Shot("drum-switch", window -> {
                     jobs.open(Jobs.example("tern-hollow-further-starters"));
                     window.showSheet("Drum switch");

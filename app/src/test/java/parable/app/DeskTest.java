@@ -63,6 +63,11 @@ class DeskTest {
             }
 
             @Override
+            public Optional<Path> toRead(String what) {
+                return Optional.empty();
+            }
+
+            @Override
             public Optional<String> toName(String what, String present) {
                 return Optional.of("Renamed");
             }

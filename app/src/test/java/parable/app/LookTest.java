@@ -65,6 +65,11 @@ class LookTest {
             }
 
             @Override
+            public Optional<Path> toRead(String what) {
+                return Optional.empty();
+            }
+
+            @Override
             public Optional<String> toName(String what, String present) {
                 return Optional.of("loading bay");
             }

@@ -76,6 +76,11 @@ class MainWindowTest {
             }
 
             @Override
+            public Optional<Path> toRead(String what) {
+                return Optional.empty();
+            }
+
+            @Override
             public Optional<String> toName(String what, String present) {
                 return Optional.of("Renamed");
             }

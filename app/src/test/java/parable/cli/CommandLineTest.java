@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -79,8 +80,57 @@ class CommandLineTest {
                 .anySatisfy(line -> assertThat(line)
                         .isEqualTo(
                                 "the job has no sheet 'Cellar'; it has Wash pump, Mill, Press platen, Pomace auger, Mill start warning,"
-                                        + " Juice separator"))
+                                        + " Juice separator, Bottle rinser"))
                 .anySatisfy(line -> assertThat(line).contains("line 1: X9: cannot 'press X9'"))
                 .anySatisfy(line -> assertThat(line).isEqualTo("missing.parable.json: there is no such file"));
+    }
+
+    /** Translated, compared, exported and imported again, a program is the same. */
+    @Test
+    void aSheetIsTranslatedComparedExportedAndImported() throws IOException {
+        Path job = folder.resolve("translated.parable.json");
+        assertThat(run("translate", DEMO, "--sheet", "Mill", "-o", job.toString()))
+                .isZero();
+        assertThat(out.toString()).startsWith("Mill PLC");
+        assertThat(run("prove", job.toString(), "--equivalent", "Mill", "Mill PLC", "--json"))
+                .isZero();
+        String json = out.toString().substring(out.toString().indexOf('{'));
+        assertThat(new ObjectMapper().readTree(json).at("/verdict").textValue()).isEqualTo("equivalent");
+        assertThat(run("prove", job.toString(), "--equivalent", "Mill", "Wash pump"))
+                .isEqualTo(1);
+        for (String format : List.of("st", "plcopen")) {
+            Path program = folder.resolve("mill." + format);
+            Path imported = folder.resolve(format + ".parable.json");
+            assertThat(run("export", job.toString(), "--sheet", "Mill PLC", "--to", format, "-o", program.toString()))
+                    .isZero();
+            assertThat(run("import", program.toString(), "-o", imported.toString()))
+                    .isZero();
+            assertThat(run(
+                            "export",
+                            imported.toString(),
+                            "--to",
+                            "st",
+                            "-o",
+                            folder.resolve("again").toString()))
+                    .isZero();
+            assertThat(Files.readString(folder.resolve("again")))
+                    .isEqualTo(Files.readString(folder.resolve("mill.st"), StandardCharsets.UTF_8));
+        }
+    }
+
+    @Test
+    void whatIsNoProgramIsRefusedByLine() throws IOException {
+        Path broken = Files.writeString(folder.resolve("broken.st"), "PROGRAM P\nVAR\nEND_VAR\nX := Y;\nEND_PROGRAM");
+        Path target = folder.resolve("none.parable.json");
+
+        assertThat(run("import", broken.toString(), "-o", target.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("broken.st: network 1: found Y, expected a variable that is declared");
+        assertThat(target).doesNotExist();
+        assertThat(run("translate", DEMO, "--sheet", "Bottle rinser", "-o", target.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("a controller on the sheet already");
+        assertThat(run("export", DEMO, "--sheet", "Mill", "--to", "st", "-o", target.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("the sheet 'Mill' has no program");
     }
 }

@@ -18,6 +18,7 @@ public final class Check {
             new InterlockRule(),
             new ReversalRule(),
             new OverloadRule(),
+            new OverloadSettingRule(),
             new JogRule(),
             new ReturnSideRule(),
             new ProtectionRule(),

@@ -11,6 +11,7 @@ import parable.circuit.RungItem;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
+import parable.parts.Family;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -60,12 +61,15 @@ final class CrossReferences {
         }
     }
 
-    /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it. */
+    /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it; none under a controller's terminals. */
     List<String> underCoil(Part part) {
         return underCoils.computeIfAbsent(part.tag(), any -> linesUnder(part));
     }
 
     private List<String> linesUnder(Part part) {
+        if (part.family() == Family.CONTROLLER) {
+            return List.of();
+        }
         Map<String, String> told = new LinkedHashMap<>();
         for (int c = 0; c < part.contacts().size(); c++) {
             Contact contact = part.contacts().get(c);

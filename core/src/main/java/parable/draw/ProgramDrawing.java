@@ -46,8 +46,18 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
         }
     }
 
-    /** A piece of wire of a network. */
-    public record Wire(double fromX, double fromY, double toX, double toY) {}
+    /**
+     * A piece of wire of a network.
+     *
+     * @param behind what must let pass for it to be reached from the left rail, nothing for one that is joined to it
+     */
+    public record Wire(double fromX, double fromY, double toX, double toY, List<Logic> behind) {
+
+        /** Not modified: the list is copied. */
+        public Wire {
+            behind = List.copyOf(behind);
+        }
+    }
 
     /**
      * One network.
@@ -132,9 +142,9 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
         double height = REMARK + Math.max(rows, counter ? 2 : 1) * ROW + STATEMENT;
         double baseline = y + REMARK + 42;
         Layout layout = new Layout();
-        layout.place(network.logic(), LEFT, baseline);
+        layout.place(network.logic(), LEFT, baseline, List.of());
         double reached = LEFT + columns(network.logic()) * CELL;
-        layout.wires.add(new Wire(reached, baseline, endX, baseline));
+        layout.wires.add(new Wire(reached, baseline, endX, baseline, List.of(network.logic())));
         return new Strip(number, network, y, height, baseline, layout.instructions, layout.wires, endX);
     }
 
@@ -144,37 +154,45 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
         private final List<Instruction> instructions = new ArrayList<>();
         private final List<Wire> wires = new ArrayList<>();
 
-        void place(Logic logic, double x, double y) {
+        void place(Logic logic, double x, double y, List<Logic> before) {
             if (logic instanceof Logic.Series series) {
                 double at = x;
+                List<Logic> sofar = before;
                 for (Logic part : series.parts()) {
-                    place(part, at, y);
+                    place(part, at, y, sofar);
                     at += columns(part) * CELL;
+                    sofar = with(sofar, part);
                 }
             } else if (logic instanceof Logic.Parallel parallel) {
-                placeSideBySide(parallel, x, y);
+                placeSideBySide(parallel, x, y, before);
             } else {
                 instructions.add(new Instruction(instructions.size(), logic, x + CELL / 2, y));
-                wires.add(new Wire(x, y, x + CELL / 2 - 11, y));
-                wires.add(new Wire(x + CELL / 2 + 11, y, x + CELL, y));
+                wires.add(new Wire(x, y, x + CELL / 2 - 11, y, before));
+                wires.add(new Wire(x + CELL / 2 + 11, y, x + CELL, y, with(before, logic)));
             }
         }
 
-        private void placeSideBySide(Logic.Parallel parallel, double x, double y) {
+        private static List<Logic> with(List<Logic> before, Logic more) {
+            List<Logic> all = new ArrayList<>(before);
+            all.add(more);
+            return all;
+        }
+
+        private void placeSideBySide(Logic.Parallel parallel, double x, double y, List<Logic> before) {
             double right = x + columns(parallel) * CELL;
             double at = y;
             double last = y;
             for (Logic branch : parallel.branches()) {
-                place(branch, x, at);
+                place(branch, x, at, before);
                 double ends = x + columns(branch) * CELL;
                 if (ends < right) {
-                    wires.add(new Wire(ends, at, right, at));
+                    wires.add(new Wire(ends, at, right, at, with(before, branch)));
                 }
                 last = at;
                 at += rows(branch) * ROW;
             }
-            wires.add(new Wire(x, y, x, last));
-            wires.add(new Wire(right, y, right, last));
+            wires.add(new Wire(x, y, x, last, before));
+            wires.add(new Wire(right, y, right, last, with(before, parallel)));
         }
     }
 }

@@ -144,6 +144,13 @@ public final class Why {
         if (contact(branch).isThroughPath()) {
             return name;
         }
+        if (contact(branch).output()) {
+            return name
+                    + new ProgramWhy(moment)
+                            .of(contact(branch), true)
+                            .map(words -> " (" + words + ")")
+                            .orElse("");
+        }
         return contact(branch).isNormallyClosed()
                 ? name + " (closed at rest)"
                 : name + " (" + part.tag() + " is "
@@ -170,6 +177,13 @@ public final class Why {
     private String openBecause(Branch branch) {
         Part part = parts.get(branch.part());
         String name = part.tag() + " " + contact(branch).marking();
+        if (contact(branch).output()) {
+            return name
+                    + new ProgramWhy(moment)
+                            .of(contact(branch), false)
+                            .map(words -> ", because " + words)
+                            .orElse("");
+        }
         boolean atRest = contact(branch).closedAt(part.initial());
         if (atRest) {
             return name + ", because " + part.tag() + " is "

@@ -58,6 +58,7 @@ class MistakesTest {
         "start-button-red, operator-colour",
         "stop-button-green, operator-colour",
         "trip-lamp-green, lamp-colour",
+        "overload-set-too-high, overload-setting",
         "changeover-taken-for-two-contacts, changeover-split",
         "changeover-the-wrong-way-round, changeover-common"
     })

@@ -1,5 +1,7 @@
 package parable.app.door;
 
+import java.util.List;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
@@ -17,16 +19,20 @@ import parable.app.run.Handle;
 import parable.bench.Moment;
 import parable.parts.Drive;
 import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.LoadRole;
 
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
 final class OperatorView extends Tile.Face {
 
     private static final double RADIUS = 18;
+    private static final int RAYS = 12;
 
     private final Handle handle;
     private final Circle cap;
     private final Circle shadow;
     private final Line pointer = new Line(0, 4, 0, -RADIUS + 3);
+    private final Group rays = new Group();
     private final Label word = new Label();
     private final ToggleButton latch = new ToggleButton("hold");
 
@@ -43,7 +49,18 @@ final class OperatorView extends Tile.Face {
         cap.getStyleClass().add("cap");
         shadow = new Circle(cap.getRadius() + 5);
         shadow.getStyleClass().add(mushroom ? "safety-ring" : "bezel");
-        Group actuator = new Group(new Circle(RADIUS + 8, Color.TRANSPARENT), shadow, cap);
+        for (int i = 0; i < RAYS; i++) {
+            double angle = 2 * Math.PI * i / RAYS;
+            Line ray = new Line(
+                    (RADIUS + 6) * Math.cos(angle),
+                    (RADIUS + 6) * Math.sin(angle),
+                    (RADIUS + 11) * Math.cos(angle),
+                    (RADIUS + 11) * Math.sin(angle));
+            ray.getStyleClass().add("ray");
+            rays.getChildren().add(ray);
+        }
+        rays.setVisible(false);
+        Group actuator = new Group(new Circle(RADIUS + 8, Color.TRANSPARENT), shadow, cap, rays);
         if (handle.part().drive() instanceof Drive.ByTurning) {
             pointer.getStyleClass().add("pointer");
             actuator.getChildren().add(pointer);
@@ -94,15 +111,27 @@ final class OperatorView extends Tile.Face {
             pointer.getTransforms().setAll(new Rotate(-45 + 90 * turned, 0, 0));
             word.setText(condition);
         } else {
-            showPressed(moment.actuated(tag), condition);
+            boolean lit = isLit(moment);
+            rays.setVisible(lit);
+            showPressed(
+                    moment.actuated(tag), lit ? moment.actuated(tag) ? condition + ", lit" : "lit" : condition, lit);
         }
         setAccessibleText(handle.part().device().title() + " " + tag + ": " + condition);
     }
 
-    private void showPressed(boolean actuated, String condition) {
+    /** Whether the lamp in it is lit; false for one without. */
+    private boolean isLit(Moment moment) {
+        List<Load> loads = handle.part().loads();
+        return IntStream.range(0, loads.size())
+                .anyMatch(load -> loads.get(load).role() == LoadRole.LAMP
+                        && moment.energised(handle.part().tag(), load));
+    }
+
+    private void showPressed(boolean actuated, String condition, boolean lit) {
         cap.setScaleX(actuated ? 0.8 : 1);
         cap.setScaleY(actuated ? 0.8 : 1);
-        word.setText(handle.latchedProperty().get() ? condition + ", held" : actuated ? condition : "");
-        word.pseudoClassStateChanged(Door.ON, actuated);
+        boolean tells = actuated || lit;
+        word.setText(handle.latchedProperty().get() ? condition + ", held" : tells ? condition : "");
+        word.pseudoClassStateChanged(Door.ON, tells);
     }
 }

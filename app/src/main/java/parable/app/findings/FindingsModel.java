@@ -1,5 +1,6 @@
 package parable.app.findings;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -33,6 +35,11 @@ public final class FindingsModel {
     private final ReadOnlyObjectWrapper<Map<Finding, Repair>> repairs = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
+
+    /** What was found last by reading the sheet, and by trying it; the worker's own. */
+    private List<Finding> read = List.of();
+
+    private volatile List<Finding> tried = List.of();
     private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "rules");
         thread.setDaemon(true);
@@ -64,16 +71,28 @@ public final class FindingsModel {
     public void check(Assembly assembly, Practice practice) {
         long mine = asked.incrementAndGet();
         checking.set(true);
-        worker.schedule(
-                () -> run(mine, () -> tell(mine, Check.reading(assembly), true)), REDRAW_MILLIS, TimeUnit.MILLISECONDS);
+        worker.schedule(() -> run(mine, () -> tell(mine, read(assembly), true)), REDRAW_MILLIS, TimeUnit.MILLISECONDS);
         worker.schedule(
                 () -> run(mine, () -> Check.of(assembly, () -> asked.get() != mine)
                         .ifPresent(found -> {
+                            tried = found.stream()
+                                    .filter(one -> !read.contains(one))
+                                    .toList();
                             tell(mine, found, false);
                             offer(mine, assembly, found, practice);
                         })),
                 QUIET_MILLIS,
                 TimeUnit.MILLISECONDS);
+    }
+
+    /** What is read off a sheet, and until it has been tried too, what was found by trying it before. */
+    private List<Finding> read(Assembly assembly) {
+        read = Check.reading(assembly);
+        return Stream.concat(read.stream(), tried.stream().filter(one -> one.where().stream()
+                        .allMatch(tag -> assembly.part(tag).isPresent())))
+                .distinct()
+                .sorted(Comparator.comparing(Finding::severity))
+                .toList();
     }
 
     private void offer(long mine, Assembly assembly, List<Finding> found, Practice practice) {
@@ -97,6 +116,7 @@ public final class FindingsModel {
     /** Forgets what was found, as when another sheet is shown. */
     public void forget() {
         asked.incrementAndGet();
+        tried = List.of();
         findings.set(List.of());
         repairs.set(Map.of());
         trouble.set("");

@@ -53,6 +53,14 @@ public final class KeysView extends BorderPane {
             new Key("wire 6 12", "Another number for a wire"),
             new Key("renumber", "Wires in order; renumber by rung: 302 is on rung 3"));
 
+    private static final List<Key> PROGRAM = List.of(
+            new Key("Arrows", "The network above or below, the contact beside"),
+            new Key("Ctrl+1", "Change the network as a statement"),
+            new Key("Ctrl+2", "A new network; S5 AT %IX0.7 : BOOL declares a bit"),
+            new Key("Ctrl+3  Ctrl+4  Ctrl+5", "Before, after, around the contact"),
+            new Key("Ctrl+6  Delete", "The other instruction; take away"),
+            new Key("Ctrl+Up  Ctrl+Down", "Move the network"));
+
     /**
      * The page.
      *
@@ -75,7 +83,7 @@ public final class KeysView extends BorderPane {
                 30,
                 new VBox(18, group("Anywhere", ANYWHERE), group("Trying", TRYING)),
                 group("Drawing", drawing()),
-                group("In the line of the desk", TYPING));
+                new VBox(18, group("In the line of the desk", TYPING), group("On the program", PROGRAM)));
         groups.setPadding(new Insets(6, 0, 0, 0));
         ScrollPane scrolled = new ScrollPane(groups);
         scrolled.setFitToWidth(true);

@@ -6,37 +6,53 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import parable.app.FilePrompt;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.IoCsv;
 import parable.files.PdfFile;
+import parable.files.PlcOpenException;
+import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.plc.IoList;
+import parable.plc.IoPoint;
+import parable.program.Program;
+import parable.program.ProgramException;
+import parable.program.StructuredText;
+import parable.program.StructuredTextException;
 
-/** Drawings as files, and on the printer. */
+/** Drawings and programs as files, drawings on the printer too. */
 public final class PaperMenu extends MenuButton {
 
     private final Supplier<Job> job;
     private final Supplier<String> shown;
     private final FilePrompt prompt;
     private final Consumer<String> tell;
+    private final Consumer<Sheet> edit;
 
     /**
      * The menu.
      *
      * @param shown the name of the sheet that is shown
      * @param tell takes what became of it
+     * @param edit takes the sheet with another program
      */
-    public PaperMenu(Supplier<Job> job, Supplier<String> shown, FilePrompt prompt, Consumer<String> tell) {
+    public PaperMenu(
+            Supplier<Job> job, Supplier<String> shown, FilePrompt prompt, Consumer<String> tell, Consumer<Sheet> edit) {
         super("Paper");
+        this.edit = edit;
         this.job = job;
         this.shown = shown;
         this.prompt = prompt;
@@ -54,7 +70,18 @@ public final class PaperMenu extends MenuButton {
                         all,
                         item("paper-sheet-pdf", "This sheet as PDF\u2026", () -> pdf(List.of(sheet()), sheet().name())),
                         item("paper-svg", "This sheet as SVG\u2026", this::svg),
-                        print);
+                        print,
+                        new SeparatorMenuItem(),
+                        item(
+                                "paper-plcopen",
+                                "Its program as PLCopen XML\u2026",
+                                () -> program(".xml", PlcOpenXml::write)),
+                        item(
+                                "paper-st",
+                                "Its program as Structured Text\u2026",
+                                () -> program(".st", StructuredText::write)),
+                        item("paper-io", "Its inputs and outputs as CSV\u2026", this::inputsAndOutputs),
+                        item("paper-import", "Import a program\u2026", this::importProgram));
     }
 
     private static MenuItem item(String id, String words, Runnable action) {
@@ -84,6 +111,41 @@ public final class PaperMenu extends MenuButton {
         String title = job.get().name() + ", " + sheet().name();
         write(sheet().name(), ".svg", () -> SvgFile.text(assembly(), job.get().practice(), title)
                 .getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void program(String ending, Function<Program, String> text) {
+        Optional<Program> program = sheet().program();
+        if (program.isEmpty()) {
+            tell.accept("This sheet has no program.");
+        } else {
+            write(sheet().name(), ending, () -> text.apply(program.get()).getBytes(StandardCharsets.UTF_8));
+        }
+    }
+
+    private void inputsAndOutputs() {
+        List<IoPoint> points = IoList.of(assembly());
+        if (points.isEmpty()) {
+            tell.accept("This sheet has no controller.");
+        } else {
+            write(sheet().name(), ".csv", () -> IoCsv.text(points).getBytes(StandardCharsets.UTF_8));
+        }
+    }
+
+    /** A program of another origin takes the place of the sheet's; what cannot be read is told and changes nothing. */
+    private void importProgram() {
+        prompt.toRead("Import a program").ifPresent(from -> {
+            try {
+                String text = Files.readString(from);
+                Program read = text.stripLeading().startsWith("<") ? PlcOpenXml.read(text) : StructuredText.read(text);
+                edit.accept(sheet().withProgram(Optional.of(read)));
+                tell.accept("The program of " + from.getFileName()
+                        + " has taken the place of the one before; Ctrl+Z takes it back.");
+            } catch (IOException unreadable) {
+                tell.accept("Cannot read " + from.getFileName() + ": " + unreadable.getMessage() + ".");
+            } catch (PlcOpenException | StructuredTextException | ProgramException refused) {
+                tell.accept(from.getFileName() + ": " + refused.getMessage() + ".");
+            }
+        });
     }
 
     private void write(String name, String ending, Supplier<byte[]> bytes) {

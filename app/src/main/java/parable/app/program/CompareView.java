@@ -1,12 +1,18 @@
 package parable.app.program;
 
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.JobModel;
 import parable.circuit.Sheet;
@@ -24,21 +30,21 @@ final class CompareView extends VBox {
     private final ChoiceBox<String> other = new ChoiceBox<>();
     private final VBox result = new VBox(6);
     private final Button button = new Button("Compare with");
-    private final Consumer<Refutation> replay;
+    private final BiConsumer<String, Refutation> replay;
 
     /**
      * The view.
      *
      * @param shown the sheet that is shown
-     * @param replay plays on the bench of the sheet that is shown
+     * @param replay plays on the bench of a sheet, by its name
      */
-    CompareView(JobModel jobs, Supplier<Assembly> shown, Consumer<Refutation> replay) {
+    CompareView(JobModel jobs, Supplier<Assembly> shown, BiConsumer<String, Refutation> replay) {
         super(6);
         this.jobs = jobs;
         this.shown = shown;
         this.replay = replay;
         setId("compare");
-        getStyleClass().add("desk");
+        getStyleClass().addAll("desk", "findings");
         Label heading = new Label("Is it the same machine?");
         heading.getStyleClass().add("plate-name");
         button.setId("compare-now");
@@ -46,7 +52,10 @@ final class CompareView extends VBox {
         button.setOnAction(event -> compare());
         other.setId("compare-other");
         HBox row = new HBox(8, button, other);
-        getChildren().addAll(heading, row, result);
+        ScrollPane scrolled = new ScrollPane(result);
+        scrolled.setFitToWidth(true);
+        VBox.setVgrow(scrolled, Priority.ALWAYS);
+        getChildren().addAll(heading, row, scrolled);
         jobs.jobProperty().addListener((any, before, job) -> {
             model.forget();
             offer();
@@ -128,11 +137,50 @@ final class CompareView extends VBox {
         entry.getChildren().add(wrapped(done));
         entry.getChildren().add(wrapped(other.getValue() + ": " + difference.one() + "."));
         entry.getChildren().add(wrapped(shown.get().sheet().name() + ": " + difference.other() + "."));
-        Button play = new Button("Replay on this sheet");
-        play.setId("compare-replay");
+        String name = shown.get().sheet().name();
+        String before = other.getValue();
+        entry.getChildren()
+                .add(new HBox(
+                        6,
+                        play("compare-replay", name, () -> replay.accept(name, difference.shownByOther())),
+                        play("compare-replay-other", before, () -> replay.accept(before, difference.shownByOne()))));
+        GridPane stories = new GridPane();
+        stories.getStyleClass().add("compare-story");
+        stories.setHgap(10);
+        for (int i = 0; i < 2; i++) {
+            ColumnConstraints half = new ColumnConstraints();
+            half.setPercentWidth(50);
+            stories.getColumnConstraints().add(half);
+        }
+        stories.add(story(other.getValue(), difference.shownByOne()), 0, 0);
+        stories.add(story(shown.get().sheet().name(), difference.shownByOther()), 1, 0);
+        entry.getChildren().add(stories);
+    }
+
+    private static Button play(String id, String sheet, Runnable action) {
+        Button play = new Button("Replay on " + sheet);
+        play.setId(id);
         play.getStyleClass().add("latch");
-        play.setOnAction(event -> replay.accept(difference.shownByOther()));
-        entry.getChildren().add(play);
+        play.setOnAction(event -> action.run());
+        return play;
+    }
+
+    /** What happens on one of the sheets from the first of the actions on. */
+    private static VBox story(String sheet, Refutation shown) {
+        Label name = new Label(sheet);
+        name.getStyleClass().add("finding-text");
+        VBox story = new VBox(2, name);
+        long from = shown.script().steps().stream()
+                .mapToLong(step -> step.time())
+                .filter(time -> time > 0)
+                .min()
+                .orElse(0);
+        shown.story().stream()
+                .filter(line -> Double.parseDouble(line.substring(0, line.indexOf(' '))) * 1000 >= from)
+                .forEach(line -> story.getChildren().add(wrapped(line)));
+        story.setAlignment(Pos.TOP_LEFT);
+        GridPane.setValignment(story, VPos.TOP);
+        return story;
     }
 
     private static Label wrapped(String words) {

@@ -32,6 +32,7 @@ final class InputsView extends VBox {
         Label heading = new Label("Inputs: what does the terminal read, and therefore which instruction?");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
+        heading.setMinHeight(USE_PREF_SIZE);
         ScrollPane scrolled = new ScrollPane(rows);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);

@@ -78,13 +78,14 @@ public final class ProgramModel {
         this.name = name;
     }
 
-    private Sheet sheet() {
-        return jobs.jobProperty().get().sheet(name).orElseThrow();
+    /** The sheet; empty once it has gone from the job. */
+    private Optional<Sheet> sheet() {
+        return jobs.jobProperty().get().sheet(name);
     }
 
     /** The program, empty if the sheet has none. */
     public Optional<Program> program() {
-        return sheet().program();
+        return sheet().flatMap(Sheet::program);
     }
 
     ObjectProperty<Place> selectedProperty() {
@@ -126,6 +127,9 @@ public final class ProgramModel {
     record Preview(Optional<Program> program, String words) {}
 
     Preview preview() {
+        if (program().isEmpty()) {
+            return new Preview(Optional.empty(), "The sheet has no program.");
+        }
         if (line.get().isBlank()) {
             return new Preview(
                     Optional.empty(),
@@ -254,7 +258,7 @@ public final class ProgramModel {
     }
 
     private void put(Program changed) {
-        jobs.edit(sheet().withProgram(Optional.of(changed)));
+        sheet().ifPresent(sheet -> jobs.edit(sheet.withProgram(Optional.of(changed))));
     }
 
     /** Takes the selected contact or network away and closes the gap. */

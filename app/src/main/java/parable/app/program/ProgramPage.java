@@ -1,21 +1,27 @@
 package parable.app.program;
 
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tab;
 import javafx.scene.control.TabPane;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.JobModel;
 import parable.app.look.Look;
 import parable.app.run.RunModel;
+import parable.bench.Action;
 import parable.bench.Moment;
 import parable.circuit.Sheet;
 import parable.parts.ControllerField;
 import parable.parts.Part;
+import parable.parts.Verb;
 import parable.proof.Refutation;
 
 /** What stands in the window in the step of the program: on a sheet with a controller its program, on one of relays its translation. */
@@ -27,6 +33,7 @@ public final class ProgramPage {
     private final ProgramView view;
     private final ProgramDesk desk;
     private final Label state = new Label();
+    private final Button toggle = new Button("Set to stop");
     private final VBox centre;
     private final TabPane beside = new TabPane();
     private final TranslateView translate;
@@ -35,20 +42,32 @@ public final class ProgramPage {
      * The page of one sheet.
      *
      * @param name the sheet
-     * @param replay plays on the bench of this sheet
+     * @param replay plays on the bench of a sheet, by its name
      * @param added takes a sheet that has been translated
      */
     public ProgramPage(
-            JobModel jobs, String name, RunModel run, Look look, Consumer<Refutation> replay, Consumer<Sheet> added) {
+            JobModel jobs,
+            String name,
+            RunModel run,
+            Look look,
+            BiConsumer<String, Refutation> replay,
+            Consumer<Sheet> added) {
         this.jobs = jobs;
         this.run = run;
         model = new ProgramModel(jobs, name);
         view = new ProgramView(run, look, model);
         desk = new ProgramDesk(jobs, model);
         state.setId("program-state");
-        state.getStyleClass().add("program-state");
+        state.setMaxWidth(Double.MAX_VALUE);
         VBox.setVgrow(view, Priority.ALWAYS);
-        centre = new VBox(state, view, desk);
+        toggle.setId("program-toggle");
+        toggle.getStyleClass().add("latch");
+        toggle.setOnAction(event -> toggle());
+        HBox head = new HBox(10, state, toggle);
+        HBox.setHgrow(state, Priority.ALWAYS);
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("program-state");
+        centre = new VBox(head, view, desk);
         translate =
                 new TranslateView(run::assembly, () -> jobs.jobProperty().get().practice(), added);
         beside.getTabs()
@@ -113,14 +132,25 @@ public final class ProgramPage {
         return true;
     }
 
+    /** Sets the controller's switch to stop, or back to run. */
+    private void toggle() {
+        ControllerField.of(run.assembly())
+                .map(field -> field.controller().tag())
+                .ifPresent(tag -> {
+                    boolean runs = run.shownProperty().get().actuated(tag);
+                    run.act(new Action(runs ? Verb.HALT : Verb.RUN, tag));
+                });
+    }
+
     private void tell() {
         Optional<Part> controller = ControllerField.of(run.assembly()).map(ControllerField::controller);
         Moment moment = run.shownProperty().get();
+        controller.ifPresent(part -> toggle.setText(moment.actuated(part.tag()) ? "Set to stop" : "Set to run"));
         if (controller.isEmpty()) {
             state.setText(jobs.jobProperty().get().name());
         } else if (moment.program().isPresent()) {
             state.setText(controller.get().tag()
-                    + " runs: it reads its inputs, goes through the networks from the first to the last, and tells its outputs, every "
+                    + " runs: reads its inputs, goes through the networks, tells its outputs, every "
                     + controller.get().device().setting("scan").orElse("10 ms") + ".");
         } else {
             state.setText(controller.get().tag()

@@ -68,9 +68,7 @@ final class ProgramPainter {
         canvas.setStroke(ink.symbol());
         canvas.setLineWidth(2.6);
         canvas.strokeLine(strip.railX(), strip.baseline() - 16, strip.railX(), strip.y() + strip.height() - 32);
-        canvas.setStroke(ink.dead());
-        canvas.setLineWidth(THIN);
-        strip.wires().forEach(wire -> canvas.strokeLine(wire.fromX(), wire.fromY(), wire.toX(), wire.toY()));
+        strip.wires().forEach(this::paint);
         for (ProgramDrawing.Instruction instruction : strip.instructions()) {
             paint(instruction);
             if (here && selected.leaf() == instruction.leaf()) {
@@ -85,6 +83,15 @@ final class ProgramPainter {
         canvas.setTextAlign(TextAlignment.LEFT);
         canvas.setFill(ink.quiet());
         canvas.fillText(StructuredText.statement(strip.network()), strip.railX() - 8, strip.statementY());
+    }
+
+    /** A wire that is reached through instructions that all let pass is heavy. */
+    private void paint(ProgramDrawing.Wire wire) {
+        boolean reached =
+                run.filter(now -> wire.behind().stream().allMatch(now::passes)).isPresent();
+        canvas.setStroke(reached ? ink.live() : ink.dead());
+        canvas.setLineWidth(reached ? HEAVY : THIN);
+        canvas.strokeLine(wire.fromX(), wire.fromY(), wire.toX(), wire.toY());
     }
 
     private void frame(Box box) {
@@ -141,9 +148,9 @@ final class ProgramPainter {
                 .boxed()
                 .findFirst();
         String late = input.filter(number -> moment.isInputLive(number) != one)
-                .map(number -> " (I" + number + " " + (one ? 0 : 1) + ")")
+                .map(number -> " (now " + (one ? 0 : 1) + ")")
                 .orElse("");
-        return Optional.of("= " + (one ? 1 : 0) + late);
+        return Optional.of(input.map(number -> "I" + number + " ").orElse("") + "= " + (one ? 1 : 0) + late);
     }
 
     private void paintEnd(ProgramDrawing.Strip strip, boolean passes) {

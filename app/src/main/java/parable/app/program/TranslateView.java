@@ -59,9 +59,9 @@ final class TranslateView extends VBox {
         GridPane choices = new GridPane();
         choices.setHgap(8);
         choices.setVgap(6);
-        choices.add(new Label("It knows a contactor by"), 0, 0);
-        choices.add(sealIn, 1, 0);
-        choices.add(transistor, 0, 1, 2, 1);
+        choices.add(new Label("How the program knows that a contactor is in:"), 0, 0);
+        choices.add(sealIn, 0, 1);
+        choices.add(transistor, 0, 2);
         Label heading = new Label("From relays to a controller");
         heading.getStyleClass().add("plate-name");
         ScrollPane scrolled = new ScrollPane(rows);

@@ -15,6 +15,7 @@ import parable.draw.Mark;
 import parable.draw.Subject;
 import parable.parts.Assembly;
 import parable.parts.Contact;
+import parable.parts.Family;
 import parable.parts.Part;
 
 /** The places on a drawing where devices can be operated. Only those that are seen, or nearly, stand in the scene. */
@@ -58,9 +59,12 @@ final class HotSpots extends Pane {
         return List.of(symbol.subject().tag(), isPole(assembly, symbol.subject()) ? box.y() : box);
     }
 
-    /** An overload relay is operated at its heaters, not at each of its contacts. */
+    /** An overload relay is operated at its heaters, not at each of its contacts; a controller where its program stands. */
     private static boolean isOperatedHere(Assembly assembly, Mark.Symbol symbol) {
         Part part = assembly.part(symbol.subject().tag()).orElseThrow();
+        if (part.family() == Family.CONTROLLER) {
+            return false;
+        }
         return !(symbol.subject() instanceof Subject.OfContact)
                 || part.contacts().stream().noneMatch(Contact::pole)
                 || isPole(assembly, symbol.subject());

@@ -42,7 +42,7 @@ public final class StartView extends BorderPane {
         heading.getStyleClass().add("start-heading");
         setTop(heading);
         questions.setHgap(12);
-        questions.setVgap(6);
+        questions.setVgap(2);
         text(0, "Name of the sheet", "start-name", "New starter", start::name);
         text(1, "What the motor drives", "start-driven", "Motor", start::driven);
         text(
