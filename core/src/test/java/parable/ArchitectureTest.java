@@ -27,6 +27,7 @@ class ArchitectureTest {
             "check",
             "proof",
             "plc",
+            "wiring",
             "starters",
             "draw",
             "files");

@@ -1,8 +1,6 @@
 package parable.app;
 
 import java.io.IOException;
-import java.nio.file.AccessDeniedException;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -18,6 +16,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.Claim;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.files.Journal;
@@ -82,7 +81,7 @@ public final class JobModel {
                 claim.get().close();
             }
         } catch (IOException stays) {
-            message.set("The mark of the file that was open cannot be removed: " + reason(stays) + ".");
+            message.set("The mark of the file that was open cannot be removed: " + FileFailure.words(stays) + ".");
         }
         claim = wanted.flatMap(Claim::on);
     }
@@ -185,7 +184,7 @@ public final class JobModel {
         } catch (JobFormatException notAJob) {
             message.set("Cannot open " + from.getFileName() + ": " + notAJob.getMessage() + ".");
         } catch (IOException unreadable) {
-            message.set("Cannot read " + from + ": " + reason(unreadable) + ".");
+            message.set("Cannot read " + from + ": " + FileFailure.words(unreadable) + ".");
         }
         return false;
     }
@@ -210,18 +209,9 @@ public final class JobModel {
             message.set("Saved as " + to.getFileName() + ".");
             return true;
         } catch (IOException unwritable) {
-            message.set("Cannot save to " + to + ": " + reason(unwritable) + ". The file there is as it was.");
+            message.set(
+                    "Cannot save to " + to + ": " + FileFailure.words(unwritable) + ". The file there is as it was.");
             return false;
         }
-    }
-
-    private static String reason(IOException failure) {
-        if (failure instanceof NoSuchFileException) {
-            return "there is no such file or folder";
-        }
-        if (failure instanceof AccessDeniedException) {
-            return "you have no permission there";
-        }
-        return String.valueOf(failure.getMessage());
     }
 }

@@ -2,7 +2,6 @@ package parable.cli;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -10,15 +9,23 @@ import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
+import parable.files.FileFailure;
 import parable.files.IoCsv;
+import parable.files.LabelsCsv;
+import parable.files.PartsCsv;
 import parable.files.PdfFile;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
+import parable.files.WholeFile;
+import parable.files.WiresCsv;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.Program;
 import parable.program.StructuredText;
+import parable.wiring.Labels;
+import parable.wiring.PartsList;
+import parable.wiring.WireList;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -26,7 +33,8 @@ import picocli.CommandLine.Parameters;
 /** Writes what a sheet holds for others to read. */
 @Command(
         name = "export",
-        description = "Write the drawing of a sheet as SVG or PDF, its program, or its list of inputs and outputs.",
+        description =
+                "Write the drawing of a sheet as SVG or PDF, its program, or its lists: inputs and outputs, wires, parts, labels.",
         mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
 
@@ -36,7 +44,10 @@ final class ExportCommand implements Callable<Integer> {
         pdf("pdf"),
         plcopen("plcopen"),
         st("st"),
-        ioCsv("io-csv");
+        ioCsv("io-csv"),
+        wiresCsv("wires-csv"),
+        partsCsv("parts-csv"),
+        labelsCsv("labels-csv");
 
         private final String word;
 
@@ -81,12 +92,12 @@ final class ExportCommand implements Callable<Integer> {
         Job job = dressed(Jobs.open(file));
         Sheet drawn = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         try {
-            Files.write(out, bytes(job, drawn));
+            WholeFile.write(out, bytes(job, drawn));
             return 0;
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         } catch (IOException unwritable) {
-            throw new UsersFaultException(out + ": cannot be written: " + unwritable.getMessage());
+            throw new UsersFaultException(out + ": cannot be written: " + FileFailure.words(unwritable));
         }
     }
 
@@ -107,6 +118,11 @@ final class ExportCommand implements Callable<Integer> {
             case pdf -> PdfFile.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn));
             case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
             case st -> StructuredText.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
+            case wiresCsv -> WiresCsv.text(WireList.of(Assembly.of(drawn), job.practice()))
+                    .getBytes(StandardCharsets.UTF_8);
+            case partsCsv -> PartsCsv.text(PartsList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
+            case labelsCsv -> LabelsCsv.text(Labels.of(Assembly.of(drawn), job.practice()))
+                    .getBytes(StandardCharsets.UTF_8);
             case ioCsv -> IoCsv.text(IoList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
         };
     }

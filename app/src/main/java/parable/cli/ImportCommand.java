@@ -9,6 +9,7 @@ import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
@@ -54,7 +55,7 @@ final class ImportCommand implements Callable<Integer> {
             JobFile.save(job(program), out);
             return 0;
         } catch (IOException unwritable) {
-            throw new UsersFaultException(out + ": cannot be written: " + unwritable.getMessage());
+            throw new UsersFaultException(out + ": cannot be written: " + FileFailure.words(unwritable));
         }
     }
 

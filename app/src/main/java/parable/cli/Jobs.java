@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.stream.Collectors;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 
@@ -36,7 +37,7 @@ final class Jobs {
         } catch (NoSuchFileException missing) {
             throw new UsersFaultException(file + ": there is no such file");
         } catch (IOException unreadable) {
-            throw new UsersFaultException(file + ": cannot be read: " + unreadable.getMessage());
+            throw new UsersFaultException(file + ": cannot be read: " + FileFailure.words(unreadable));
         }
     }
 
@@ -52,7 +53,7 @@ final class Jobs {
         } catch (NoSuchFileException missing) {
             throw new UsersFaultException(file + ": there is no such file");
         } catch (IOException unreadable) {
-            throw new UsersFaultException(file + ": cannot be read as text: " + unreadable.getMessage());
+            throw new UsersFaultException(file + ": cannot be read as text: " + FileFailure.words(unreadable));
         }
     }
 }

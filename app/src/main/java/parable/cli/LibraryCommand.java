@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.starters.Library;
 import picocli.CommandLine.Command;
@@ -42,7 +43,8 @@ final class LibraryCommand implements Callable<Integer> {
             spec.commandLine().getOut().flush();
             return 0;
         } catch (IOException unwritable) {
-            throw new UsersFaultException(folder + ": the library cannot be written there: " + unwritable.getMessage());
+            throw new UsersFaultException(
+                    folder + ": the library cannot be written there: " + FileFailure.words(unwritable));
         }
     }
 }

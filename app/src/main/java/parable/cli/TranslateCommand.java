@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -76,7 +77,7 @@ final class TranslateCommand implements Callable<Integer> {
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         } catch (IOException unwritable) {
-            throw new UsersFaultException(out + ": cannot be written: " + unwritable.getMessage());
+            throw new UsersFaultException(out + ": cannot be written: " + FileFailure.words(unwritable));
         }
     }
 }

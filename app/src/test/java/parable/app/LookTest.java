@@ -174,6 +174,13 @@ class LookTest {
         assertThat(Files.size(folder.resolve("wash-pump.pdf"))).isGreaterThan(1_000);
         assertThat(Files.size(folder.resolve("tern-hollow-press-house.pdf")))
                 .isGreaterThan(Files.size(folder.resolve("wash-pump.pdf")));
+
+        choose(robot, "paper-menu", "paper-wires");
+        choose(robot, "paper-menu", "paper-parts");
+        choose(robot, "paper-menu", "paper-labels");
+        assertThat(folder.resolve("wash-pump-wires.csv")).content().contains("3,F2:96,S4:11");
+        assertThat(folder.resolve("wash-pump-parts.csv")).content().contains("1,contactor,coil 230 V AC,K1");
+        assertThat(folder.resolve("wash-pump-labels.csv")).content().contains("K1,device,Motor contactor,panel");
     }
 
     @Test

@@ -119,6 +119,30 @@ class CommandLineTest {
     }
 
     @Test
+    void theListsOfASheetAreTablesAndAFailureLeavesWhatIsThere() throws IOException {
+        Path table = folder.resolve("pump.csv");
+        for (String format : List.of("wires-csv", "parts-csv", "labels-csv")) {
+            assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", format, "-o", table.toString()))
+                    .isZero();
+            assertThat(Files.readString(table)).contains("K1").contains("\r\n");
+        }
+        String labels = Files.readString(table);
+        Files.createDirectory(folder.resolve(".pump.csv.new"));
+        assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", "parts-csv", "-o", table.toString()))
+                .isEqualTo(2);
+        assertThat(Files.readString(table)).isEqualTo(labels);
+        assertThat(run(
+                        "export",
+                        DEMO,
+                        "--to",
+                        "wires-csv",
+                        "-o",
+                        folder.resolve("none/pump.csv").toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("cannot be written: there is no such file or folder");
+    }
+
+    @Test
     void whatIsNoProgramIsRefusedByLine() throws IOException {
         Path broken = Files.writeString(folder.resolve("broken.st"), "PROGRAM P\nVAR\nEND_VAR\nX := Y;\nEND_PROGRAM");
         Path target = folder.resolve("none.parable.json");

@@ -2,13 +2,11 @@ package parable.files;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import parable.circuit.Job;
 
 /** A job on disk: one UTF-8 JSON file. Its format is published in {@code docs/job-file.schema.json}. */
@@ -68,9 +66,9 @@ public final class JobFile {
      */
     public static void save(Job job, Path file) throws IOException {
         Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
-        Path fresh = target.resolveSibling("." + target.getFileName() + ".new");
+        Path fresh = WholeFile.fresh(target);
         try {
-            writeThrough(fresh, text(job));
+            WholeFile.writeThrough(fresh, text(job).getBytes(StandardCharsets.UTF_8));
             if (Files.exists(target)) {
                 Path kept = target.resolveSibling("." + target.getFileName() + ".kept");
                 Files.copy(target, kept, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.COPY_ATTRIBUTES);
@@ -80,17 +78,6 @@ public final class JobFile {
             Files.move(fresh, target, StandardCopyOption.ATOMIC_MOVE);
         } finally {
             Files.deleteIfExists(fresh);
-        }
-    }
-
-    private static void writeThrough(Path file, String text) throws IOException {
-        try (FileChannel channel = FileChannel.open(
-                file, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
-            ByteBuffer bytes = StandardCharsets.UTF_8.encode(text);
-            while (bytes.hasRemaining()) {
-                channel.write(bytes);
-            }
-            channel.force(true);
         }
     }
 }

@@ -19,11 +19,16 @@ import javafx.scene.input.KeyCombination;
 import parable.app.FilePrompt;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.IoCsv;
+import parable.files.LabelsCsv;
+import parable.files.PartsCsv;
 import parable.files.PdfFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
+import parable.files.WholeFile;
+import parable.files.WiresCsv;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.IoList;
@@ -32,8 +37,12 @@ import parable.program.Program;
 import parable.program.ProgramException;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
+import parable.wiring.Label;
+import parable.wiring.Labels;
+import parable.wiring.PartsList;
+import parable.wiring.WireList;
 
-/** Drawings and programs as files, drawings on the printer too. */
+/** Drawings, programs and lists as files, drawings on the printer too. */
 public final class PaperMenu extends MenuButton {
 
     private final Supplier<Job> job;
@@ -81,6 +90,20 @@ public final class PaperMenu extends MenuButton {
                                 "Its program as Structured Text\u2026",
                                 () -> program(".st", StructuredText::write)),
                         item("paper-io", "Its inputs and outputs as CSV\u2026", this::inputsAndOutputs),
+                        new SeparatorMenuItem(),
+                        item(
+                                "paper-wires",
+                                "Its wires as CSV\u2026",
+                                () -> table("wires", () -> WiresCsv.text(wires()))),
+                        item(
+                                "paper-parts",
+                                "Its parts as CSV\u2026",
+                                () -> table("parts", () -> PartsCsv.text(PartsList.of(assembly())))),
+                        item(
+                                "paper-labels",
+                                "Its labels as CSV\u2026",
+                                () -> table("labels", () -> LabelsCsv.text(labels()))),
+                        new SeparatorMenuItem(),
                         item("paper-import", "Import a program\u2026", this::importProgram));
     }
 
@@ -113,6 +136,18 @@ public final class PaperMenu extends MenuButton {
                 .getBytes(StandardCharsets.UTF_8));
     }
 
+    private void table(String what, Supplier<String> text) {
+        write(sheet().name() + " " + what, ".csv", () -> text.get().getBytes(StandardCharsets.UTF_8));
+    }
+
+    private WireList wires() {
+        return WireList.of(assembly(), job.get().practice());
+    }
+
+    private List<Label> labels() {
+        return Labels.of(assembly(), job.get().practice());
+    }
+
     private void program(String ending, Function<Program, String> text) {
         Optional<Program> program = sheet().program();
         if (program.isEmpty()) {
@@ -141,7 +176,7 @@ public final class PaperMenu extends MenuButton {
                 tell.accept("The program of " + from.getFileName()
                         + " has taken the place of the one before; Ctrl+Z takes it back.");
             } catch (IOException unreadable) {
-                tell.accept("Cannot read " + from.getFileName() + ": " + unreadable.getMessage() + ".");
+                tell.accept("Cannot read " + from.getFileName() + ": " + FileFailure.words(unreadable) + ".");
             } catch (PlcOpenException | StructuredTextException | ProgramException refused) {
                 tell.accept(from.getFileName() + ": " + refused.getMessage() + ".");
             }
@@ -150,15 +185,15 @@ public final class PaperMenu extends MenuButton {
 
     private void write(String name, String ending, Supplier<byte[]> bytes) {
         String suggested = name.toLowerCase(Locale.ROOT).replace(' ', '-') + ending;
-        prompt.toWrite("Write the drawing to", suggested).ifPresent(to -> write(to, bytes.get()));
+        prompt.toWrite("Write to", suggested).ifPresent(to -> write(to, bytes.get()));
     }
 
     private void write(Path to, byte[] bytes) {
         try {
-            Files.write(to, bytes);
+            WholeFile.write(to, bytes);
             tell.accept("Written to " + to.getFileName() + ".");
         } catch (IOException unwritable) {
-            tell.accept("Cannot write to " + to + ": " + unwritable.getMessage() + ".");
+            tell.accept("Cannot write to " + to + ": " + FileFailure.words(unwritable) + ".");
         }
     }
 

@@ -1,0 +1,34 @@
+package parable.files;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/**
+ * A table for a spreadsheet: commas, quotes where needed, lines ended as RFC 4180 has it; what a spreadsheet would take for a formula is a text
+ * in it.
+ */
+final class CsvTable {
+
+    private CsvTable() {}
+
+    static String text(List<String> header, List<List<String>> rows) {
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            printer.printRecord(header);
+            for (List<String> row : rows) {
+                printer.printRecord(row.stream().map(CsvTable::harmless));
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("a table in memory could not be written", impossible);
+        }
+        return text.toString();
+    }
+
+    /** A leading sign that begins a formula gets an apostrophe in front (OWASP, CSV injection). */
+    private static String harmless(String cell) {
+        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+    }
+}

@@ -1,0 +1,91 @@
+package parable.wiring;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import parable.parts.Assembly;
+import parable.parts.Catalogue;
+import parable.parts.Contact;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.SettingException;
+
+/** What has to be there to build a sheet: its devices, and the contact blocks that are put on them. Supplies are there already. */
+public final class PartsList {
+
+    /** Operators are a head and the blocks behind it; other devices have contacts of their own. */
+    private static final Set<Family> OPERATORS = Set.of(Family.PUSH_BUTTON, Family.SELECTOR, Family.EMERGENCY_STOP);
+
+    /** Settings that say what a device belongs to or how its machine behaves. */
+    private static final Set<String> NOT_OF_THE_PART = Set.of("motor", "load", "run-up");
+
+    private PartsList() {}
+
+    /** The list of an assembled sheet, devices first, then blocks, both in the order of the sheet. */
+    public static List<PartsLine> of(Assembly assembly) {
+        Map<List<String>, List<String>> devices = new LinkedHashMap<>();
+        Map<List<String>, List<String>> blocks = new LinkedHashMap<>();
+        for (Part part : assembly.parts()) {
+            if (part.family() != Family.SUPPLY) {
+                add(devices, List.of(words(part), settings(part)), part.tag());
+                blocks(part).forEach(block -> add(blocks, List.of(words(block), "for " + words(part)), part.tag()));
+            }
+        }
+        devices.putAll(blocks);
+        return devices.entrySet().stream()
+                .map(entry ->
+                        new PartsLine(entry.getKey().get(0), entry.getKey().get(1), entry.getValue()))
+                .toList();
+    }
+
+    private static void add(Map<List<String>, List<String>> lines, List<String> what, String tag) {
+        lines.computeIfAbsent(what, line -> new ArrayList<>()).add(tag);
+    }
+
+    private static String words(Part part) {
+        return part.device().kind().replace('-', ' ');
+    }
+
+    private static String words(Contact contact) {
+        return contact.isNormallyClosed() ? "contact block, opens" : "contact block, closes";
+    }
+
+    private static String settings(Part part) {
+        return part.device().settings().entrySet().stream()
+                .filter(setting ->
+                        !setting.getKey().equals(contacts(part)) && !NOT_OF_THE_PART.contains(setting.getKey()))
+                .map(setting -> setting.getKey().replace('-', ' ') + " " + setting.getValue())
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The setting that says which contacts are put on a device. */
+    private static String contacts(Part part) {
+        return OPERATORS.contains(part.family()) ? "blocks" : "aux";
+    }
+
+    /** The contacts that a device has only because a block is put on it. */
+    private static List<Contact> blocks(Part part) {
+        if (OPERATORS.contains(part.family())) {
+            return part.contacts();
+        }
+        Set<String> own = withoutAuxiliaries(part).contacts().stream()
+                .map(Contact::marking)
+                .collect(Collectors.toSet());
+        return part.contacts().stream()
+                .filter(contact -> !own.contains(contact.marking()))
+                .toList();
+    }
+
+    private static Part withoutAuxiliaries(Part part) {
+        try {
+            return Catalogue.kind(part.device().kind())
+                    .orElseThrow()
+                    .fit(part.device().with("aux", ""));
+        } catch (SettingException senseless) {
+            throw new IllegalStateException("a part that was fitted out cannot do without its blocks", senseless);
+        }
+    }
+}

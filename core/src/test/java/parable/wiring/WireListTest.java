@@ -1,0 +1,191 @@
+package parable.wiring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.Examples;
+import parable.bench.Action;
+import parable.bench.ActionRefusedException;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.circuit.Circuit;
+import parable.circuit.Node;
+import parable.circuit.Practice;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Part;
+import parable.parts.Verb;
+import parable.starters.Library;
+
+class WireListTest {
+
+    static Stream<Sheet> sheets() {
+        return Library.jobs().stream().flatMap(job -> job.sheets().stream());
+    }
+
+    private static WireList list(Sheet sheet) {
+        return WireList.of(Examples.fitted(sheet), Practice.IEC);
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void everyNodeIsATreeAndNoTerminalHoldsThree(Sheet sheet) {
+        List<Wire> wires = list(sheet).wires();
+        Map<Terminal, Integer> conductors = new HashMap<>();
+        wires.forEach(wire -> Stream.of(wire.from(), wire.to()).forEach(end -> conductors.merge(end, 1, Integer::sum)));
+
+        assertThat(conductors.values()).allMatch(count -> count <= 2);
+        for (Node node : Examples.fitted(sheet).nodes().all()) {
+            long ofNode = wires.stream()
+                    .filter(wire -> wire.number().equals(node.number()))
+                    .count();
+            assertThat(ofNode)
+                    .as(node.number())
+                    .isEqualTo(Math.max(0, node.terminals().size() - 1));
+        }
+    }
+
+    /** The sheet made of the wires alone joins the same terminals and behaves the same. */
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void theWiresAloneAreTheSameCircuit(Sheet sheet) throws ActionRefusedException {
+        Assembly drawn = Examples.fitted(sheet);
+        List<Rung> joints = list(sheet).wires().stream()
+                .map(wire -> new Rung(List.of(new RungItem.Landing(wire.from()), new RungItem.Landing(wire.to())), ""))
+                .toList();
+        Assembly wired = Examples.fitted(
+                sheet.withRails(List.of()).withRungs(Circuit.POWER, List.of()).withRungs(Circuit.CONTROL, joints));
+
+        assertThat(joined(wired)).isEqualTo(joined(drawn));
+        assertThat(behaviour(wired)).isEqualTo(behaviour(drawn));
+    }
+
+    private static Set<Set<Terminal>> joined(Assembly assembly) {
+        return assembly.nodes().all().stream()
+                .map(node -> Set.copyOf(node.terminals()))
+                .filter(terminals -> terminals.size() > 1)
+                .collect(Collectors.toSet());
+    }
+
+    /** What every device does while every hand is moved in turn. */
+    private static List<Map<String, Condition>> behaviour(Assembly assembly) throws ActionRefusedException {
+        Bench bench = Bench.of(assembly);
+        List<Map<String, Condition>> seen = new ArrayList<>();
+        for (Part part : assembly.parts()) {
+            for (Verb verb : List.of(Verb.CLOSE, Verb.PRESS, Verb.ACTUATE)) {
+                if (part.drive().verbs().containsKey(verb)
+                        && !part.drive().verbs().containsKey(Verb.TRIP)) {
+                    bench.act(new Action(verb, part.tag()));
+                    bench.runUntil(bench.now() + 300_000);
+                    seen.add(assembly.parts().stream().collect(Collectors.toMap(Part::tag, one -> bench.moment()
+                            .condition(one.tag()))));
+                }
+            }
+        }
+        return seen;
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void aFinishedRungIsNotReturnedTo(Sheet sheet) {
+        List<Integer> rungs =
+                list(sheet).wires().stream().map(Wire::rung).distinct().toList();
+        Set<Terminal> wired = new HashSet<>();
+
+        assertThat(rungs).doesNotHaveDuplicates();
+        assertThat(rungs.stream().filter(rung -> rung > 0)).isSorted();
+        for (Wire wire : list(sheet).wires()) {
+            assertThat(wire.seconds())
+                    .isEqualTo(Stream.of(wire.from(), wire.to())
+                            .filter(wired::contains)
+                            .toList());
+            wired.addAll(List.of(wire.from(), wire.to()));
+        }
+    }
+
+    @Test
+    void itSavesWireAgainstAlwaysReturningToTheFirstTerminal() {
+        WireList pump = list(Examples.ofLibrary("Wash pump"));
+
+        assertThat(pump.saved()).isGreaterThan(10);
+        assertThat(pump.metres()).isLessThan(pump.metresFromFirst());
+    }
+
+    /** Against every order there is. */
+    @Test
+    void theWayThroughAFewPointsIsTheShortest() {
+        for (int seed = 0; seed < 300; seed++) {
+            Random random = new Random(seed);
+            int points = 3 + random.nextInt(5);
+            double[][] at = points(points, random);
+            ShortestPath.Length length = (one, other) -> distance(at, one, other);
+
+            double found = ShortestPath.lengthOf(ShortestPath.through(points, length), length);
+            assertThat(found).as("seed %s", seed).isLessThan(shortest(new ArrayList<>(), points, length) + 1e-9);
+        }
+    }
+
+    /** Points of which the shortest way is known, for they lie on a line. */
+    @Test
+    void theWayThroughManyPointsIsNearlyTheShortest() {
+        for (int seed = 0; seed < 40; seed++) {
+            Random random = new Random(seed);
+            int points = 14 + random.nextInt(30);
+            double[] x = IntStream.range(0, points)
+                    .mapToDouble(i -> random.nextDouble())
+                    .toArray();
+            double best = IntStream.range(0, points)
+                            .mapToDouble(i -> x[i])
+                            .max()
+                            .orElse(0)
+                    - IntStream.range(0, points).mapToDouble(i -> x[i]).min().orElse(0);
+            ShortestPath.Length length = (one, other) -> Math.abs(x[one] - x[other]);
+
+            double found = ShortestPath.lengthOf(ShortestPath.through(points, length), length);
+            assertThat(found).as("seed %s", seed).isLessThanOrEqualTo(1.05 * best + 1e-9);
+        }
+    }
+
+    private static double[][] points(int count, Random random) {
+        double[][] at = new double[count][2];
+        for (double[] one : at) {
+            one[0] = random.nextDouble();
+            one[1] = random.nextDouble();
+        }
+        return at;
+    }
+
+    private static double distance(double[][] at, int one, int other) {
+        return Math.abs(at[one][0] - at[other][0]) + Math.abs(at[one][1] - at[other][1]);
+    }
+
+    private static double shortest(List<Integer> sofar, int points, ShortestPath.Length length) {
+        if (sofar.size() == points) {
+            return ShortestPath.lengthOf(sofar, length);
+        }
+        double best = Double.POSITIVE_INFINITY;
+        for (int next = 0; next < points; next++) {
+            if (!sofar.contains(next)) {
+                sofar.add(next);
+                best = Math.min(best, shortest(sofar, points, length));
+                sofar.remove(sofar.size() - 1);
+            }
+        }
+        return best;
+    }
+}
