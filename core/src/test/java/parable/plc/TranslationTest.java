@@ -95,6 +95,17 @@ class TranslationTest {
         assertThat(PlcOpenXml.read(PlcOpenXml.write(program))).isEqualTo(program);
     }
 
+    static Stream<Program> libraryPrograms() {
+        return Library.jobs().stream().flatMap(job -> job.sheets().stream()).flatMap(sheet -> sheet.program().stream());
+    }
+
+    @ParameterizedTest
+    @MethodSource("libraryPrograms")
+    void theProgramsOfTheLibraryComeBackFromBothForms(Program program) throws Exception {
+        assertThat(StructuredText.read(StructuredText.write(program))).isEqualTo(program);
+        assertThat(PlcOpenXml.read(PlcOpenXml.write(program))).isEqualTo(program);
+    }
+
     /** Held by its own output the program does not know that the selector has let the contactor drop out. */
     @Test
     void aSealInByTheOutputBitIsFoundToDiffer() throws Exception {
