@@ -360,20 +360,11 @@ final class FieldWiring {
         Load load = part.loads().get(one.consumer().load());
         String relay = panel.tag(american ? "CR" : "KA", 1);
         String label = part.device().label();
-        panel.device("control-relay", relay, "Output of " + part.tag(), "panel", "coil", DC_24, "changeovers", "1");
+        List<String> settings = new ArrayList<>(List.of("coil", DC_24, "changeovers", "1"));
         if (choices.transistor()) {
-            panel.device(
-                    "control-relay",
-                    relay,
-                    "Output of " + part.tag(),
-                    "panel",
-                    "coil",
-                    DC_24,
-                    "changeovers",
-                    "1",
-                    "suppressor",
-                    "diode");
+            settings.addAll(List.of("suppressor", "diode"));
         }
+        panel.device("control-relay", relay, "Output of " + part.tag(), "panel", settings.toArray(String[]::new));
         panel.rung(plus + " " + contactOf(part.tag()) + " " + panel.point() + " " + relay + "[A1-A2] " + minus
                 + (label.isEmpty() ? "" : " ; " + label));
         return new Way(

@@ -170,7 +170,7 @@ final class Translator {
             boolean signal =
                     !isContactor(one) && part.family() != Family.CONTROL_RELAY && part.family() != Family.TIMER;
             if (signal) {
-                outputs.put(key(one), field.output(one, key(one), comment(part)));
+                outputs.put(part.tag(), field.output(one, part.tag(), comment(part)));
             }
         }
     }
@@ -178,11 +178,6 @@ final class Translator {
     private void moved(Part part, String why) {
         panel.take(part.tag());
         splits.add(new Split(part.tag(), false, true, false, "Moves into the program: " + why + "."));
-    }
-
-    /** A breaker with a shunt trip is told by its tag and role, for its tag may stand for its contacts too. */
-    private String key(Fed one) {
-        return part(one.consumer()).tag();
     }
 
     private static String comment(Part part) {
@@ -355,7 +350,7 @@ final class Translator {
         if (part.family() == Family.TIMER) {
             writeTimer(part, logic, label);
         } else {
-            String bit = outputs.containsKey(key(one)) ? outputs.get(key(one)) : memories.get(part.tag());
+            String bit = outputs.containsKey(part.tag()) ? outputs.get(part.tag()) : memories.get(part.tag());
             program.coil(label, logic, bit);
         }
     }

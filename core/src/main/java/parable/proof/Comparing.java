@@ -33,7 +33,7 @@ final class Comparing {
     private final Progress progress;
     private final List<Pair> pairs = new ArrayList<>();
     private final Map<Two, Integer> seen = new HashMap<>();
-    private final Set<String> inherent = new LinkedHashSet<>();
+    private Optional<String> forgotten = Optional.empty();
     private Optional<String> raceFirst = Optional.empty();
     private int races;
     private final Set<String> shared = new TreeSet<>();
@@ -77,7 +77,10 @@ final class Comparing {
     }
 
     private Equivalence result(Equivalence.Verdict verdict, Optional<Equivalence.Difference> difference) {
-        List<String> nature = new ArrayList<>(inherent);
+        List<String> nature = new ArrayList<>();
+        forgotten.ifPresent(words -> nature.add("After a loss of the supply relays may go on by themselves, or with a"
+                + " timer that still knows its time; the program has forgotten everything and begins anew. For example "
+                + words + ". Which of them you want is for you to decide."));
         raceFirst.ifPresent(words ->
                 nature.add("Where contacts of the one sheet race, which of them is the quicker decides; the other takes"
                         + " one of the same ways. This may be so in " + races + " situations, for example when " + words
@@ -127,11 +130,11 @@ final class Comparing {
                 }
             }
             if (!matched) {
-                Optional<String> nature = nature(one, looks, deed);
-                if (nature.isEmpty()) {
+                if (!isForgetting(one, looks, deed)) {
                     return Optional.of(difference(parent, deed, words(0, one), looks.words()));
                 }
-                inherent.add(nature.get());
+                forgotten = forgotten.or(
+                        () -> Optional.of("on the one sheet " + words(0, one) + ", on the other " + looks.words()));
             }
         }
         long ways =
@@ -144,18 +147,14 @@ final class Comparing {
     }
 
     /** A controller that has lost its supply begins anew: what it lacks then is no mistake as long as it only lacks something. */
-    private Optional<String> nature(Quiescence.Rests one, Outcome looks, Optional<Deed> deed) {
+    private boolean isForgetting(Quiescence.Rests one, Outcome looks, Optional<Deed> deed) {
         boolean lessOnly = one.states().stream()
                 .map(state -> outcome(0, state))
                 .anyMatch(relay ->
                         relay.motors().containsAll(looks.motors()) && relay.in().containsAll(looks.in()));
         boolean forgets =
                 machines[1].programmed().isPresent() && machines[0].programmed().isEmpty();
-        return deed.filter(Deed::power).isPresent() && lessOnly && forgets
-                ? Optional.of(
-                        "After a loss of the supply a timer of the relays may go on while it still knows its time;"
-                                + " the program has forgotten and begins anew.")
-                : Optional.empty();
+        return deed.filter(Deed::power).isPresent() && lessOnly && forgets;
     }
 
     private void add(Two states, int parent, Optional<Deed> deed) {

@@ -277,23 +277,26 @@ sealed interface Component {
         }
     }
 
-    /** An output of a controller, which follows what its program has told it in its own time. */
-    record Output() implements Component {
+    /** What is 0 at rest, or 1. */
+    sealed interface Bit extends Component {
         @Override
-        public int bits() {
+        default int bits() {
             return 1;
         }
 
         @Override
-        public int rest() {
+        default int rest() {
             return 0;
         }
 
         @Override
-        public boolean isValue(int value) {
+        default boolean isValue(int value) {
             return value <= 1;
         }
+    }
 
+    /** An output of a controller, which follows what its program has told it in its own time. */
+    record Output() implements Bit {
         @Override
         public boolean isClosed(Contact contact, int value) {
             return value == 1;
@@ -306,22 +309,7 @@ sealed interface Component {
     }
 
     /** A timer of a program: 1 once it has come to its next mark and the program has not noticed yet. */
-    record ProgramTimer() implements Component {
-        @Override
-        public int bits() {
-            return 1;
-        }
-
-        @Override
-        public int rest() {
-            return 0;
-        }
-
-        @Override
-        public boolean isValue(int value) {
-            return value <= 1;
-        }
-
+    record ProgramTimer() implements Bit {
         @Override
         public boolean isClosed(Contact contact, int value) {
             return false;
