@@ -83,7 +83,8 @@ final class Comparing {
                 + words + ". Which of them you want is for you to decide."));
         raceFirst.ifPresent(words ->
                 nature.add("Where contacts of the one sheet race, which of them is the quicker decides; the other takes"
-                        + " one of the same ways. This may be so in " + races + " situations, for example when " + words
+                        + " one of the same ways. Found " + (races == 1 ? "once" : races + " times")
+                        + ", for example when " + words
                         + "."));
         return new Equivalence(verdict, pairs.size(), nature, difference);
     }
