@@ -134,7 +134,7 @@ class ProgramTest {
     @Test
     void aRelaySheetIsTranslatedWithTheMouseRunsAndIsTheSameMachine(FxRobot robot) throws Exception {
         robot.clickOn("#step-program");
-        WaitForAsyncUtils.waitForFxEvents();
+        until(robot, () -> !window.part("translate-draw").isDisabled());
         assertThat(window.part("copper-F2-95-96")).isNotNull();
         robot.clickOn("#translate-draw");
         WaitForAsyncUtils.waitForFxEvents();
@@ -188,7 +188,7 @@ class ProgramTest {
     void aDifferenceIsToldWithBothStoriesAndReplayed(FxRobot robot) throws Exception {
         robot.interact(() -> window.showSheet("Wash pump"));
         robot.clickOn("#step-program");
-        WaitForAsyncUtils.waitForFxEvents();
+        until(robot, () -> !window.part("translate-draw").isDisabled());
         robot.clickOn("#translate-draw");
         key(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
         key(robot, KeyCode.CONTROL, KeyCode.A);

@@ -2,11 +2,11 @@ package parable.plc;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.LinkedList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,6 +49,8 @@ final class ControlGraph {
     private final List<Edge> edges = new ArrayList<>();
     private final List<Consumer> consumers = new ArrayList<>();
     private final Map<Integer, Integer> joined = new HashMap<>();
+    private final Map<Integer, List<Edge>> edgesAt = new HashMap<>();
+    private final Map<List<Integer>, List<Edge>> series = new HashMap<>();
 
     ControlGraph(Assembly assembly) {
         this.assembly = assembly;
@@ -109,7 +111,10 @@ final class ControlGraph {
         int index = assembly.indexOf(passage.tag()).orElseThrow();
         Optional<Integer> contact = part.contactBetween(passage.from(), passage.to());
         if (contact.isPresent() && from != to) {
-            edges.add(new Edge(edges.size(), index, contact.get(), from, to));
+            Edge edge = new Edge(edges.size(), index, contact.get(), from, to);
+            edges.add(edge);
+            List.of(from, to).forEach(node -> edgesAt.computeIfAbsent(node, any -> new ArrayList<>())
+                    .add(edge));
         }
         part.loadBetween(passage.from(), passage.to())
                 .ifPresent(load -> consumers.add(new Consumer(index, load, from, to)));
@@ -144,49 +149,65 @@ final class ControlGraph {
 
     /** The rails that can be reached from a node through contacts; the node itself if it is one. */
     Set<Integer> railsFrom(int node) {
-        Set<Integer> found = new LinkedHashSet<>(reached(node, Set.of(), Set.of()));
+        Set<Integer> found = new LinkedHashSet<>(
+                reached(node, Optional.empty(), Optional.empty()).keySet());
+        found.add(node);
         found.retainAll(rails);
         return found;
     }
 
-    /** What is reached from a node without some contacts and some nodes; a rail is reached but not left. */
-    private Set<Integer> reached(int from, Set<Edge> without, Set<Integer> barred) {
-        Set<Integer> seen = new LinkedHashSet<>(Set.of(from));
-        Deque<Integer> waiting = new ArrayDeque<>(seen);
+    /** What is reached from a node without one contact or one node; a rail is reached but not left. Each with the contact that led there. */
+    private Map<Integer, Edge> reached(int from, Optional<Edge> without, Optional<Integer> barred) {
+        Map<Integer, Edge> by = new LinkedHashMap<>();
+        Deque<Integer> waiting = new ArrayDeque<>(List.of(from));
         while (!waiting.isEmpty()) {
             int at = waiting.poll();
-            for (Edge edge : rails.contains(at) && at != from ? List.<Edge>of() : edges) {
-                boolean here = (edge.from() == at || edge.to() == at) && !without.contains(edge);
-                if (here && !barred.contains(edge.otherEnd(at)) && seen.add(edge.otherEnd(at))) {
-                    waiting.add(edge.otherEnd(at));
+            for (Edge edge : rails.contains(at) && at != from ? List.<Edge>of() : at(at)) {
+                int end = edge.otherEnd(at);
+                boolean open = end != from
+                        && !without.filter(edge::equals).isPresent()
+                        && !barred.filter(node -> node == end).isPresent();
+                if (open && by.putIfAbsent(end, edge) == null) {
+                    waiting.add(end);
                 }
             }
         }
-        return seen;
+        return by;
+    }
+
+    private List<Edge> at(int node) {
+        return edgesAt.getOrDefault(node, List.of());
+    }
+
+    /** The contacts of one of the shortest ways from one node to another; empty if there is none. */
+    private List<Edge> way(int from, int to) {
+        Map<Integer, Edge> by = reached(from, Optional.empty(), Optional.empty());
+        LinkedList<Edge> way = new LinkedList<>();
+        for (int at = to; by.containsKey(at); at = by.get(at).otherEnd(at)) {
+            way.addFirst(by.get(at));
+        }
+        return way;
     }
 
     /** The contacts that every way from one node to another leads through, in their order on the way. */
     List<Edge> allInSeries(int from, int to) {
-        List<Edge> cuts = edges.stream()
+        return series.computeIfAbsent(List.of(from, to), any -> way(from, to).stream()
                 .filter(edge ->
-                        from != to && !reached(from, Set.of(edge), Set.of()).contains(to))
-                .toList();
-        return cuts.stream()
-                .sorted(Comparator.comparingInt(
-                        edge -> reached(from, Set.of(edge), Set.of()).size()))
-                .toList();
+                        !reached(from, Optional.of(edge), Optional.empty()).containsKey(to))
+                .toList());
     }
 
     /** The nodes that every way from one node to another leads through, in their order on the way, neither of the two among them. */
     List<Integer> allThrough(int from, int to) {
-        Set<Integer> nodes = new HashSet<>();
-        edges.forEach(edge -> nodes.addAll(List.of(edge.from(), edge.to())));
-        return nodes.stream()
-                .filter(node -> node != from && node != to)
-                .filter(node -> !reached(from, Set.of(), Set.of(node)).contains(to))
-                .sorted(Comparator.comparingInt(
-                        node -> reached(from, Set.of(), Set.of(node)).size()))
-                .toList();
+        List<Integer> nodes = new ArrayList<>();
+        int at = from;
+        for (Edge edge : way(from, to)) {
+            at = edge.otherEnd(at);
+            if (at != to && !reached(from, Optional.empty(), Optional.of(at)).containsKey(to)) {
+                nodes.add(at);
+            }
+        }
+        return nodes;
     }
 
     /**

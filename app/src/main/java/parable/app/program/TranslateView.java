@@ -3,8 +3,12 @@ package parable.app.program;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -33,6 +37,12 @@ final class TranslateView extends VBox {
     private final Map<String, Boolean> copper = new HashMap<>();
     private final VBox rows = new VBox(6);
     private final Button draw = new Button("Draw the sheet of the controller");
+    private final AtomicLong asked = new AtomicLong();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "translation");
+        thread.setDaemon(true);
+        return thread;
+    });
     private Optional<Translation> translation = Optional.empty();
 
     /**
@@ -68,25 +78,43 @@ final class TranslateView extends VBox {
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
         getChildren().addAll(heading, choices, draw, scrolled);
-        show();
     }
 
-    /** Looks at the sheet anew. */
+    /** Looks at the sheet anew, beside the window; what was shown stays until then. */
     void show() {
-        rows.getChildren().clear();
-        try {
-            TranslationChoices chosen = new TranslationChoices(
-                    SealIn.ofWords(sealIn.getValue()).orElse(SealIn.AUXILIARY_WITH_ALARM),
-                    transistor.isSelected(),
-                    TranslationChoices.PROPOSED.alarmMillis(),
-                    copper);
-            translation = Optional.of(Translation.of(shown.get(), practice.get(), chosen));
-            translation.get().splits().forEach(split -> rows.getChildren().add(row(split)));
-        } catch (TranslationException untranslatable) {
-            translation = Optional.empty();
-            rows.getChildren().add(wrapped(untranslatable.getMessage()));
+        long mine = asked.incrementAndGet();
+        Assembly sheet = shown.get();
+        Practice practised = practice.get();
+        TranslationChoices chosen = new TranslationChoices(
+                SealIn.ofWords(sealIn.getValue()).orElse(SealIn.AUXILIARY_WITH_ALARM),
+                transistor.isSelected(),
+                TranslationChoices.PROPOSED.alarmMillis(),
+                Map.copyOf(copper));
+        draw.setDisable(true);
+        worker.execute(() -> {
+            if (asked.get() != mine) {
+                return;
+            }
+            try {
+                Translation made = Translation.of(sheet, practised, chosen);
+                Platform.runLater(() -> show(mine, Optional.of(made), ""));
+            } catch (TranslationException untranslatable) {
+                Platform.runLater(() -> show(mine, Optional.empty(), untranslatable.getMessage()));
+            }
+        });
+    }
+
+    private void show(long answered, Optional<Translation> made, String refusal) {
+        if (asked.get() != answered) {
+            return;
         }
-        draw.setDisable(translation.isEmpty());
+        translation = made;
+        draw.setDisable(made.isEmpty());
+        rows.getChildren().clear();
+        made.ifPresent(one -> one.splits().forEach(split -> rows.getChildren().add(row(split))));
+        if (made.isEmpty()) {
+            rows.getChildren().add(wrapped(refusal));
+        }
     }
 
     private VBox row(Split split) {

@@ -1,6 +1,7 @@
 package parable.app.sheet;
 
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.control.Tooltip;
@@ -19,7 +20,8 @@ final class HotSpot extends Region {
 
     private final Handle handle;
     private final Box box;
-    private final Tooltip tooltip = new Tooltip();
+    private String words = "";
+    private Optional<Tooltip> tooltip = Optional.empty();
 
     HotSpot(Handle handle, Box box) {
         this.handle = handle;
@@ -30,7 +32,7 @@ final class HotSpot extends Region {
         setCursor(Cursor.HAND);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
-        Tooltip.install(this, tooltip);
+        addEventHandler(MouseEvent.MOUSE_ENTERED, event -> explain());
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             if (event.getButton() == MouseButton.PRIMARY) {
                 requestFocus();
@@ -68,6 +70,14 @@ final class HotSpot extends Region {
         });
     }
 
+    /** A tooltip is a window of its own, so that one is made only where the mouse has been. */
+    private void explain() {
+        if (tooltip.isEmpty()) {
+            tooltip = Optional.of(new Tooltip(words));
+            Tooltip.install(this, tooltip.get());
+        }
+    }
+
     /** The place in drawing units. */
     Box box() {
         return box;
@@ -78,10 +88,13 @@ final class HotSpot extends Region {
         String tag = handle.part().tag();
         Action next = handle.next(moment);
         String verb = next.verb().word();
-        String words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
+        words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
                 + handle.part().device().title() + ")"
                 + (next.position().isEmpty() ? "" : " to " + next.position());
-        tooltip.setText(handle.hasStopButton() ? words + "; right button or S: its stop button" : words);
         setAccessibleText(words + ", now " + moment.condition(tag).word());
+        if (handle.hasStopButton()) {
+            words = words + "; right button or S: its stop button";
+        }
+        tooltip.ifPresent(shown -> shown.setText(words));
     }
 }

@@ -1,29 +1,28 @@
 package parable.app.story;
 
-import java.util.List;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ListChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import parable.app.run.RunModel;
 import parable.app.time.Clock;
 import parable.bench.StoryLine;
 
 /**
  * The story of the running sheet, the latest line at the bottom. Choosing a line, with the mouse or the arrow keys, shows
- * its instant. Only the latest lines are listed; the slider of the past reaches the others.
+ * its instant.
  */
 public final class StoryView extends BorderPane {
-
-    private static final int MOST_LINES = 300;
 
     /** What the story asks for itself; it takes what the others leave, and never takes anything from them. */
     private static final double SMALL = 120;
@@ -32,91 +31,64 @@ public final class StoryView extends BorderPane {
     private static final PseudoClass SHOWN = PseudoClass.getPseudoClass("shown");
 
     private final RunModel run;
-    private final VBox lines = new VBox();
-    private final ScrollPane pane = new ScrollPane(lines);
-    private final Label empty =
-            new Label("Nothing has happened yet. Close the breaker on the drawing, then press a button on the door.");
+    private final ListView<StoryLine> lines;
+    private final ReadOnlyObjectWrapper<Instant> instant =
+            new ReadOnlyObjectWrapper<>(new Instant(Long.MIN_VALUE, false));
+
+    /**
+     * What is looked at.
+     *
+     * @param time of the last line until then
+     * @param past whether it is not the present
+     */
+    private record Instant(long time, boolean past) {}
 
     /** The story of a running sheet. */
     public StoryView(RunModel run) {
         this.run = run;
+        lines = new ListView<>(run.story());
         getStyleClass().add("story");
         Label heading = new Label("What happens and why");
         heading.getStyleClass().add("plate-name");
         setTop(heading);
-        setCenter(pane);
-        pane.setId("story");
-        pane.setPrefHeight(SMALL);
-        pane.setFitToWidth(true);
-        pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        pane.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        setCenter(lines);
+        lines.setId("story");
         lines.getStyleClass().add("story-lines");
-        lines.heightProperty().addListener((any, before, height) -> pane.setVvalue(1));
+        lines.setPrefHeight(SMALL);
+        lines.setCellFactory(any -> new Line());
+        lines.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        Label empty = new Label(
+                "Nothing has happened yet. Close the breaker on the drawing, then press a button on the door.");
         empty.setWrapText(true);
         empty.getStyleClass().add("empty");
-        run.story().addListener((ListChangeListener<StoryLine>) change -> rewrite(change));
+        lines.setPlaceholder(empty);
+        run.story().addListener((ListChangeListener<StoryLine>) change -> follow());
         run.shownTimeProperty().addListener((any, before, time) -> markShown());
-        lines.getChildren().add(empty);
-        append(run.story());
+        follow();
     }
 
-    private void rewrite(ListChangeListener.Change<? extends StoryLine> change) {
-        while (change.next()) {
-            if (change.wasRemoved()) {
-                lines.getChildren().setAll(empty);
-                append(run.story());
-            } else {
-                append(change.getAddedSubList());
-            }
-        }
-    }
-
-    private void append(List<? extends StoryLine> added) {
-        int from = Math.max(0, added.size() - MOST_LINES);
-        for (StoryLine line : added.subList(from, added.size())) {
-            lines.getChildren().add(new Line(line));
-        }
-        if (lines.getChildren().size() > 1) {
-            lines.getChildren().remove(empty);
-        }
-        int surplus = lines.getChildren().size() - MOST_LINES;
-        if (surplus > 0) {
-            lines.getChildren().remove(0, surplus);
-        }
+    private void follow() {
+        lines.scrollTo(run.story().size() - 1);
         markShown();
     }
 
-    /** Marks the lines of the instant that is looked at, and those that are still to come from there. */
+    /** Finds the instant that is looked at; the lines mark themselves by it. */
     private void markShown() {
-        long shown = run.shownTimeProperty().get();
-        long latest = Long.MIN_VALUE;
-        for (Line line : listed()) {
-            latest = line.line.time() <= shown ? line.line.time() : latest;
-        }
-        for (Line line : listed()) {
-            line.pseudoClassStateChanged(LATER, line.line.time() > shown);
-            boolean isShown = run.looksBack() && line.line.time() == latest;
-            line.pseudoClassStateChanged(SHOWN, isShown);
-            if (isShown) {
-                bringIntoView(line);
-            }
+        int last = lastShown();
+        instant.set(
+                new Instant(last < 0 ? Long.MIN_VALUE : run.story().get(last).time(), run.looksBack()));
+        if (run.looksBack() && last >= 0) {
+            lines.scrollTo(Math.max(0, last - 2));
         }
     }
 
-    private void bringIntoView(Line line) {
-        double hidden = lines.getHeight() - pane.getViewportBounds().getHeight();
-        if (hidden > 0) {
-            double top = line.getBoundsInParent().getMinY()
-                    - pane.getViewportBounds().getHeight() / 2;
-            pane.setVvalue(Math.max(0, Math.min(1, top / hidden)));
+    private int lastShown() {
+        int last = run.story().size() - 1;
+        while (last >= 0
+                && run.story().get(last).time() > run.shownTimeProperty().get()) {
+            last--;
         }
-    }
-
-    private List<Line> listed() {
-        return lines.getChildren().stream()
-                .filter(Line.class::isInstance)
-                .map(Line.class::cast)
-                .toList();
+        return last;
     }
 
     private void key(KeyEvent event) {
@@ -130,28 +102,52 @@ public final class StoryView extends BorderPane {
     }
 
     /** A line: when, and what; what was caused by another line stands further in. */
-    private final class Line extends HBox {
+    private final class Line extends ListCell<StoryLine> {
 
-        private final StoryLine line;
+        private final Label time = new Label();
+        private final Label text = new Label();
+        private final HBox row = new HBox(8, time, text);
 
-        Line(StoryLine line) {
-            super(8);
-            this.line = line;
+        Line() {
             getStyleClass().add("story-line");
-            Label time = new Label(Clock.words(line.time()));
+            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+            setPrefWidth(0);
             time.getStyleClass().add("time");
             time.setMinWidth(62);
             time.setAlignment(Pos.TOP_RIGHT);
-            Label text = new Label(line.text());
             text.setWrapText(true);
             text.setMinHeight(Region.USE_PREF_SIZE);
-            text.getStyleClass().add(line.cause().isPresent() ? "effect" : "deed");
             HBox.setHgrow(text, Priority.ALWAYS);
-            getChildren().addAll(time, text);
             setOnMouseClicked(event -> {
-                pane.requestFocus();
-                run.lookAt(line.time());
+                if (!isEmpty()) {
+                    run.lookAt(getItem().time());
+                }
             });
+            instant.addListener((any, before, now) -> mark());
+        }
+
+        @Override
+        protected void updateItem(StoryLine line, boolean none) {
+            super.updateItem(line, none);
+            if (none) {
+                setGraphic(null);
+            } else {
+                time.setText(Clock.words(line.time()));
+                text.setText(line.text());
+                text.getStyleClass().removeAll("effect", "deed");
+                text.getStyleClass().add(line.cause().isPresent() ? "effect" : "deed");
+                setGraphic(row);
+            }
+            mark();
+        }
+
+        private void mark() {
+            boolean later = !isEmpty() && getItem().time() > instant.get().time();
+            boolean shown = !isEmpty()
+                    && instant.get().past()
+                    && getItem().time() == instant.get().time();
+            pseudoClassStateChanged(LATER, later);
+            pseudoClassStateChanged(SHOWN, shown);
         }
     }
 }
