@@ -19,6 +19,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
@@ -174,7 +175,7 @@ public final class MainWindow {
         }
         header.showSheet(shown, run());
         check();
-        if (step == Step.PROGRAM) {
+        if (step == Step.PROGRAM || step == Step.WIRE) {
             root.setRight(page.beside(step, steps(), this::findings));
             root.setCenter(page.centre(step));
         }
@@ -231,8 +232,9 @@ public final class MainWindow {
     }
 
     /** The steps of the work, the one that is shown selected. */
-    private HBox steps() {
-        HBox steps = new HBox();
+    private VBox steps() {
+        HBox drawn = new HBox();
+        HBox built = new HBox();
         for (Step one : Step.values()) {
             ToggleButton button = new ToggleButton(one.words());
             button.setMinWidth(Region.USE_PREF_SIZE);
@@ -242,16 +244,16 @@ public final class MainWindow {
             if (one == Step.CHECK) {
                 button.textProperty().bind(Bindings.createStringBinding(this::checkWords, findings.findingsProperty()));
             }
-            steps.getChildren().add(button);
+            (one.isAtThePanel() ? built : drawn).getChildren().add(button);
         }
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        steps.getChildren().add(gap);
         if (step == Step.TRY) {
-            steps.getChildren().add(header.recipes());
+            Region gap = new Region();
+            HBox.setHgrow(gap, Priority.ALWAYS);
+            built.getChildren().addAll(gap, header.recipes());
         }
-        steps.getStyleClass().add("steps");
-        return steps;
+        drawn.getStyleClass().add("steps");
+        built.getStyleClass().add("steps");
+        return new VBox(drawn, built);
     }
 
     private String checkWords() {
@@ -382,6 +384,7 @@ public final class MainWindow {
                 case K -> setStep(Step.CHECK);
                 case D -> setDrawing(!drawing());
                 case G -> setStep(Step.PROGRAM);
+                case L -> setStep(Step.WIRE);
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
                         event);
                 default -> header.key(event);

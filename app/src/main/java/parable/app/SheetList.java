@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
+import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Rail;
 import parable.circuit.Sheet;
@@ -77,7 +78,7 @@ final class SheetList implements SheetActions {
 
     @Override
     public void copy() {
-        add(sheet());
+        add(sheet().withFieldwork(Fieldwork.NONE.by(sheet().fieldwork().method())));
     }
 
     @Override

@@ -8,7 +8,9 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
+import javafx.scene.control.SplitPane;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -29,6 +31,8 @@ import parable.app.sheet.SheetView;
 import parable.app.story.StoryView;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
+import parable.app.wiring.WiringModel;
+import parable.app.wiring.WiringPage;
 import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -44,6 +48,7 @@ final class SheetPage {
     private static final double DOOR_WHILE_TRYING = 120;
     private static final double DOOR_BESIDE_PROGRAM = 250;
     private static final double DOOR_ELSE = 90;
+    private static final double LADDER_WHILE_WIRING = 0.45;
     private static final double DOOR_ELSE_MOST = 190;
 
     private final JobModel jobs;
@@ -59,6 +64,9 @@ final class SheetPage {
     private final MeterView meterView;
     private final StoryView story;
     private final ProgramPage program;
+    private final WiringModel wiring;
+    private final WiringPage wiringPage;
+    private final SplitPane wired = new SplitPane();
     private Optional<DeskView> deskView = Optional.empty();
     private Optional<DeskModel> desk = Optional.empty();
 
@@ -92,6 +100,9 @@ final class SheetPage {
         meterView = new MeterView(run, meter, new FaultMenu(run));
         story = new StoryView(run);
         program = new ProgramPage(jobs, name, run, look, replay, added);
+        wiring = new WiringModel(jobs, name);
+        wiringPage =
+                new WiringPage(jobs, wiring, look, () -> run.shownProperty().get());
         TimeStrip strip = new TimeStrip(run, look);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
@@ -99,6 +110,10 @@ final class SheetPage {
         time = new TimeBar(run);
         centre = new VBox(sheet, legend, strip, time);
         programmed = new VBox();
+        wired.setOrientation(Orientation.VERTICAL);
+        wired.setDividerPositions(LADDER_WHILE_WIRING);
+        wiring.selectedProperty().addListener((any, before, now) -> holdWire());
+        wiring.listsProperty().addListener((any, before, now) -> holdWire());
         VBox.setVgrow(program.centre(), Priority.ALWAYS);
     }
 
@@ -136,6 +151,19 @@ final class SheetPage {
 
     /** The drawing with time under it, ready for a step. */
     Node centre(Step step) {
+        if (step == Step.WIRE) {
+            centre.getChildren().remove(sheet);
+            wired.getItems().setAll(sheet, wiringPage.below());
+            wired.setDividerPositions(LADDER_WHILE_WIRING);
+            sheet.operate();
+            holdWire();
+            return wired;
+        }
+        if (!centre.getChildren().contains(sheet)) {
+            wired.getItems().clear();
+            centre.getChildren().add(0, sheet);
+            sheet.hold(Optional.empty());
+        }
         if (step == Step.PROGRAM && program.hasProgram()) {
             centre.getChildren().remove(time);
             programmed.getChildren().setAll(program.centre(), time);
@@ -155,6 +183,12 @@ final class SheetPage {
         return centre;
     }
 
+    private void holdWire() {
+        if (!wired.getItems().isEmpty()) {
+            sheet.hold(wiring.wire());
+        }
+    }
+
     /**
      * What stands beside the drawing in a step.
      *
@@ -165,13 +199,14 @@ final class SheetPage {
         boolean programmed = step == Step.PROGRAM && program.hasProgram();
         door.setMinHeight(programmed ? DOOR_BESIDE_PROGRAM : step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
         door.setMaxHeight(step == Step.TRY || programmed ? Double.MAX_VALUE : DOOR_ELSE_MOST);
-        VBox column = step == Step.CHECK ? new VBox(steps) : new VBox(steps, door);
+        VBox column = step == Step.CHECK || step == Step.WIRE ? new VBox(steps) : new VBox(steps, door);
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
         switch (step) {
             case DRAW -> column.getChildren().add(deskView());
             case TRY -> column.getChildren().addAll(machine, meterView, story);
+            case WIRE -> column.getChildren().add(wiringPage.beside());
             case CHECK -> column.getChildren().add(findings.get());
             case PROGRAM -> column.getChildren()
                     .add(program.hasProgram() ? program.besideProgram() : program.besideDrawing());
@@ -196,6 +231,8 @@ final class SheetPage {
     void takeKeyboard(Step step) {
         if (step == Step.PROGRAM && program.hasProgram()) {
             program.takeKeyboard();
+        } else if (step == Step.WIRE) {
+            wiringPage.takeKeyboard();
         } else {
             sheet.takeKeyboard();
         }

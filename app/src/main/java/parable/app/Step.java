@@ -5,12 +5,18 @@ enum Step {
     DRAW("Draw Ctrl+D"),
     TRY("Try"),
     CHECK("Check Ctrl+K"),
-    PROGRAM("PLC Ctrl+G");
+    PROGRAM("PLC Ctrl+G"),
+    WIRE("Wire Ctrl+L");
 
     private final String words;
 
     Step(String words) {
         this.words = words;
+    }
+
+    /** Whether it belongs to the work at the panel, after the drawing. */
+    boolean isAtThePanel() {
+        return compareTo(PROGRAM) > 0;
     }
 
     /** What stands on its button. */

@@ -9,6 +9,7 @@ import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
+import parable.files.CablesCsv;
 import parable.files.FileFailure;
 import parable.files.IoCsv;
 import parable.files.LabelsCsv;
@@ -16,6 +17,7 @@ import parable.files.PartsCsv;
 import parable.files.PdfFile;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
+import parable.files.TerminalsCsv;
 import parable.files.WholeFile;
 import parable.files.WiresCsv;
 import parable.parts.Assembly;
@@ -23,8 +25,10 @@ import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.Program;
 import parable.program.StructuredText;
+import parable.wiring.Cables;
 import parable.wiring.Labels;
 import parable.wiring.PartsList;
+import parable.wiring.TerminalPlan;
 import parable.wiring.WireList;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -47,6 +51,8 @@ final class ExportCommand implements Callable<Integer> {
         ioCsv("io-csv"),
         wiresCsv("wires-csv"),
         partsCsv("parts-csv"),
+        terminalsCsv("terminals-csv"),
+        cablesCsv("cables-csv"),
         labelsCsv("labels-csv");
 
         private final String word;
@@ -118,9 +124,13 @@ final class ExportCommand implements Callable<Integer> {
             case pdf -> PdfFile.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn));
             case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
             case st -> StructuredText.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
-            case wiresCsv -> WiresCsv.text(WireList.of(Assembly.of(drawn), job.practice()))
+            case wiresCsv -> WiresCsv.text(WireList.of(Assembly.of(drawn), job.practice()), drawn.fieldwork())
                     .getBytes(StandardCharsets.UTF_8);
             case partsCsv -> PartsCsv.text(PartsList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
+            case terminalsCsv -> TerminalsCsv.text(TerminalPlan.of(Assembly.of(drawn), job.practice()))
+                    .getBytes(StandardCharsets.UTF_8);
+            case cablesCsv -> CablesCsv.text(Cables.of(Assembly.of(drawn), job.practice()))
+                    .getBytes(StandardCharsets.UTF_8);
             case labelsCsv -> LabelsCsv.text(Labels.of(Assembly.of(drawn), job.practice()))
                     .getBytes(StandardCharsets.UTF_8);
             case ioCsv -> IoCsv.text(IoList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);

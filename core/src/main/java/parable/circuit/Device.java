@@ -16,11 +16,19 @@ import java.util.regex.Pattern;
  * @param kind the identifier of its kind, for example {@code contactor}
  * @param label what it is for, in the electrician's words; empty if not said
  * @param place where it is mounted, for example {@code door}; empty if not said
+ * @param at where it stands there, empty if nobody has put it anywhere
  * @param settings what can be set on this kind, each as it is written, for example {@code coil} to {@code 230 V AC}
  * @param extras unknown fields
  */
 public record Device(
-        String tag, String also, String kind, String label, String place, Map<String, String> settings, Extras extras) {
+        String tag,
+        String also,
+        String kind,
+        String label,
+        String place,
+        Optional<Position> at,
+        Map<String, String> settings,
+        Extras extras) {
 
     /** The settings that name other devices. */
     private static final Set<String> REFERENCES = Set.of("between", "motor");
@@ -34,8 +42,21 @@ public record Device(
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(label, "label");
         Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(at, "at");
         Objects.requireNonNull(extras, "extras");
         settings = Collections.unmodifiableMap(new LinkedHashMap<>(settings));
+    }
+
+    /** A device that nobody has put anywhere in its place. */
+    public Device(
+            String tag,
+            String also,
+            String kind,
+            String label,
+            String place,
+            Map<String, String> settings,
+            Extras extras) {
+        this(tag, also, kind, label, place, Optional.empty(), settings, extras);
     }
 
     /** The setting of this name as written, empty if it is left at the kind's default. */
@@ -50,7 +71,7 @@ public record Device(
             changed.computeIfPresent(reference, (name, value) -> TAG.matcher(value)
                     .replaceAll(word -> tags.getOrDefault(word.group(), word.group())));
         }
-        return new Device(tags.getOrDefault(tag, tag), also, kind, label, place, changed, extras);
+        return new Device(tags.getOrDefault(tag, tag), also, kind, label, place, at, changed, extras);
     }
 
     /** This device with another value of a setting; an empty value leaves it at the kind's default. */
@@ -61,22 +82,27 @@ public record Device(
         } else {
             changed.put(setting, value);
         }
-        return new Device(tag, also, kind, label, place, changed, extras);
+        return new Device(tag, also, kind, label, place, at, changed, extras);
     }
 
     /** This device with another label. */
     public Device labelled(String other) {
-        return new Device(tag, also, kind, other, place, settings, extras);
+        return new Device(tag, also, kind, other, place, at, settings, extras);
     }
 
-    /** This device in another place. */
+    /** This device in another place, nowhere in particular there. */
     public Device placed(String other) {
         return new Device(tag, also, kind, label, other, settings, extras);
     }
 
+    /** This device elsewhere in its place. */
+    public Device standing(Position there) {
+        return new Device(tag, also, kind, label, place, Optional.of(there), settings, extras);
+    }
+
     /** This device with another tag for the other practice. */
     public Device alsoKnownAs(String other) {
-        return new Device(tag, other, kind, label, place, settings, extras);
+        return new Device(tag, other, kind, label, place, at, settings, extras);
     }
 
     /** The label where there is one, otherwise the tag. */

@@ -21,6 +21,7 @@ import parable.program.Program;
  * @param accepted the findings that somebody has accepted
  * @param claims what somebody claims of it beside what follows from the circuit, each a sentence in plain terms
  * @param program what the sheet's controller does, empty if it has none or nothing was written for it yet
+ * @param fieldwork what was done at the panel by it
  * @param extras unknown fields
  */
 public record Sheet(
@@ -33,6 +34,7 @@ public record Sheet(
         List<Acceptance> accepted,
         List<String> claims,
         Optional<Program> program,
+        Fieldwork fieldwork,
         Extras extras) {
 
     private static final Pattern WORD = Pattern.compile("[A-Za-z0-9]+(\\.[A-Za-z0-9]+)*");
@@ -42,6 +44,7 @@ public record Sheet(
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(duty, "duty");
         Objects.requireNonNull(program, "program");
+        Objects.requireNonNull(fieldwork, "fieldwork");
         Objects.requireNonNull(extras, "extras");
         rails = List.copyOf(rails);
         devices = List.copyOf(devices);
@@ -60,22 +63,38 @@ public record Sheet(
             List<Rung> power,
             List<Rung> control,
             Extras extras) {
-        this(name, duty, rails, devices, power, control, List.of(), List.of(), Optional.empty(), extras);
+        this(
+                name,
+                duty,
+                rails,
+                devices,
+                power,
+                control,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Fieldwork.NONE,
+                extras);
     }
 
     /** This sheet with other acceptances. */
     public Sheet withAccepted(List<Acceptance> others) {
-        return new Sheet(name, duty, rails, devices, power, control, others, claims, program, extras);
+        return new Sheet(name, duty, rails, devices, power, control, others, claims, program, fieldwork, extras);
     }
 
     /** This sheet with other claims. */
     public Sheet withClaims(List<String> others) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, others, program, extras);
+        return new Sheet(name, duty, rails, devices, power, control, accepted, others, program, fieldwork, extras);
     }
 
     /** This sheet with another program, or without one. */
     public Sheet withProgram(Optional<Program> other) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, other, extras);
+        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, other, fieldwork, extras);
+    }
+
+    /** This sheet after other work at the panel. */
+    public Sheet withFieldwork(Fieldwork other) {
+        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, program, other, extras);
     }
 
     /** What accepts a finding, empty if nobody has. */
@@ -98,7 +117,7 @@ public record Sheet(
 
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
-        return new Sheet(name, duty, rails, others, power, control, accepted, claims, program, extras);
+        return new Sheet(name, duty, rails, others, power, control, accepted, claims, program, fieldwork, extras);
     }
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
@@ -113,6 +132,7 @@ public record Sheet(
                 accepted.stream().map(one -> one.retagged(tags)).toList(),
                 claims.stream().map(one -> retagged(one, tags)).toList(),
                 program.map(one -> one.renamed(tags)),
+                fieldwork.retagged(tags, words -> retagged(words, tags)),
                 extras);
     }
 
@@ -123,20 +143,22 @@ public record Sheet(
 
     /** This sheet with other rails. */
     public Sheet withRails(List<Rail> others) {
-        return new Sheet(name, duty, others, devices, power, control, accepted, claims, program, extras);
+        return new Sheet(name, duty, others, devices, power, control, accepted, claims, program, fieldwork, extras);
     }
 
     /** This sheet with other rungs in one of its circuits. */
     public Sheet withRungs(Circuit circuit, List<Rung> others) {
         return switch (circuit) {
-            case POWER -> new Sheet(name, duty, rails, devices, others, control, accepted, claims, program, extras);
-            case CONTROL -> new Sheet(name, duty, rails, devices, power, others, accepted, claims, program, extras);
+            case POWER -> new Sheet(
+                    name, duty, rails, devices, others, control, accepted, claims, program, fieldwork, extras);
+            case CONTROL -> new Sheet(
+                    name, duty, rails, devices, power, others, accepted, claims, program, fieldwork, extras);
         };
     }
 
     /** This sheet under another name. */
     public Sheet named(String other) {
-        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, program, extras);
+        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, program, fieldwork, extras);
     }
 
     /** Every rung, the power circuit's first. */

@@ -99,6 +99,18 @@ public sealed interface Mark {
         }
     }
 
+    /** Strokes that mean nothing electrical, such as the outline of a device. */
+    record Figure(Box box, List<Stroke> strokes) implements Mark {
+        public Figure {
+            strokes = List.copyOf(strokes);
+        }
+
+        @Override
+        public boolean reaches(double top, double bottom) {
+            return box.y() + box.height() >= top && box.y() <= bottom;
+        }
+    }
+
     /** A dashed line that links the poles of one device. */
     record Link(String tag, Point from, Point to) implements Mark {
         @Override

@@ -37,6 +37,8 @@ final class AtRest {
         } else if (mark instanceof Mark.Symbol symbol) {
             symbol.always().forEach(this::draw);
             (isOn(symbol.subject()) ? symbol.on() : symbol.off()).forEach(this::draw);
+        } else if (mark instanceof Mark.Figure figure) {
+            figure.strokes().forEach(this::draw);
         } else if (mark instanceof Mark.Label label) {
             pen.text(label);
         }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.circuit.Acceptance;
@@ -14,6 +16,7 @@ import parable.circuit.Device;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
 import parable.circuit.Job;
+import parable.circuit.Position;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
@@ -36,9 +39,22 @@ final class JobReader {
     static final int VERSION = 1;
 
     private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
-    private static final List<String> SHEET_FIELDS =
-            List.of("name", "duty", "rails", "devices", "power", "rungs", "accepted", "claims", "program");
-    private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place");
+    private static final List<String> SHEET_FIELDS = List.of(
+            "name",
+            "duty",
+            "rails",
+            "devices",
+            "power",
+            "rungs",
+            "accepted",
+            "claims",
+            "program",
+            "wiring",
+            "wired",
+            "tests");
+    private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");
+
+    private static final Pattern POSITION = Pattern.compile("(\\d{1,5}),(\\d{1,5})");
 
     private JobReader() {}
 
@@ -105,6 +121,7 @@ final class JobReader {
                 accepted(sheet),
                 claims(sheet),
                 program(sheet),
+                FieldworkText.read(sheet),
                 extras(sheet, SHEET_FIELDS));
         checkParts(sheet, read);
         return read;
@@ -184,13 +201,27 @@ final class JobReader {
                 kind.text(),
                 optional(device, "label"),
                 optional(device, "place"),
+                position(device),
                 settings,
                 extras(
                         device,
                         Stream.concat(DEVICE_FIELDS.stream(), known.stream()).toList()));
     }
 
-    private static String optional(Located device, String name) throws JobFormatException {
+    private static Optional<Position> position(Located device) throws JobFormatException {
+        Optional<Located> field = device.field("at");
+        if (field.isEmpty()) {
+            return Optional.empty();
+        }
+        Matcher written = POSITION.matcher(field.get().text());
+        if (!written.matches()) {
+            throw field.get()
+                    .refused("two whole numbers of mm from the left upper corner of its place, such as '120,40'");
+        }
+        return Optional.of(new Position(Integer.parseInt(written.group(1)), Integer.parseInt(written.group(2))));
+    }
+
+    static String optional(Located device, String name) throws JobFormatException {
         Optional<Located> field = device.field(name);
         return field.isPresent() ? field.get().text() : "";
     }

@@ -62,6 +62,7 @@ final class JobWriter {
         if (!sheet.claims().isEmpty()) {
             sheet.claims().forEach(node.putArray("claims")::add);
         }
+        FieldworkText.write(sheet.fieldwork(), node);
         append(node, sheet.extras());
         return node;
     }
@@ -89,6 +90,7 @@ final class JobWriter {
         if (!device.place().isEmpty()) {
             node.put("place", device.place());
         }
+        device.at().ifPresent(at -> node.put("at", at.toString()));
         device.settings().forEach(node::put);
         append(node, device.extras());
         return node;

@@ -21,6 +21,11 @@ final class Conductors {
 
     private static final double[] IEC_AMPERES = {13.1, 17.4, 23, 30, 40, 54, 70};
     private static final String[] IEC_SIZES = {"1.5 mm²", "2.5 mm²", "4 mm²", "6 mm²", "10 mm²", "16 mm²", "25 mm²"};
+    private static final String CONTROL = "1 mm²";
+
+    /** DIN 46228-4. */
+    private static final String[] FERRULES = {"black", "blue", "grey", "yellow", "red", "blue", "yellow"};
+
     private static final double[] NEC_AMPERES = {15, 20, 30, 40, 55, 70, 95};
     private static final String[] NEC_SIZES = {"14 AWG", "12 AWG", "10 AWG", "8 AWG", "6 AWG", "4 AWG", "2 AWG"};
 
@@ -88,7 +93,15 @@ final class Conductors {
                                 item -> item instanceof RungItem.Passage passage && isDirectLoad(passage.lineSide())));
     }
 
-    String colour(Node node) {
+    /** What a wire of a node is made of. */
+    Conductor of(Node node) {
+        String size = size(node);
+        int at = List.of(IEC_SIZES).indexOf(size);
+        String ferrule = size.equals(CONTROL) ? "red ferrule" : at < 0 ? "none" : FERRULES[at] + " ferrule";
+        return new Conductor(colour(node), size, ferrule);
+    }
+
+    private String colour(Node node) {
         if (isEarth(node)) {
             return "green-yellow";
         }
@@ -106,9 +119,9 @@ final class Conductors {
         return iec ? "light blue" : "white";
     }
 
-    String size(Node node) {
+    private String size(Node node) {
         if (!isPower(node) && !isEarth(node)) {
-            return iec ? "1 mm²" : "16 AWG";
+            return iec ? CONTROL : "16 AWG";
         }
         double[] carries = iec ? IEC_AMPERES : NEC_AMPERES;
         String[] sizes = iec ? IEC_SIZES : NEC_SIZES;

@@ -11,9 +11,9 @@ import parable.circuit.Terminal;
  * @param to the terminal that it brings in
  * @param rung what it is made with: a rung of the ladder from 1 on, 0 for the power circuit
  * @param seconds which of its two terminals get their second conductor by it
- * @param colour such as {@code red}
- * @param size such as {@code 1 mm²} or {@code 16 AWG}
+ * @param conductor what it is made of
  * @param metres its length in m
+ * @param route the way it takes, such as {@code over the hinge}
  * @param crosses whether it leaves a place
  */
 public record Wire(
@@ -22,9 +22,9 @@ public record Wire(
         Terminal to,
         int rung,
         List<Terminal> seconds,
-        String colour,
-        String size,
+        Conductor conductor,
         double metres,
+        String route,
         boolean crosses) {
 
     /** Not modified: the list is copied. */
@@ -34,6 +34,12 @@ public record Wire(
 
     /** This wire with other terminals that get their second conductor. */
     Wire withSeconds(List<Terminal> others) {
-        return new Wire(number, from, to, rung, others, colour, size, metres, crosses);
+        return new Wire(number, from, to, rung, others, conductor, metres, route, crosses);
+    }
+
+    /** As it is read aloud while wiring: {@code Wire 3 leaves S0 12 and lands on S1 13.} */
+    public String words() {
+        return "Wire " + number + " leaves " + from.tag() + " " + from.marking() + " and lands on " + to.tag() + " "
+                + to.marking() + ".";
     }
 }

@@ -15,9 +15,9 @@ import parable.circuit.Terminal;
 import parable.parts.Assembly;
 
 /**
- * All wires of a sheet, point to point, in the order in which they are made: rung by rung from the first on, each from left to right up to the
- * return, then the power circuit. The wires of a node leave a place as seldom as can be, and are then as short as can be, with two
- * conductors on a terminal at the most.
+ * All wires of a sheet in the order in which they are made: rung by rung from the first on, each from left to right up to the return, then the power
+ * circuit. The wires of a node leave a place as seldom as can be, and are then as short as can be, with two conductors on a terminal at the
+ * most, on a terminal of the strip two on either side.
  *
  * @param wires in that order
  * @param metres how much wire that is, in m
@@ -25,99 +25,149 @@ import parable.parts.Assembly;
  */
 public record WireList(List<Wire> wires, double metres, double metresFromFirst) {
 
-    /** Leaving a place costs more than any way within one. */
-    private static final double CROSSING = 1000;
-
     /** Not modified: the list is copied. */
     public WireList {
         wires = List.copyOf(wires);
     }
 
-    /** The list of an assembled sheet. */
+    /** The list of an assembled sheet, wired by the method that it says. */
     public static WireList of(Assembly assembly, Practice practice) {
-        PanelLayout layout = PanelLayout.of(assembly);
-        Conductors conductors = new Conductors(assembly, practice);
-        Map<Terminal, Integer> order = order(assembly);
-        List<Wire> wires = new ArrayList<>();
-        double fromFirst = 0;
-        for (Node node : assembly.nodes().all()) {
-            List<Terminal> terminals = node.terminals();
-            for (int i = 1; i < terminals.size(); i++) {
-                fromFirst += layout.metres(terminals.get(0), terminals.get(i));
-            }
-            wires.addAll(wires(assembly, node, layout, conductors, order));
-        }
-        wires.sort(Comparator.comparingInt((Wire wire) -> wire.rung() == 0 ? Integer.MAX_VALUE : wire.rung())
-                .thenComparingInt(wire -> order.get(wire.to())));
-        return new WireList(
-                seconds(wires), wires.stream().mapToDouble(Wire::metres).sum(), fromFirst);
-    }
-
-    /** When each terminal is met first, the ladder before the power circuit. */
-    private static Map<Terminal, Integer> order(Assembly assembly) {
-        Map<Terminal, Integer> order = new HashMap<>();
-        assembly.sheet().control().stream()
-                .flatMap(Rung::terminals)
-                .forEach(terminal -> order.putIfAbsent(terminal, order.size()));
-        assembly.sheet().power().stream()
-                .flatMap(Rung::terminals)
-                .forEach(terminal -> order.putIfAbsent(terminal, order.size()));
-        return order;
-    }
-
-    private static List<Wire> wires(
-            Assembly assembly, Node node, PanelLayout layout, Conductors conductors, Map<Terminal, Integer> order) {
-        List<Terminal> terminals = node.terminals();
-        List<Integer> way = ShortestPath.through(
-                terminals.size(),
-                (one, other) -> layout.metres(terminals.get(one), terminals.get(other))
-                        + (layout.crosses(terminals.get(one), terminals.get(other)) ? CROSSING : 0));
-        List<Wire> wires = new ArrayList<>();
-        for (int i = 1; i < way.size(); i++) {
-            Terminal one = terminals.get(way.get(i - 1));
-            Terminal other = terminals.get(way.get(i));
-            boolean forward = order.get(one) <= order.get(other);
-            Terminal from = forward ? one : other;
-            Terminal to = forward ? other : one;
-            wires.add(new Wire(
-                    node.number(),
-                    from,
-                    to,
-                    rung(assembly, to),
-                    List.of(),
-                    conductors.colour(node),
-                    conductors.size(node),
-                    layout.metres(from, to),
-                    layout.crosses(from, to)));
-        }
-        return wires;
-    }
-
-    /** The first rung of the ladder that a terminal stands on, 0 if it only stands in the power circuit. */
-    private static int rung(Assembly assembly, Terminal terminal) {
-        List<Rung> control = assembly.sheet().control();
-        for (int i = 0; i < control.size(); i++) {
-            if (control.get(i).terminals().anyMatch(terminal::equals)) {
-                return i + 1;
-            }
-        }
-        return 0;
-    }
-
-    /** Marks the wires by which a terminal gets its second conductor. */
-    private static List<Wire> seconds(List<Wire> wires) {
-        Set<Terminal> wired = new HashSet<>();
-        List<Wire> marked = new ArrayList<>();
-        for (Wire wire : wires) {
-            marked.add(wire.withSeconds(Stream.of(wire.from(), wire.to())
-                    .filter(terminal -> !wired.add(terminal))
-                    .toList()));
-        }
-        return marked;
+        return new Chains(assembly, practice, PanelLayout.of(assembly)).list();
     }
 
     /** How much wire is saved against always returning to the first terminal, in m. */
     public double saved() {
         return metresFromFirst - metres;
+    }
+
+    /** Makes the list. */
+    private static final class Chains {
+
+        /** Leaving a place costs more than any way within one. */
+        private static final double CROSSING = 1000;
+
+        private final Assembly assembly;
+        private final PanelLayout layout;
+        private final Conductors conductors;
+        private final Map<Terminal, Double> order = new HashMap<>();
+        private final Map<Terminal, Integer> rungs = new HashMap<>();
+
+        Chains(Assembly assembly, Practice practice, PanelLayout layout) {
+            this.assembly = assembly;
+            this.layout = layout;
+            conductors = new Conductors(assembly, practice);
+            List<Rung> control = assembly.sheet().control();
+            for (int i = 0; i < control.size(); i++) {
+                int rung = i + 1;
+                control.get(i).terminals().forEach(terminal -> met(terminal, rung));
+            }
+            assembly.sheet().power().stream().flatMap(Rung::terminals).forEach(terminal -> met(terminal, 0));
+        }
+
+        private void met(Terminal terminal, int rung) {
+            order.putIfAbsent(terminal, (double) order.size());
+            rungs.putIfAbsent(terminal, rung);
+        }
+
+        WireList list() {
+            List<Wire> wires = new ArrayList<>();
+            double fromFirst = 0;
+            for (Node node : assembly.nodes().all()) {
+                for (List<Terminal> joined : groups(node)) {
+                    fromFirst += fromFirst(joined);
+                    wires.addAll(chain(node, joined));
+                }
+            }
+            wires.sort(Comparator.comparingInt((Wire wire) -> wire.rung() == 0 ? Integer.MAX_VALUE : wire.rung())
+                    .thenComparingDouble(wire -> order.get(wire.to())));
+            return new WireList(
+                    seconds(wires), wires.stream().mapToDouble(Wire::metres).sum(), fromFirst);
+        }
+
+        private double fromFirst(List<Terminal> joined) {
+            return joined.stream()
+                    .skip(1)
+                    .mapToDouble(terminal -> layout.metres(joined.get(0), terminal))
+                    .sum();
+        }
+
+        /** What is joined by a chain of its own: all of a node, or what is on either side of the strip. */
+        private List<List<Terminal>> groups(Node node) {
+            List<StripTerminal> ways = layout.strip().stream()
+                    .filter(one -> one.number().equals(node.number()))
+                    .toList();
+            if (ways.isEmpty()) {
+                return List.of(node.terminals());
+            }
+            List<List<Terminal>> groups = new ArrayList<>();
+            List<Terminal> inside = new ArrayList<>(in(node, PanelLayout.BACK_PLATE));
+            groups.add(inside);
+            for (StripTerminal way : ways) {
+                List<Terminal> there = in(node, way.place());
+                metBefore(way.terminal(), there);
+                inside.add(way.terminal());
+                groups.add(
+                        Stream.concat(Stream.of(way.terminal()), there.stream()).toList());
+            }
+            return groups;
+        }
+
+        private List<Terminal> in(Node node, String place) {
+            return node.terminals().stream()
+                    .filter(terminal -> layout.place(terminal.tag()).equals(place))
+                    .toList();
+        }
+
+        /** A terminal of the strip is wired just before what lies behind it. */
+        private void metBefore(Terminal strip, List<Terminal> behind) {
+            Terminal first =
+                    behind.stream().min(Comparator.comparingDouble(order::get)).orElseThrow();
+            order.put(strip, order.get(first) - 0.5);
+            rungs.put(strip, rungs.get(first));
+        }
+
+        private List<Wire> chain(Node node, List<Terminal> terminals) {
+            List<Integer> way = ShortestPath.through(
+                    terminals.size(),
+                    (one, other) -> layout.metres(terminals.get(one), terminals.get(other))
+                            + (layout.crosses(terminals.get(one), terminals.get(other)) ? CROSSING : 0));
+            List<Wire> wires = new ArrayList<>();
+            for (int i = 1; i < way.size(); i++) {
+                Terminal one = terminals.get(way.get(i - 1));
+                Terminal other = terminals.get(way.get(i));
+                boolean forward = order.get(one) <= order.get(other);
+                wires.add(wire(node, forward ? one : other, forward ? other : one));
+            }
+            return wires;
+        }
+
+        private Wire wire(Node node, Terminal from, Terminal to) {
+            return new Wire(
+                    node.number(),
+                    from,
+                    to,
+                    rungs.get(to),
+                    List.of(),
+                    conductors.of(node),
+                    layout.metres(from, to),
+                    layout.route(from, to),
+                    layout.crosses(from, to));
+        }
+
+        /** Marks the wires by which a terminal gets its second conductor; the two sides of the strip are counted apart. */
+        private List<Wire> seconds(List<Wire> wires) {
+            Set<List<Object>> wired = new HashSet<>();
+            List<Wire> marked = new ArrayList<>();
+            for (Wire wire : wires) {
+                marked.add(wire.withSeconds(Stream.of(wire.from(), wire.to())
+                        .filter(terminal -> !wired.add(List.of(terminal, isStrip(terminal) && wire.crosses())))
+                        .toList()));
+            }
+            return marked;
+        }
+
+        private boolean isStrip(Terminal terminal) {
+            return layout.strip().stream().anyMatch(one -> one.terminal().equals(terminal));
+        }
     }
 }

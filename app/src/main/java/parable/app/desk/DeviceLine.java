@@ -50,7 +50,15 @@ final class DeviceLine {
                 settings.put(name, sides[1].strip());
             }
         }
+        Device told = place.equals(device.place()) ? device : device.placed(place);
         return new Device(
-                device.tag(), device.also(), device.kind(), parts[0].strip(), place, settings, device.extras());
+                device.tag(),
+                device.also(),
+                device.kind(),
+                parts[0].strip(),
+                place,
+                told.at(),
+                settings,
+                device.extras());
     }
 }

@@ -61,6 +61,13 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+6  Delete", "The other instruction; take away"),
             new Key("Ctrl+Up  Ctrl+Down", "Move the network"));
 
+    private static final List<Key> WIRING = List.of(
+            new Key("Ctrl+L", "To the wires of the sheet"),
+            new Key("Up  Down", "The wire before, the next wire"),
+            new Key("Space", "It is done: tick it off and take the next"),
+            new Key("D  T  C", "Done, tugged, checked, or not"),
+            new Key("Ctrl+Arrows", "Move the device that was clicked on the panel"));
+
     /**
      * The page.
      *
@@ -83,7 +90,11 @@ public final class KeysView extends BorderPane {
                 30,
                 new VBox(18, group("Anywhere", ANYWHERE), group("Trying", TRYING)),
                 group("Drawing", drawing()),
-                new VBox(18, group("In the line of the desk", TYPING), group("On the program", PROGRAM)));
+                new VBox(
+                        18,
+                        group("In the line of the desk", TYPING),
+                        group("On the program", PROGRAM),
+                        group("Wiring", WIRING)));
         groups.setPadding(new Insets(6, 0, 0, 0));
         ScrollPane scrolled = new ScrollPane(groups);
         scrolled.setFitToWidth(true);

@@ -19,6 +19,7 @@ import javafx.scene.input.KeyCombination;
 import parable.app.FilePrompt;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.CablesCsv;
 import parable.files.FileFailure;
 import parable.files.IoCsv;
 import parable.files.LabelsCsv;
@@ -27,6 +28,7 @@ import parable.files.PdfFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
+import parable.files.TerminalsCsv;
 import parable.files.WholeFile;
 import parable.files.WiresCsv;
 import parable.parts.Assembly;
@@ -37,9 +39,12 @@ import parable.program.Program;
 import parable.program.ProgramException;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
+import parable.wiring.Cable;
+import parable.wiring.Cables;
 import parable.wiring.Label;
 import parable.wiring.Labels;
 import parable.wiring.PartsList;
+import parable.wiring.TerminalPlan;
 import parable.wiring.WireList;
 
 /** Drawings, programs and lists as files, drawings on the printer too. */
@@ -94,7 +99,15 @@ public final class PaperMenu extends MenuButton {
                         item(
                                 "paper-wires",
                                 "Its wires as CSV\u2026",
-                                () -> table("wires", () -> WiresCsv.text(wires()))),
+                                () -> table("wires", () -> WiresCsv.text(wires(), sheet().fieldwork()))),
+                        item(
+                                "paper-terminals",
+                                "Its terminal strip as CSV\u2026",
+                                () -> table("terminals", () -> TerminalsCsv.text(strip()))),
+                        item(
+                                "paper-cables",
+                                "Its cables as CSV\u2026",
+                                () -> table("cables", () -> CablesCsv.text(cables()))),
                         item(
                                 "paper-parts",
                                 "Its parts as CSV\u2026",
@@ -142,6 +155,14 @@ public final class PaperMenu extends MenuButton {
 
     private WireList wires() {
         return WireList.of(assembly(), job.get().practice());
+    }
+
+    private List<TerminalPlan.Line> strip() {
+        return TerminalPlan.of(assembly(), job.get().practice());
+    }
+
+    private List<Cable> cables() {
+        return Cables.of(assembly(), job.get().practice());
     }
 
     private List<Label> labels() {

@@ -3,12 +3,8 @@ package parable.app.program;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -18,6 +14,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.app.Latest;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
@@ -37,12 +34,7 @@ final class TranslateView extends VBox {
     private final Map<String, Boolean> copper = new HashMap<>();
     private final VBox rows = new VBox(6);
     private final Button draw = new Button("Draw the sheet of the controller");
-    private final AtomicLong asked = new AtomicLong();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "translation");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final Latest latest = new Latest("translation");
     private Optional<Translation> translation = Optional.empty();
 
     /**
@@ -82,7 +74,6 @@ final class TranslateView extends VBox {
 
     /** Looks at the sheet anew, beside the window; what was shown stays until then. */
     void show() {
-        long mine = asked.incrementAndGet();
         Assembly sheet = shown.get();
         Practice practised = practice.get();
         TranslationChoices chosen = new TranslationChoices(
@@ -91,29 +82,29 @@ final class TranslateView extends VBox {
                 TranslationChoices.PROPOSED.alarmMillis(),
                 Map.copyOf(copper));
         draw.setDisable(true);
-        worker.execute(() -> {
-            if (asked.get() != mine) {
-                return;
-            }
-            try {
-                Translation made = Translation.of(sheet, practised, chosen);
-                Platform.runLater(() -> show(mine, Optional.of(made), ""));
-            } catch (TranslationException untranslatable) {
-                Platform.runLater(() -> show(mine, Optional.empty(), untranslatable.getMessage()));
-            }
-        });
+        latest.ask(() -> Answer.of(sheet, practised, chosen), this::show);
     }
 
-    private void show(long answered, Optional<Translation> made, String refusal) {
-        if (asked.get() != answered) {
-            return;
+    /** The translation, or why there is none. */
+    private record Answer(Optional<Translation> translation, String refusal) {
+
+        static Answer of(Assembly sheet, Practice practice, TranslationChoices chosen) {
+            try {
+                return new Answer(Optional.of(Translation.of(sheet, practice, chosen)), "");
+            } catch (TranslationException untranslatable) {
+                return new Answer(Optional.empty(), untranslatable.getMessage());
+            }
         }
-        translation = made;
-        draw.setDisable(made.isEmpty());
+    }
+
+    private void show(Answer answer) {
+        translation = answer.translation();
+        draw.setDisable(translation.isEmpty());
         rows.getChildren().clear();
-        made.ifPresent(one -> one.splits().forEach(split -> rows.getChildren().add(row(split))));
-        if (made.isEmpty()) {
-            rows.getChildren().add(wrapped(refusal));
+        translation.ifPresent(
+                one -> one.splits().forEach(split -> rows.getChildren().add(row(split))));
+        if (translation.isEmpty()) {
+            rows.getChildren().add(wrapped(answer.refusal()));
         }
     }
 

@@ -90,6 +90,8 @@ public final class Painter {
                 paintSymbol(symbol, moment);
             } else if (mark instanceof Mark.Link link) {
                 paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
+            } else if (mark instanceof Mark.Figure figure) {
+                figure.strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
             } else if (mark instanceof Mark.Label label) {
                 paintLabel(label);
                 boolean tag = label.role() == Mark.TextRole.TAG && numbers.containsKey(label.text());

@@ -26,6 +26,7 @@ import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
+import parable.app.wiring.WireMark;
 import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.circuit.Place;
@@ -41,6 +42,7 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Part;
 import parable.parts.PartException;
+import parable.wiring.Wire;
 
 /**
  * The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. Clicks operate the
@@ -52,6 +54,7 @@ public final class SheetView extends Region {
     private static final double SMALLEST_SCALE = 0.66;
     private static final double READABLE = 0.8;
     private static final double BAR = 12;
+    private static final double NEAR = 40;
 
     private final RunModel run;
     private final Supplier<Practice> practice;
@@ -71,6 +74,7 @@ public final class SheetView extends Region {
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
+    private Optional<Wire> held = Optional.empty();
     private boolean spotsFit;
     private double scale = 1;
 
@@ -154,6 +158,14 @@ public final class SheetView extends Region {
         model.lineProperty().addListener(typed);
         model.strokeProperty().addListener(typed);
         say();
+    }
+
+    /** Shows where a wire runs and ends; none if empty. */
+    public void hold(Optional<Wire> wire) {
+        held = wire;
+        wire.flatMap(one -> drawing.pointAt(one.to()))
+                .ifPresent(end -> bringIntoView(new Box(end.x() - NEAR, end.y() - NEAR, 2 * NEAR, 2 * NEAR)));
+        requestLayout();
     }
 
     private double drawingX(MouseEvent event) {
@@ -382,6 +394,7 @@ public final class SheetView extends Region {
                 .numbering(numbers)
                 .paint(shownDrawing(), shownMoment(), top, bottom);
         probes.paint(graphics, drawing, look.ink().symbol());
+        held.ifPresent(wire -> WireMark.paint(graphics, drawing, wire, look.ink()));
         paintSelection(graphics);
         graphics.restore();
     }

@@ -1,0 +1,289 @@
+package parable.app.wiring;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
+import parable.app.look.Look;
+import parable.app.sheet.Painter;
+import parable.bench.Moment;
+import parable.draw.Box;
+import parable.draw.Drawing;
+import parable.draw.Mark;
+import parable.draw.PanelDrawing;
+import parable.draw.PanelSide;
+import parable.draw.Point;
+import parable.wiring.Wire;
+
+/**
+ * The places that the wire in hand has its ends in, or the one that was chosen, side by side. A device is moved with the mouse, or with Ctrl and
+ * the arrow keys once it was clicked.
+ */
+final class PanelView extends Region {
+
+    private static final double LARGEST_SCALE = 1.15;
+    private static final double READABLE = 0.85;
+    private static final int STEP = 5;
+
+    private final WiringModel model;
+    private final Look look;
+    private final Supplier<Moment> moment;
+    private final Canvas canvas = new Canvas();
+    private Optional<View> chosen = Optional.empty();
+    private List<Pane> panes = List.of();
+    private Optional<String> held = Optional.empty();
+    private Optional<Grip> grip = Optional.empty();
+
+    /** A place from one side. */
+    record View(String place, PanelSide side) {}
+
+    /** A view where it stands: from left to right in pixels, and what of its drawing is in its left upper corner. */
+    private record Pane(View view, Drawing drawing, double left, double right, double scale, Point corner) {
+
+        Point drawn(double x, double y) {
+            return new Point((x - left) / scale + corner.x(), y / scale + corner.y());
+        }
+    }
+
+    /** A device that is being dragged: where it was taken hold of and where that is now, in drawing units. */
+    private record Grip(String tag, Pane pane, Point taken, Point now) {}
+
+    PanelView(WiringModel model, Look look, Supplier<Moment> moment) {
+        this.model = model;
+        this.look = look;
+        this.moment = moment;
+        setId("panel");
+        getStyleClass().add("sheet");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.TEXT);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        getChildren().add(canvas);
+        ChangeListener<Object> changed = (any, before, now) -> follow();
+        model.listsProperty().addListener(changed);
+        model.selectedProperty().addListener((any, before, now) -> {
+            chosen = Optional.empty();
+            follow();
+        });
+        look.themeProperty().addListener(changed);
+        look.zoomProperty().addListener(changed);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::take);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, this::drop);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    /** Shows a place whatever wire is in hand, until another wire is taken. */
+    void choose(View view) {
+        chosen = Optional.of(view);
+        follow();
+    }
+
+    /** The places that can be looked at, from every side that is worth it. */
+    List<View> views() {
+        List<View> views = new ArrayList<>();
+        model.listsProperty().get().ifPresent(lists -> lists.layout()
+                .places()
+                .forEach(place -> PanelDrawing.sides(place).forEach(side -> views.add(new View(place, side)))));
+        return views;
+    }
+
+    private void follow() {
+        setAccessibleText(model.wire().map(Wire::words).orElse("No wires"));
+        requestLayout();
+    }
+
+    private List<View> shown() {
+        if (chosen.isPresent()) {
+            return List.of(chosen.get());
+        }
+        Set<String> places = new LinkedHashSet<>();
+        model.wire().ifPresent(wire -> {
+            places.add(model.place(wire.from()));
+            places.add(model.place(wire.to()));
+        });
+        return places.stream()
+                .map(place -> new View(place, PanelDrawing.wiredFrom(place)))
+                .toList();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        List<Pane> laid = new ArrayList<>();
+        List<View> views = shown();
+        model.listsProperty().get().ifPresent(lists -> {
+            List<Drawing> drawings = views.stream()
+                    .map(view ->
+                            PanelDrawing.of(lists.assembly(), lists.layout(), view.place(), view.side(), model.wire()))
+                    .toList();
+            double whole = drawings.stream().mapToDouble(Drawing::width).sum();
+            double left = 0;
+            for (int i = 0; i < views.size(); i++) {
+                double width = getWidth() * drawings.get(i).width() / whole;
+                laid.add(pane(views.get(i), drawings.get(i), left, width));
+                left += width;
+            }
+        });
+        panes = laid;
+        paint();
+    }
+
+    /** Shows all of a place where that is not too small to be read, otherwise what is around the wire. */
+    private Pane pane(View view, Drawing drawing, double left, double width) {
+        double fits = Math.min(width / drawing.width(), getHeight() / drawing.height());
+        double scale = Math.max(READABLE, Math.min(LARGEST_SCALE, fits))
+                * look.zoomProperty().get();
+        List<Point> way = drawing.marks().stream()
+                .filter(Mark.Junction.class::isInstance)
+                .map(mark -> ((Mark.Junction) mark).at())
+                .toList();
+        double x = way.stream().mapToDouble(Point::x).average().orElse(0) - width / scale / 2;
+        double y = way.stream().mapToDouble(Point::y).average().orElse(0) - getHeight() / scale / 2;
+        Point corner = new Point(
+                within(x, drawing.width() - width / scale), within(y, drawing.height() - getHeight() / scale));
+        return new Pane(view, drawing, left, left + width, scale, corner);
+    }
+
+    private static double within(double wanted, double most) {
+        return most <= 0 ? 0 : Math.max(0, Math.min(most, wanted));
+    }
+
+    private void paint() {
+        GraphicsContext graphics = canvas.getGraphicsContext2D();
+        graphics.save();
+        graphics.setFill(look.ink().paper());
+        graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        for (Pane pane : panes) {
+            graphics.save();
+            graphics.beginPath();
+            graphics.rect(pane.left(), 0, pane.right() - pane.left(), canvas.getHeight());
+            graphics.clip();
+            graphics.translate(pane.left(), 0);
+            graphics.scale(pane.scale(), pane.scale());
+            graphics.translate(-pane.corner().x(), -pane.corner().y());
+            new Painter(graphics, look.ink(), (fault, subject) -> false).paint(still(pane.drawing()), moment.get());
+            WireMark.paint(graphics, pane.drawing(), look.ink());
+            grip.filter(one -> one.pane().view().equals(pane.view())).ifPresent(one -> paint(graphics, one));
+            graphics.restore();
+        }
+        graphics.restore();
+    }
+
+    /** The drawing without the wire in hand, which is painted by itself. */
+    private static Drawing still(Drawing drawing) {
+        return new Drawing(
+                drawing.width(),
+                drawing.height(),
+                drawing.marks().stream()
+                        .filter(mark -> !(mark instanceof Mark.Wire) && !(mark instanceof Mark.Junction))
+                        .toList());
+    }
+
+    private void paint(GraphicsContext graphics, Grip one) {
+        boxOf(one.pane(), one.tag()).ifPresent(box -> {
+            graphics.setStroke(look.ink().symbol());
+            graphics.setLineWidth(2);
+            graphics.setLineDashes(6, 4);
+            graphics.strokeRect(
+                    box.x() + one.now().x() - one.taken().x(),
+                    box.y() + one.now().y() - one.taken().y(),
+                    box.width(),
+                    box.height());
+            graphics.setLineDashes();
+        });
+    }
+
+    private Optional<Box> boxOf(Pane pane, String tag) {
+        return model.listsProperty()
+                .get()
+                .flatMap(lists -> PanelDrawing.boxOf(
+                        lists.layout(), pane.view().place(), pane.view().side(), tag));
+    }
+
+    private Optional<Pane> paneAt(double x) {
+        return panes.stream()
+                .filter(pane -> x >= pane.left() && x <= pane.right())
+                .findFirst();
+    }
+
+    private void take(MouseEvent event) {
+        requestFocus();
+        held = Optional.empty();
+        paneAt(event.getX()).ifPresent(pane -> {
+            Point at = pane.drawn(event.getX(), event.getY());
+            tagAt(pane, at).ifPresent(tag -> {
+                held = Optional.of(tag);
+                grip = Optional.of(new Grip(tag, pane, at, at));
+                setCursor(Cursor.CLOSED_HAND);
+            });
+        });
+    }
+
+    private Optional<String> tagAt(Pane pane, Point at) {
+        return model.listsProperty().get().stream()
+                .flatMap(lists -> lists.layout().in(pane.view().place()).keySet().stream())
+                .filter(tag -> boxOf(pane, tag)
+                        .filter(box -> box.contains(at.x(), at.y()))
+                        .isPresent())
+                .findFirst();
+    }
+
+    private void drag(MouseEvent event) {
+        grip = grip.map(
+                one -> new Grip(one.tag(), one.pane(), one.taken(), one.pane().drawn(event.getX(), event.getY())));
+        paint();
+    }
+
+    private void drop(MouseEvent event) {
+        setCursor(Cursor.DEFAULT);
+        grip.ifPresent(one -> {
+            boolean mirrored = one.pane().view().side() == PanelSide.BACK;
+            double right = PanelDrawing.millimetres(one.now().x() - one.taken().x()) * (mirrored ? -1 : 1);
+            double down = PanelDrawing.millimetres(one.now().y() - one.taken().y());
+            if (Math.hypot(right, down) > 2) {
+                moveBy(one.tag(), right, down);
+            }
+        });
+        grip = Optional.empty();
+        requestLayout();
+    }
+
+    private void moveBy(String tag, double right, double down) {
+        model.listsProperty().get().map(WiringModel.Lists::layout).ifPresent(layout -> {
+            Map<String, ?> there = layout.in(layout.place(tag));
+            if (there.containsKey(tag)) {
+                model.move(tag, layout.moved(tag, right, down));
+            }
+        });
+    }
+
+    private void key(KeyEvent event) {
+        if (event.isShortcutDown() && event.getCode().isArrowKey()) {
+            held.ifPresent(tag -> {
+                switch (event.getCode()) {
+                    case LEFT -> moveBy(tag, -STEP, 0);
+                    case RIGHT -> moveBy(tag, STEP, 0);
+                    case UP -> moveBy(tag, 0, -STEP);
+                    default -> moveBy(tag, 0, STEP);
+                }
+            });
+            event.consume();
+        }
+    }
+}

@@ -1,0 +1,90 @@
+package parable.circuit;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+
+/**
+ * What is done at the panel by what the sheet says.
+ *
+ * @param method how it is wired
+ * @param wires what was ticked off, a wire at most once
+ * @param readings what the tests found, a step at most once
+ */
+public record Fieldwork(WiringMethod method, List<WireTicks> wires, List<Reading> readings) {
+
+    /** Nothing done yet. */
+    public static final Fieldwork NONE = new Fieldwork(WiringMethod.POINT_TO_POINT, List.of(), List.of());
+
+    /** Not modified: the lists are copied. */
+    public Fieldwork {
+        Objects.requireNonNull(method, "method");
+        wires = List.copyOf(wires);
+        readings = List.copyOf(readings);
+    }
+
+    /** The same work by another method. */
+    public Fieldwork by(WiringMethod other) {
+        return new Fieldwork(other, wires, readings);
+    }
+
+    /** What was ticked off for the wire between two terminals. */
+    public Set<Tick> ticks(Terminal one, Terminal other) {
+        return wires.stream()
+                .filter(wire -> wire.isAbout(one, other))
+                .map(WireTicks::ticks)
+                .findFirst()
+                .orElse(Set.of());
+    }
+
+    /** With a tick set, or taken away, for the wire between two terminals. */
+    public Fieldwork ticked(Terminal one, Terminal other, Tick tick, boolean set) {
+        Set<Tick> ticks = EnumSet.noneOf(Tick.class);
+        ticks.addAll(ticks(one, other));
+        if (set) {
+            ticks.add(tick);
+        } else {
+            ticks.remove(tick);
+        }
+        Stream<WireTicks> others = wires.stream().filter(wire -> !wire.isAbout(one, other));
+        Stream<WireTicks> changed = ticks.isEmpty() ? Stream.of() : Stream.of(new WireTicks(one, other, ticks));
+        return new Fieldwork(method, Stream.concat(others, changed).toList(), readings);
+    }
+
+    /** What was found at a step, empty if nothing was yet. */
+    public Optional<Reading> reading(String step) {
+        return readings.stream().filter(one -> one.step().equals(step)).findFirst();
+    }
+
+    /** With what was found at a step, in the place of what was found there before. */
+    public Fieldwork with(Reading found) {
+        return new Fieldwork(
+                method,
+                wires,
+                Stream.concat(without(found.step()), Stream.of(found)).toList());
+    }
+
+    /** Without what was found at a step. */
+    public Fieldwork forget(String step) {
+        return new Fieldwork(method, wires, without(step).toList());
+    }
+
+    private Stream<Reading> without(String step) {
+        return readings.stream().filter(one -> !one.step().equals(step));
+    }
+
+    /** After devices were given other tags; {@code words} does so in a text. */
+    Fieldwork retagged(Map<String, String> tags, UnaryOperator<String> words) {
+        return new Fieldwork(
+                method,
+                wires.stream().map(wire -> wire.retagged(tags)).toList(),
+                readings.stream()
+                        .map(one -> new Reading(words.apply(one.step()), one.found(), one.remark(), one.by(), one.on()))
+                        .toList());
+    }
+}
