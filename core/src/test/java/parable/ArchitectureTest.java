@@ -28,6 +28,7 @@ class ArchitectureTest {
             "proof",
             "plc",
             "wiring",
+            "testsheet",
             "starters",
             "draw",
             "files");

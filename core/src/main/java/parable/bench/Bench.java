@@ -167,6 +167,10 @@ public final class Bench {
             load(action, part);
             return;
         }
+        if (isArmature(part) && (action.verb() == Verb.PUSH || action.verb() == Verb.RELEASE)) {
+            push(action, part);
+            return;
+        }
         int position = action.positionOf(rig.parts.get(part), state.commanded[part]);
         if (state.commanded[part] != position || state.openedItself.get(part)) {
             state.openedItself.clear(part);
@@ -174,6 +178,18 @@ public final class Bench {
             command(part, position, line);
             settle(List.of());
         }
+    }
+
+    private boolean isArmature(int part) {
+        return rig.coil(part).isPresent() && rig.program(part).isEmpty();
+    }
+
+    /** A hand on an armature; let go, it goes where its coil holds it. */
+    private void push(Action action, int part) {
+        int position = action.verb() == Verb.PUSH || state.energised.get(part) ? 1 : 0;
+        int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
+        command(part, position, line);
+        settle(List.of());
     }
 
     private void load(Action action, int part) throws ActionRefusedException {

@@ -1,8 +1,10 @@
 package parable.bench;
 
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import parable.circuit.Terminal;
 import parable.network.Defects;
@@ -85,7 +87,7 @@ public final class Faults {
     public Defects defects(List<Fault> faults, long time) {
         Set<Terminal> off = new HashSet<>();
         Set<Jumper> jumpers = new HashSet<>();
-        Set<Terminal> low = new HashSet<>();
+        Map<Terminal, Double> shares = new HashMap<>();
         for (Fault fault : faults) {
             Terminal place = new Terminal(fault.tag(), fault.place());
             Terminal one = new Terminal(fault.tag(), fault.side(0));
@@ -97,7 +99,8 @@ public final class Faults {
                         off.add(place);
                     }
                 }
-                case LOW -> low.add(place);
+                case LOW -> shares.put(place, Defects.LOW_SHARE);
+                case LOST -> shares.put(place, 0.0);
                 case EARTHED -> jumpers.add(new Jumper(new Jumper.AtTerminal(place), new Jumper.AtEarth()));
                 case SHORTED -> jumpers.add(new Jumper(new Jumper.AtTerminal(one), new Jumper.AtTerminal(other)));
                 case MISPLACED -> {
@@ -109,10 +112,12 @@ public final class Faults {
                     jumpers.add(new Jumper(new Jumper.AtWireOf(one), new Jumper.AtTerminal(other)));
                     jumpers.add(new Jumper(new Jumper.AtWireOf(other), new Jumper.AtTerminal(one)));
                 }
-                case WELDED, BURNT, BROKEN, STUCK, BLOWN, LOST, MISSET, MISSING -> {}
+                case WELDED, BURNT, BROKEN, STUCK, BLOWN, MISSET, MISSING -> {}
             }
         }
-        return off.isEmpty() && jumpers.isEmpty() && low.isEmpty() ? Defects.NONE : new Defects(off, jumpers, low);
+        return off.isEmpty() && jumpers.isEmpty() && shares.isEmpty()
+                ? Defects.NONE
+                : new Defects(off, jumpers, shares);
     }
 
     private static boolean isShaken(long time) {

@@ -55,8 +55,7 @@ record CompiledBranches(
                 .mapToDouble(branch -> {
                     Part part = parts.get(branch.part());
                     String live = part.sources().get(branch.index()).live();
-                    boolean low = network.defects().low().contains(new Terminal(part.tag(), live));
-                    return low ? Defects.LOW_SHARE : 1;
+                    return network.defects().shares().getOrDefault(new Terminal(part.tag(), live), 1.0);
                 })
                 .toArray();
         return new CompiledBranches(

@@ -1,5 +1,6 @@
 package parable.network;
 
+import java.util.Map;
 import java.util.Set;
 import parable.circuit.Terminal;
 
@@ -8,12 +9,12 @@ import parable.circuit.Terminal;
  *
  * @param wiresOff the terminals whose wires are off
  * @param jumpers copper that the sheet does not show
- * @param low the live terminals of sources that give only {@link #LOW_SHARE} of their voltage
+ * @param shares the share of its voltage that a source still gives, from 0 to 1, by its live terminal; 1 for those that are not there
  */
-public record Defects(Set<Terminal> wiresOff, Set<Jumper> jumpers, Set<Terminal> low) {
+public record Defects(Set<Terminal> wiresOff, Set<Jumper> jumpers, Map<Terminal, Double> shares) {
 
     /** A panel wired as drawn. */
-    public static final Defects NONE = new Defects(Set.of(), Set.of(), Set.of());
+    public static final Defects NONE = new Defects(Set.of(), Set.of(), Map.of());
 
     /** The share of its rated voltage that a low source still gives: too little to pull in, enough to hold. */
     public static final double LOW_SHARE = 0.7;
@@ -22,6 +23,6 @@ public record Defects(Set<Terminal> wiresOff, Set<Jumper> jumpers, Set<Terminal>
     public Defects {
         wiresOff = Set.copyOf(wiresOff);
         jumpers = Set.copyOf(jumpers);
-        low = Set.copyOf(low);
+        shares = Map.copyOf(shares);
     }
 }

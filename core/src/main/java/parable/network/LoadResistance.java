@@ -2,6 +2,7 @@ package parable.network;
 
 import java.util.ArrayDeque;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
@@ -11,16 +12,16 @@ final class LoadResistance {
 
     private LoadResistance() {}
 
-    /** In ohms, infinite if no loads lead from one group to the other. */
-    static double between(Network network, int[] groups, int from, int to) {
+    /** In ohms, infinite if no loads but open ones lead from one group to the other. */
+    static double between(Network network, BitSet open, int[] groups, int from, int to) {
         int[] row = new int[groups.length];
         Arrays.fill(row, -1);
-        int count = reach(network, groups, from, row);
+        int count = reach(network, open, groups, from, row);
         if (row[to] < 0) {
             return Double.POSITIVE_INFINITY;
         }
         DMatrixRMaj conductances = new DMatrixRMaj(count, count);
-        for (int load = 0; load < network.loadCount(); load++) {
+        for (int load = open.nextClearBit(0); load < network.loadCount(); load = open.nextClearBit(load + 1)) {
             Branch branch = network.loadBranch(load);
             int one = row[groups[branch.from()]];
             int other = row[groups[branch.to()]];
@@ -36,13 +37,13 @@ final class LoadResistance {
     }
 
     /** Numbers the groups that loads lead to, and says how many there are. */
-    private static int reach(Network network, int[] groups, int start, int[] row) {
+    private static int reach(Network network, BitSet open, int[] groups, int start, int[] row) {
         int count = 0;
         ArrayDeque<Integer> waiting = new ArrayDeque<>(List.of(start));
         row[start] = count++;
         while (!waiting.isEmpty()) {
             int group = waiting.remove();
-            for (int load = 0; load < network.loadCount(); load++) {
+            for (int load = open.nextClearBit(0); load < network.loadCount(); load = open.nextClearBit(load + 1)) {
                 Branch branch = network.loadBranch(load);
                 int one = groups[branch.from()];
                 int other = groups[branch.to()];

@@ -115,14 +115,14 @@ public final class Solution {
     }
 
     /**
-     * The resistance between two nodes in ohms, as an ohmmeter finds it through closed contacts and loads; infinite if
+     * The resistance between two nodes in ohms, as an ohmmeter finds it through closed contacts and sound loads; infinite if
      * nothing leads from one to the other.
      */
     public double resistance(int one, int other) {
         if (groups[one] == groups[other]) {
             return 0;
         }
-        return LoadResistance.between(network, groups, groups[one], groups[other]);
+        return LoadResistance.between(network, switching.open(), groups, groups[one], groups[other]);
     }
 
     /** Whether two nodes are joined through closed contacts and sources. */

@@ -18,6 +18,7 @@ public enum Verb {
     RESET("reset"),
     LOSE("lost"),
     RESTORE("restored"),
+    PUSH("pushed in by hand"),
     HALT("set to stop"),
     RUN("set to run");
 

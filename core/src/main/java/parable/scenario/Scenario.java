@@ -74,7 +74,19 @@ public record Scenario(List<Step> steps) {
                     switch (verb) {
                         case TURN -> line.word("the position to turn " + tag + " to");
                         case LOAD -> line.percentage();
-                        case CLOSE, OPEN, PRESS, RELEASE, ACTUATE, HIT, TRIP, RESET, LOSE, RESTORE, HALT, RUN -> "";
+                        case CLOSE,
+                                OPEN,
+                                PRESS,
+                                RELEASE,
+                                ACTUATE,
+                                PUSH,
+                                HIT,
+                                TRIP,
+                                RESET,
+                                LOSE,
+                                RESTORE,
+                                HALT,
+                                RUN -> "";
                     };
             line.end();
             return List.of(new Step.Do(line.number(), time, new Action(verb, tag, position)));

@@ -36,7 +36,7 @@ import parable.wiring.Wire;
 /** What stands in the window in the step of wiring: the places under the drawing, and the lists beside it. */
 public final class WiringPage {
 
-    private static final double TICK = 68;
+    private static final double TICK = 64;
     private static final double ROW = 26;
 
     private final WiringModel model;
@@ -64,7 +64,8 @@ public final class WiringPage {
         wires.setFixedCellSize(ROW);
         wires.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
         TableColumn<Wire, String> number = column("Wire", Wire::number);
-        number.setMaxWidth(58);
+        number.setMinWidth(50);
+        number.setMaxWidth(50);
         wires.getColumns()
                 .setAll(List.of(
                         number,

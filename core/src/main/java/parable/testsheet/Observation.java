@@ -1,0 +1,275 @@
+package parable.testsheet;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import parable.bench.Condition;
+import parable.bench.Fault;
+import parable.bench.Meter;
+import parable.circuit.Terminal;
+
+/** Something that is read or looked at once all has come to rest. */
+public sealed interface Observation {
+
+    /** A meter shows less than this, in ohms, where it shows nothing. */
+    double JOINED = 1;
+
+    /** As it is said to whoever tests. */
+    String words();
+
+    /** What is found at an instant. */
+    Found at(Rehearsal.Rest rest);
+
+    /** Whether what somebody wrote down is as good as what was expected. */
+    boolean accepts(Found expected, String written);
+
+    /** The number at the beginning of what somebody wrote down, empty if there is none. */
+    private static OptionalDouble number(String written) {
+        String text = written.strip().replace(',', '.').toLowerCase(Locale.ROOT);
+        int end = 0;
+        while (end < text.length() && "+-.0123456789".indexOf(text.charAt(end)) >= 0) {
+            end++;
+        }
+        try {
+            double number = Double.parseDouble(text.substring(0, end));
+            String unit = text.substring(end).strip();
+            return OptionalDouble.of(number
+                    * (unit.startsWith("k") ? 1e3 : unit.startsWith("m\u03a9") || unit.startsWith("mohm") ? 1e6 : 1));
+        } catch (NumberFormatException none) {
+            return OptionalDouble.empty();
+        }
+    }
+
+    private static boolean isAsExpected(String written) {
+        return List.of("ok", "yes", "as expected").contains(written.strip().toLowerCase(Locale.ROOT));
+    }
+
+    private static boolean isNear(Found expected, String written, double share, double least) {
+        OptionalDouble number = number(written);
+        return isSame(expected, written)
+                || number.isPresent()
+                        && expected.value()
+                                .filter(value -> Math.abs(number.getAsDouble() - value)
+                                        <= Math.max(least, share * Math.abs(value)))
+                                .isPresent();
+    }
+
+    private static boolean isSame(Found expected, String written) {
+        return isAsExpected(written) || expected.text().strip().equalsIgnoreCase(written.strip());
+    }
+
+    private static String place(String place) {
+        int colon = place.indexOf(':');
+        return colon < 0 ? "wire " + place : place.substring(0, colon) + " " + place.substring(colon + 1);
+    }
+
+    /** The resistance between two terminals or wire numbers: within a fifth; below an ohm is joined, above a megohm open. */
+    record Ohms(String red, String black) implements Observation {
+
+        private static final double OPEN = 1e6;
+
+        @Override
+        public String words() {
+            return "Ohms from " + place(red) + " to " + place(black);
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            Meter.Reading reading = rest.moment().meter().read(Meter.Range.OHMS, red, black);
+            double ohms = reading.value().orElse(Double.NaN);
+            if (Double.isNaN(ohms)) {
+                return Found.words(reading.text());
+            }
+            if (ohms >= OPEN) {
+                return new Found("open", Optional.of(Double.POSITIVE_INFINITY));
+            }
+            return ohms < JOINED
+                    ? new Found("0 \u03a9", Optional.of(0.0))
+                    : new Found(
+                            String.format(Locale.ROOT, ohms < 10 ? "%.1f \u03a9" : "%.0f \u03a9", ohms),
+                            Optional.of(ohms));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            boolean open = List.of("open", "ol", "o.l.", "inf")
+                    .contains(written.strip().toLowerCase(Locale.ROOT));
+            if (expected.value().filter(value -> value.isInfinite()).isPresent()) {
+                return open || isAsExpected(written) || number(written).orElse(0) >= OPEN;
+            }
+            return !open && isNear(expected, written, 0.2, JOINED);
+        }
+    }
+
+    /** The voltage between two wire numbers, one probe parked: within a tenth, at least 5 V. */
+    record Volts(String red, String parked, boolean direct) implements Observation {
+
+        private static final double LEAST = 5;
+
+        @Override
+        public String words() {
+            return "Volts " + (direct ? "DC" : "AC") + " on " + place(red) + ", the other probe parked on "
+                    + place(parked);
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
+            Meter.Reading reading = rest.moment().meter().read(range, red, parked);
+            return new Found(
+                    reading.value()
+                            .map(volts -> String.format(Locale.ROOT, "%.0f V", volts + 0.0))
+                            .orElse(reading.text())
+                            .replace("-0 V", "0 V"),
+                    reading.value());
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isNear(expected, written, 0.1, LEAST);
+        }
+    }
+
+    /** The current of a phase by the clamp: within a fifth, at least 0.2 A. */
+    record Amperes(Terminal at) implements Observation {
+
+        @Override
+        public String words() {
+            return "Clamp on the lead of " + at.tag() + " " + at.marking();
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            Meter.Reading reading = rest.moment().meter().read(Meter.Range.AMPERES, at.toString(), "");
+            return new Found(
+                    reading.value()
+                            .map(amperes -> String.format(Locale.ROOT, "%.1f A", amperes))
+                            .orElse(reading.text()),
+                    reading.value());
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isNear(expected, written, 0.2, 0.2);
+        }
+    }
+
+    /** What the devices that act do. */
+    record Look(List<String> tags) implements Observation {
+
+        public Look {
+            tags = List.copyOf(tags);
+        }
+
+        @Override
+        public String words() {
+            return "Look";
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            return Found.words(tags.stream()
+                    .map(tag -> tag + " " + rest.moment().condition(tag).word())
+                    .collect(Collectors.joining(", ")));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isSame(expected, written);
+        }
+    }
+
+    /** How long after the last deed a device gets into a condition: within 15 per cent, at least half a second. */
+    record After(String tag, Condition reached) implements Observation {
+
+        @Override
+        public String words() {
+            return "Seconds until " + tag + " is " + reached.word();
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            OptionalDouble seconds = rest.secondsUntil(tag, reached);
+            return seconds.isEmpty()
+                    ? Found.words("never")
+                    : new Found(
+                            String.format(Locale.ROOT, "%.1f s", seconds.getAsDouble()),
+                            Optional.of(seconds.getAsDouble()));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isNear(expected, written, 0.15, 0.5);
+        }
+    }
+
+    /** For how long a device is in a condition that it does not stay in: within 15 per cent, at least half a second. */
+    record Meanwhile(String tag, Condition passing) implements Observation {
+
+        @Override
+        public String words() {
+            return "Seconds for which " + tag + " is " + passing.word() + " meanwhile";
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            double seconds = rest.secondsIn(tag, passing);
+            return new Found(String.format(Locale.ROOT, "%.1f s", seconds), Optional.of(seconds));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isNear(expected, written, 0.15, 0.5);
+        }
+    }
+
+    /** Where the dial of an overload release stands. */
+    record Dial(String tag) implements Observation {
+
+        @Override
+        public String words() {
+            return "Read the dial of " + tag;
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            double set = rest.part(tag).heater().orElseThrow().setting() * (rest.has(Fault.Kind.MISSET, tag) ? 2 : 1);
+            return new Found(String.format(Locale.ROOT, "%.2f A", set), Optional.of(set));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isNear(expected, written, 0.05, 0.01);
+        }
+    }
+
+    /** Whether every wire on a device holds when it is tugged, and has the number that belongs on its terminal. */
+    record Wires(String tag) implements Observation {
+
+        private static final Set<Fault.Kind> OFF = Set.of(Fault.Kind.LOOSE, Fault.Kind.OFF);
+        private static final Set<Fault.Kind> ELSEWHERE = Set.of(Fault.Kind.MISPLACED, Fault.Kind.SWAPPED);
+
+        @Override
+        public String words() {
+            return "Tug every wire on " + tag + " and compare its number with the list";
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            List<String> wrong = rest.faults().stream()
+                    .filter(fault -> fault.tag().equals(tag))
+                    .filter(fault -> OFF.contains(fault.kind()) || ELSEWHERE.contains(fault.kind()))
+                    .map(fault -> fault.place() + (OFF.contains(fault.kind()) ? " comes off" : " exchanged"))
+                    .toList();
+            return Found.words(wrong.isEmpty() ? "all hold, as listed" : String.join(", ", wrong));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isSame(expected, written);
+        }
+    }
+}

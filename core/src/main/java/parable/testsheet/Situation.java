@@ -1,0 +1,38 @@
+package parable.testsheet;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import parable.bench.Action;
+
+/**
+ * What has been done to the panel before something is read, each time waiting until all has come to rest.
+ *
+ * @param phase its condition before that
+ * @param hands what was done, in order
+ */
+public record Situation(Phase phase, List<Action> hands) {
+
+    /** Not modified: the list is copied. */
+    public Situation {
+        hands = List.copyOf(hands);
+    }
+
+    /** As it is said to whoever tests: {@code close Q1, press S1, release S1}; {@code touch nothing} for nothing. */
+    public String words() {
+        return hands.isEmpty()
+                ? "touch nothing"
+                : hands.stream().map(Situation::words).collect(Collectors.joining(", "));
+    }
+
+    private static String words(Action action) {
+        String what = action.verb().word() + " " + action.tag();
+        return switch (action.verb()) {
+            case TURN -> what + " to " + action.position();
+            case PUSH -> "push " + action.tag() + "'s armature in";
+            case TRIP -> "press the test button of " + action.tag();
+            case LOSE -> "switch " + action.tag() + " off";
+            case RESTORE -> "switch " + action.tag() + " on";
+            default -> what;
+        };
+    }
+}
