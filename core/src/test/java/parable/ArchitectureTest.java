@@ -29,6 +29,7 @@ class ArchitectureTest {
             "plc",
             "wiring",
             "testsheet",
+            "logbook",
             "starters",
             "draw",
             "files");

@@ -20,6 +20,7 @@ import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.files.Journal;
+import parable.files.LogbookFile;
 
 /** The open job and its file. What fails leaves the open job as it is and says why. */
 public final class JobModel {
@@ -202,6 +203,9 @@ public final class JobModel {
             JobFile.save(job.get(), to);
             if (file.filter(to::equals).isEmpty()) {
                 claim(Optional.of(to));
+                if (origin().isPresent()) {
+                    LogbookFile.follow(origin().get(), to);
+                }
             }
             file = Optional.of(to);
             saved = Optional.of(job.get());

@@ -30,6 +30,7 @@ import parable.app.paper.PaperMenu;
 import parable.app.run.RunModel;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
+import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
@@ -49,6 +50,7 @@ public final class MainWindow {
     private final Mounting mounting;
     private final Acceptances acceptances;
     private final Map<String, SheetPage> pages = new LinkedHashMap<>();
+    private final Person person = new Person();
     private SheetPage page;
     private String shown = "";
     private Step step = Step.TRY;
@@ -164,7 +166,10 @@ public final class MainWindow {
         pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
         pages.forEach((name, one) -> {
             Sheet sheet = job.sheet(name).orElseThrow();
-            if (!sheet.equals(one.run().assembly().sheet())) {
+            Sheet before = one.run().assembly().sheet();
+            if (bare(sheet).equals(bare(before)) && !sheet.equals(before)) {
+                one.run().keepWith(assembled(sheet, one.run().assembly()));
+            } else if (!sheet.equals(before)) {
                 one.run().goOnWith(assembled(sheet, one.run().assembly()));
             }
         });
@@ -175,13 +180,21 @@ public final class MainWindow {
         }
         header.showSheet(shown, run());
         check();
-        if (step == Step.PROGRAM || step == Step.WIRE) {
+        if (step == Step.PROGRAM) {
             root.setRight(page.beside(step, steps(), this::findings));
             root.setCenter(page.centre(step));
+        }
+        if (step.isAtThePanel()) {
+            page.look(step);
         }
         if (drawing() && !page.deskView().isTyping()) {
             page.takeKeyboard(step);
         }
+    }
+
+    /** The circuit without what was done at the panel by it. */
+    private static Sheet bare(Sheet sheet) {
+        return sheet.withFieldwork(Fieldwork.NONE);
     }
 
     /**
@@ -202,7 +215,7 @@ public final class MainWindow {
 
     /** Lets the rules look at the sheet, if they have not already. */
     private void check() {
-        Sheet sheet = run().assembly().sheet();
+        Sheet sheet = bare(run().assembly().sheet());
         if (checked.filter(sheet::equals).isEmpty()) {
             if (checked.filter(before -> before.name().equals(sheet.name())).isEmpty()) {
                 findings.forget();
@@ -349,7 +362,16 @@ public final class MainWindow {
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
         return new SheetPage(
-                jobs, name, assembled(sheet), look, mounting, this::why, this::replayOn, this::addTranslated);
+                jobs,
+                name,
+                assembled(sheet),
+                look,
+                mounting,
+                this::why,
+                this::replayOn,
+                this::addTranslated,
+                person,
+                this::tell);
     }
 
     private static Assembly assembled(Sheet sheet, Assembly before) {
@@ -385,6 +407,8 @@ public final class MainWindow {
                 case D -> setDrawing(!drawing());
                 case G -> setStep(Step.PROGRAM);
                 case L -> setStep(Step.WIRE);
+                case B -> setStep(Step.TEST);
+                case R -> setStep(Step.LOG);
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
                         event);
                 default -> header.key(event);

@@ -19,6 +19,8 @@ import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.door.Placing;
 import parable.app.fault.FaultMenu;
+import parable.app.log.LogModel;
+import parable.app.log.LogPage;
 import parable.app.look.Look;
 import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
@@ -27,8 +29,11 @@ import parable.app.program.ProgramPage;
 import parable.app.run.Handles;
 import parable.app.run.RunModel;
 import parable.app.sheet.Legend;
+import parable.app.sheet.Marked;
 import parable.app.sheet.SheetView;
 import parable.app.story.StoryView;
+import parable.app.testing.TestingModel;
+import parable.app.testing.TestingPage;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
 import parable.app.wiring.WiringModel;
@@ -36,6 +41,7 @@ import parable.app.wiring.WiringPage;
 import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.logbook.LogEntry;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.proof.Refutation;
@@ -66,6 +72,11 @@ final class SheetPage {
     private final ProgramPage program;
     private final WiringModel wiring;
     private final WiringPage wiringPage;
+    private final TestingModel testing;
+    private final TestingPage testingPage;
+    private final LogModel log;
+    private final LogPage logPage;
+    private Step shown = Step.TRY;
     private final SplitPane wired = new SplitPane();
     private Optional<DeskView> deskView = Optional.empty();
     private Optional<DeskModel> desk = Optional.empty();
@@ -77,6 +88,8 @@ final class SheetPage {
      * @param why takes the tag of a device about which one asks why it is as it is
      * @param replay plays on the bench of a sheet, by its name
      * @param added takes a sheet that was made of this one
+     * @param person who works at the window
+     * @param tell takes what is told at the top of the window
      */
     SheetPage(
             JobModel jobs,
@@ -86,7 +99,9 @@ final class SheetPage {
             Placing placing,
             Consumer<String> why,
             BiConsumer<String, Refutation> replay,
-            Consumer<Sheet> added) {
+            Consumer<Sheet> added,
+            Person person,
+            Consumer<String> tell) {
         this.jobs = jobs;
         this.name = name;
         run = new RunModel(assembly);
@@ -103,6 +118,15 @@ final class SheetPage {
         wiring = new WiringModel(jobs, name);
         wiringPage =
                 new WiringPage(jobs, wiring, look, () -> run.shownProperty().get());
+        log = new LogModel(jobs, name, person);
+        logPage = new LogPage(log, person);
+        testing = new TestingModel(jobs, name, person);
+        testingPage = new TestingPage(jobs, testing, person, (text, readings) -> {
+            log.enter(LogEntry.Kind.TEST, text, readings, 0);
+            tell.accept(log.stateProperty().get());
+        });
+        testing.selectedProperty().addListener((any, before, now) -> pointProbes());
+        testing.stepsProperty().addListener((any, before, now) -> pointProbes());
         TimeStrip strip = new TimeStrip(run, look);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
@@ -151,6 +175,10 @@ final class SheetPage {
 
     /** The drawing with time under it, ready for a step. */
     Node centre(Step step) {
+        shown = step;
+        if (step == Step.LOG) {
+            return logPage.centre();
+        }
         if (step == Step.WIRE) {
             centre.getChildren().remove(sheet);
             wired.getItems().setAll(sheet, wiringPage.below());
@@ -162,8 +190,8 @@ final class SheetPage {
         if (!centre.getChildren().contains(sheet)) {
             wired.getItems().clear();
             centre.getChildren().add(0, sheet);
-            sheet.hold(Optional.empty());
         }
+        sheet.point(step == Step.TEST ? probed() : Marked.NOTHING);
         if (step == Step.PROGRAM && program.hasProgram()) {
             centre.getChildren().remove(time);
             programmed.getChildren().setAll(program.centre(), time);
@@ -185,8 +213,23 @@ final class SheetPage {
 
     private void holdWire() {
         if (!wired.getItems().isEmpty()) {
-            sheet.hold(wiring.wire());
+            sheet.point(wiring.wire()
+                    .map(wire -> new Marked(List.of(wire.number()), List.of(wire.from(), wire.to())))
+                    .orElse(Marked.NOTHING));
         }
+    }
+
+    private void pointProbes() {
+        if (shown == Step.TEST) {
+            sheet.point(probed());
+        }
+    }
+
+    /** Where the probes of the step in hand go. */
+    private Marked probed() {
+        return testing.step()
+                .map(step -> new Marked(TestingModel.wires(step), TestingModel.ends(step)))
+                .orElse(Marked.NOTHING);
     }
 
     /**
@@ -199,7 +242,7 @@ final class SheetPage {
         boolean programmed = step == Step.PROGRAM && program.hasProgram();
         door.setMinHeight(programmed ? DOOR_BESIDE_PROGRAM : step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
         door.setMaxHeight(step == Step.TRY || programmed ? Double.MAX_VALUE : DOOR_ELSE_MOST);
-        VBox column = step == Step.CHECK || step == Step.WIRE ? new VBox(steps) : new VBox(steps, door);
+        VBox column = step == Step.CHECK || step.isAtThePanel() ? new VBox(steps) : new VBox(steps, door);
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
@@ -207,12 +250,23 @@ final class SheetPage {
             case DRAW -> column.getChildren().add(deskView());
             case TRY -> column.getChildren().addAll(machine, meterView, story);
             case WIRE -> column.getChildren().add(wiringPage.beside());
+            case TEST -> column.getChildren().add(testingPage.beside());
+            case LOG -> column.getChildren().add(logPage.beside());
             case CHECK -> column.getChildren().add(findings.get());
             case PROGRAM -> column.getChildren()
                     .add(program.hasProgram() ? program.besideProgram() : program.besideDrawing());
         }
         VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
         return column;
+    }
+
+    /** Works the lists of a step at the panel out anew after an edit. */
+    void look(Step step) {
+        if (step == Step.WIRE) {
+            wiring.look();
+        } else if (step == Step.TEST) {
+            testing.look();
+        }
     }
 
     /** Puts the numbers of findings beside the devices they are about. */
@@ -233,6 +287,10 @@ final class SheetPage {
             program.takeKeyboard();
         } else if (step == Step.WIRE) {
             wiringPage.takeKeyboard();
+        } else if (step == Step.TEST) {
+            testingPage.takeKeyboard();
+        } else if (step == Step.LOG) {
+            logPage.takeKeyboard();
         } else {
             sheet.takeKeyboard();
         }

@@ -6,7 +6,9 @@ enum Step {
     TRY("Try"),
     CHECK("Check Ctrl+K"),
     PROGRAM("PLC Ctrl+G"),
-    WIRE("Wire Ctrl+L");
+    WIRE("Wire Ctrl+L"),
+    TEST("Test Ctrl+B"),
+    LOG("Record Ctrl+R");
 
     private final String words;
 

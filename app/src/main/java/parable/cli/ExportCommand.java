@@ -18,6 +18,7 @@ import parable.files.PdfFile;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
 import parable.files.TerminalsCsv;
+import parable.files.TestsCsv;
 import parable.files.WholeFile;
 import parable.files.WiresCsv;
 import parable.parts.Assembly;
@@ -25,6 +26,7 @@ import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.Program;
 import parable.program.StructuredText;
+import parable.testsheet.TestSheet;
 import parable.wiring.Cables;
 import parable.wiring.Labels;
 import parable.wiring.PartsList;
@@ -53,7 +55,8 @@ final class ExportCommand implements Callable<Integer> {
         partsCsv("parts-csv"),
         terminalsCsv("terminals-csv"),
         cablesCsv("cables-csv"),
-        labelsCsv("labels-csv");
+        labelsCsv("labels-csv"),
+        testsCsv("tests-csv");
 
         private final String word;
 
@@ -130,6 +133,8 @@ final class ExportCommand implements Callable<Integer> {
             case terminalsCsv -> TerminalsCsv.text(TerminalPlan.of(Assembly.of(drawn), job.practice()))
                     .getBytes(StandardCharsets.UTF_8);
             case cablesCsv -> CablesCsv.text(Cables.of(Assembly.of(drawn), job.practice()))
+                    .getBytes(StandardCharsets.UTF_8);
+            case testsCsv -> TestsCsv.text(TestSheet.of(Assembly.of(drawn), job.practice()), drawn.fieldwork())
                     .getBytes(StandardCharsets.UTF_8);
             case labelsCsv -> LabelsCsv.text(Labels.of(Assembly.of(drawn), job.practice()))
                     .getBytes(StandardCharsets.UTF_8);

@@ -11,16 +11,28 @@ import java.util.Optional;
  * @param name for example {@code Tern Hollow press house}
  * @param practice the regional practice it is drawn in
  * @param sheets in their order; names are unique
+ * @param logbook the seal of the last entry of its logbook, so that entries cut off there are noticed; empty if there was none
  * @param extras unknown fields
  */
-public record Job(String name, Practice practice, List<Sheet> sheets, Extras extras) {
+public record Job(String name, Practice practice, List<Sheet> sheets, String logbook, Extras extras) {
 
     /** Not modified: the list is copied. */
     public Job {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(practice, "practice");
+        Objects.requireNonNull(logbook, "logbook");
         Objects.requireNonNull(extras, "extras");
         sheets = List.copyOf(sheets);
+    }
+
+    /** A job without a logbook. */
+    public Job(String name, Practice practice, List<Sheet> sheets, Extras extras) {
+        this(name, practice, sheets, "", extras);
+    }
+
+    /** This job with another last entry in its logbook. */
+    public Job sealedBy(String seal) {
+        return new Job(name, practice, sheets, seal, extras);
     }
 
     /** This job with a sheet in the place of the one that has its name; at the end if none has. */
@@ -35,12 +47,12 @@ public record Job(String name, Practice practice, List<Sheet> sheets, Extras ext
         } else {
             others.add(changed);
         }
-        return new Job(name, practice, others, extras);
+        return new Job(name, practice, others, logbook, extras);
     }
 
     /** This job with other sheets. */
     public Job with(List<Sheet> others) {
-        return new Job(name, practice, others, extras);
+        return new Job(name, practice, others, logbook, extras);
     }
 
     /** The sheet of this name, empty if the job has none. */

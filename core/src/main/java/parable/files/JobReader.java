@@ -38,7 +38,7 @@ final class JobReader {
     /** The newest version of the format that this reads, and the one that is written. */
     static final int VERSION = 1;
 
-    private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "sheets");
+    private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "logbook", "sheets");
     private static final List<String> SHEET_FIELDS = List.of(
             "name",
             "duty",
@@ -75,7 +75,12 @@ final class JobReader {
                 throw sheet.required("name").refused("a name that no other sheet of the job has");
             }
         }
-        return new Job(root.required("name").text(), practice(root), sheets, extras(root, JOB_FIELDS));
+        return new Job(
+                root.required("name").text(),
+                practice(root),
+                sheets,
+                optional(root, "logbook"),
+                extras(root, JOB_FIELDS));
     }
 
     private static void checkVersion(Located version) throws JobFormatException {

@@ -31,6 +31,9 @@ final class JobWriter {
         root.put("version", JobReader.VERSION);
         root.put("name", job.name());
         root.put("practice", job.practice().words());
+        if (!job.logbook().isEmpty()) {
+            root.put("logbook", job.logbook());
+        }
         ArrayNode sheets = root.putArray("sheets");
         job.sheets().forEach(sheet -> sheets.add(sheet(sheet)));
         append(root, job.extras());

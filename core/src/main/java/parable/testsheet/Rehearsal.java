@@ -118,22 +118,24 @@ final class Rehearsal {
     }
 
     private Rest reach(Situation situation) {
-        Bench bench = Bench.of(assembly);
-        long since = 0;
         try {
-            for (Fault fault : prepared(situation.phase())) {
-                bench.set(fault, true);
-            }
-            settle(bench, situation.phase());
-            for (Action hand : situation.hands()) {
-                since = bench.now();
-                bench.act(hand);
+            if (situation.hands().isEmpty()) {
+                Bench bench = Bench.of(assembly);
+                for (Fault fault : prepared(situation.phase())) {
+                    bench.set(fault, true);
+                }
                 settle(bench, situation.phase());
+                return new Rest(bench, 0, faults);
             }
+            Bench before = rest(situation.before()).bench();
+            Bench bench = before.on(assembly, before.now());
+            long since = bench.now();
+            bench.act(situation.hands().get(situation.hands().size() - 1));
+            settle(bench, situation.phase());
+            return new Rest(bench, since, faults);
         } catch (ActionRefusedException impossible) {
             throw new IllegalStateException("a test asks for what cannot be done", impossible);
         }
-        return new Rest(bench, since, faults);
     }
 
     /** The faults, and the motors' leads off where the control circuit is tried alone. */

@@ -17,6 +17,11 @@ public record Situation(Phase phase, List<Action> hands) {
         hands = List.copyOf(hands);
     }
 
+    /** What was so before the last deed. */
+    Situation before() {
+        return new Situation(phase, hands.subList(0, hands.size() - 1));
+    }
+
     /** As it is said to whoever tests: {@code close Q1, press S1, release S1}; {@code touch nothing} for nothing. */
     public String words() {
         return hands.isEmpty()

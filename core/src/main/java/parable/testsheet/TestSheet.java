@@ -192,6 +192,9 @@ public final class TestSheet {
     }
 
     private void operated(Phase phase) {
+        if (phase == Phase.CONTROL) {
+            voltages(new Situation(phase, List.of()));
+        }
         for (List<Action> hands : situations.ready()) {
             Situation ready = new Situation(phase, hands);
             look(ready);
@@ -209,6 +212,22 @@ public final class TestSheet {
                 situations.starts().stream()
                         .findFirst()
                         .ifPresent(start -> look(new Situation(phase, Situations.and(stopped.hands(), start.does()))));
+            }
+        }
+    }
+
+    /** What every supply gives. */
+    private void voltages(Situation situation) {
+        for (Part part : assembly.parts()) {
+            for (Source source : part.family() == Family.SUPPLY ? part.sources() : List.<Source>of()) {
+                if (isWired(part, source.live()) && isWired(part, source.reference())) {
+                    add(
+                            situation,
+                            new Observation.Volts(
+                                    at(part, source.live()),
+                                    at(part, source.reference()),
+                                    source.rated().kind() == CurrentKind.DC));
+                }
             }
         }
     }

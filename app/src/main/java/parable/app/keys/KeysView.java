@@ -67,6 +67,10 @@ public final class KeysView extends BorderPane {
             new Key("Space", "It is done: tick it off and take the next"),
             new Key("D  T  C", "Done, tugged, checked, or not"),
             new Key("Ctrl+Arrows", "Move the device that was clicked on the panel"));
+    private static final List<Key> TESTING = List.of(
+            new Key("Ctrl+B  Ctrl+R", "To the test sheet, to the record"),
+            new Key("Enter", "Write down what was found; nothing typed: as expected"),
+            new Key("Up  Down", "The step before, the next step"));
 
     /**
      * The page.
@@ -94,7 +98,8 @@ public final class KeysView extends BorderPane {
                         18,
                         group("In the line of the desk", TYPING),
                         group("On the program", PROGRAM),
-                        group("Wiring", WIRING)));
+                        group("Wiring", WIRING),
+                        group("Testing", TESTING)));
         groups.setPadding(new Insets(6, 0, 0, 0));
         ScrollPane scrolled = new ScrollPane(groups);
         scrolled.setFitToWidth(true);

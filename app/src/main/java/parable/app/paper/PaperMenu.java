@@ -29,6 +29,7 @@ import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
 import parable.files.TerminalsCsv;
+import parable.files.TestsCsv;
 import parable.files.WholeFile;
 import parable.files.WiresCsv;
 import parable.parts.Assembly;
@@ -39,6 +40,8 @@ import parable.program.Program;
 import parable.program.ProgramException;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
+import parable.testsheet.TestSheet;
+import parable.testsheet.TestStep;
 import parable.wiring.Cable;
 import parable.wiring.Cables;
 import parable.wiring.Label;
@@ -113,6 +116,10 @@ public final class PaperMenu extends MenuButton {
                                 "Its parts as CSV\u2026",
                                 () -> table("parts", () -> PartsCsv.text(PartsList.of(assembly())))),
                         item(
+                                "paper-tests",
+                                "Its test sheet as CSV\u2026",
+                                () -> table("tests", () -> TestsCsv.text(tests(), sheet().fieldwork()))),
+                        item(
                                 "paper-labels",
                                 "Its labels as CSV\u2026",
                                 () -> table("labels", () -> LabelsCsv.text(labels()))),
@@ -155,6 +162,10 @@ public final class PaperMenu extends MenuButton {
 
     private WireList wires() {
         return WireList.of(assembly(), job.get().practice());
+    }
+
+    private List<TestStep> tests() {
+        return TestSheet.of(assembly(), job.get().practice());
     }
 
     private List<TerminalPlan.Line> strip() {

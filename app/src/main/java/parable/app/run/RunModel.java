@@ -88,6 +88,15 @@ public final class RunModel {
         timeline.set(timeline.get() + 1);
     }
 
+    /**
+     * Takes over a sheet that differs in nothing but what was done at the panel by it: the run is as it was, its past too.
+     *
+     * @param same fitted out alike
+     */
+    public void keepWith(Assembly same) {
+        assembly.set(same);
+    }
+
     /** Takes over a story; the lines that it has in common with what was told stay. */
     private void tellOn(List<StoryLine> told) {
         int kept = 0;

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
@@ -42,7 +43,6 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Part;
 import parable.parts.PartException;
-import parable.wiring.Wire;
 
 /**
  * The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. Clicks operate the
@@ -74,7 +74,7 @@ public final class SheetView extends Region {
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
-    private Optional<Wire> held = Optional.empty();
+    private Marked marked = Marked.NOTHING;
     private boolean spotsFit;
     private double scale = 1;
 
@@ -160,11 +160,13 @@ public final class SheetView extends Region {
         say();
     }
 
-    /** Shows where a wire runs and ends; none if empty. */
-    public void hold(Optional<Wire> wire) {
-        held = wire;
-        wire.flatMap(one -> drawing.pointAt(one.to()))
-                .ifPresent(end -> bringIntoView(new Box(end.x() - NEAR, end.y() - NEAR, 2 * NEAR, 2 * NEAR)));
+    /** Points wires and terminals out, and brings the last of them into view. */
+    public void point(Marked what) {
+        marked = what;
+        Stream.concat(
+                        what.wires().stream().flatMap(number -> drawing.pointOn(number).stream()),
+                        what.ends().stream().flatMap(end -> drawing.pointAt(end).stream()))
+                .forEach(at -> bringIntoView(new Box(at.x() - NEAR, at.y() - NEAR, 2 * NEAR, 2 * NEAR)));
         requestLayout();
     }
 
@@ -394,7 +396,7 @@ public final class SheetView extends Region {
                 .numbering(numbers)
                 .paint(shownDrawing(), shownMoment(), top, bottom);
         probes.paint(graphics, drawing, look.ink().symbol());
-        held.ifPresent(wire -> WireMark.paint(graphics, drawing, wire, look.ink()));
+        WireMark.paint(graphics, drawing, marked, look.ink());
         paintSelection(graphics);
         graphics.restore();
     }

@@ -1,13 +1,12 @@
 package parable.app.wiring;
 
 import java.util.List;
-import java.util.stream.Stream;
 import javafx.scene.canvas.GraphicsContext;
 import parable.app.look.Ink;
+import parable.app.sheet.Marked;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.Point;
-import parable.wiring.Wire;
 
 /** Paints the wire that is being made: heavier than any other, with its ends ringed. */
 public final class WireMark {
@@ -29,16 +28,14 @@ public final class WireMark {
         }
     }
 
-    /** Paints a wire on the drawing of the sheet: all that is its number, and rings where it ends. */
-    public static void paint(GraphicsContext graphics, Drawing drawing, Wire wire, Ink ink) {
+    /** Paints what is pointed out on the drawing of a sheet: wires heavy, terminals ringed. */
+    public static void paint(GraphicsContext graphics, Drawing drawing, Marked marked, Ink ink) {
         for (Mark mark : drawing.marks()) {
-            if (mark instanceof Mark.Wire line && line.number().equals(wire.number())) {
+            if (mark instanceof Mark.Wire line && marked.wires().contains(line.number())) {
                 line(graphics, line.points(), ink);
             }
         }
-        Stream.of(wire.from(), wire.to())
-                .flatMap(end -> drawing.pointAt(end).stream())
-                .forEach(end -> ring(graphics, end, ink));
+        marked.ends().stream().flatMap(end -> drawing.pointAt(end).stream()).forEach(end -> ring(graphics, end, ink));
     }
 
     /** A heavy line with a light core, told from live wires by that. */

@@ -1,0 +1,219 @@
+package parable.app.log;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.geometry.Orientation;
+import javafx.scene.Node;
+import javafx.scene.chart.CategoryAxis;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.SplitPane;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.Person;
+import parable.logbook.LogEntry;
+import parable.logbook.Logbook;
+
+/** What stands in the window in the step of the record: the entries and a reading over time in the middle, a new entry beside them. */
+public final class LogPage {
+
+    private static final int LINES = 5;
+
+    private final LogModel model;
+    private final TextField search = new TextField();
+    private final TableView<LogEntry> entries = new TableView<>();
+    private final ChoiceBox<String> reading = new ChoiceBox<>();
+    private final LineChart<String, Number> plot = new LineChart<>(new CategoryAxis(), new NumberAxis());
+    private final Label whole = new Label();
+    private final Label state = new Label();
+    private final ChoiceBox<String> kind = new ChoiceBox<>();
+    private final TextArea text = new TextArea();
+    private final TextField readings = new TextField();
+    private final TextField by = new TextField();
+    private final Button correct = new Button("Correct the selected entry");
+    private final SplitPane centre = new SplitPane();
+    private final VBox beside;
+
+    /** The page of one sheet. */
+    public LogPage(LogModel model, Person person) {
+        this.model = model;
+        search.setId("log-search");
+        search.setPromptText("search: words, names, dates, a circuit");
+        search.textProperty().addListener((any, before, now) -> showEntries());
+        entries.setId("log-entries");
+        entries.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
+        entries.getColumns()
+                .setAll(List.of(
+                        column("No.", 40, entry -> Integer.toString(entry.number())),
+                        column("When", 140, entry -> entry.on().replace('T', ' ')),
+                        column("Who", 110, LogEntry::by),
+                        column(
+                                "What",
+                                110,
+                                entry -> entry.kind().words()
+                                        + (entry.corrects() == 0 ? "" : " of " + entry.corrects())),
+                        column("Words and readings", 0, LogPage::words),
+                        column("Circuit", 110, LogEntry::revision)));
+        entries.setPlaceholder(new Label("No entries. Write the first one at the right."));
+        entries.getSelectionModel().selectedItemProperty().addListener((any, before, now) -> {
+            whole.setText(now == null ? "" : words(now));
+            correct.setDisable(now == null);
+        });
+        whole.setWrapText(true);
+        reading.setId("log-reading");
+        reading.setOnAction(event -> showTrend());
+        plot.setId("log-plot");
+        plot.setAnimated(false);
+        plot.setLegendVisible(false);
+        VBox.setVgrow(entries, Priority.ALWAYS);
+        VBox.setVgrow(plot, Priority.ALWAYS);
+        VBox list = new VBox(6, search, entries, whole);
+        list.getStyleClass().add("log-list");
+        HBox over = new HBox(8, new Label("A reading over time (entries with a number)"), reading);
+        VBox trend = new VBox(4, over, plot);
+        trend.getStyleClass().add("log-list");
+        centre.setOrientation(Orientation.VERTICAL);
+        centre.getItems().setAll(list, trend);
+        centre.setDividerPositions(0.55);
+
+        for (LogEntry.Kind one : LogEntry.Kind.values()) {
+            if (one != LogEntry.Kind.CORRECTION) {
+                kind.getItems().add(one.words());
+            }
+        }
+        kind.setId("log-kind");
+        kind.setValue(LogEntry.Kind.REMARK.words());
+        text.setId("log-text");
+        text.setPromptText("what was found, done, changed");
+        text.setWrapText(true);
+        text.setPrefRowCount(LINES);
+        readings.setId("log-readings");
+        readings.setPromptText("readings: current U1 = 3.8 A; start time = 1.2 s");
+        by.setId("log-by");
+        by.setPromptText("your name");
+        by.textProperty().bindBidirectional(person.nameProperty());
+        Button enter = new Button("Enter it");
+        enter.setId("log-enter");
+        enter.setOnAction(event -> enter(LogEntry.Kind.ofWords(kind.getValue()), 0));
+        correct.setId("log-correct");
+        correct.setDisable(true);
+        correct.setOnAction(event -> enter(
+                LogEntry.Kind.CORRECTION,
+                entries.getSelectionModel().getSelectedItem().number()));
+        state.setId("log-state");
+        state.setWrapText(true);
+        state.setMinHeight(Region.USE_PREF_SIZE);
+        state.getStyleClass().add("finding-text");
+        state.textProperty().bind(model.stateProperty());
+        Label heading = new Label("New entry");
+        heading.getStyleClass().add("plate-name");
+        Label rule =
+                new Label("Nothing is changed or taken out again. What was wrong is corrected by a further entry.");
+        rule.setWrapText(true);
+        rule.getStyleClass().add("finding-reason");
+        beside = new VBox(8, heading, kind, text, readings, by, new HBox(8, enter, correct), state, rule);
+        beside.getStyleClass().add("findings");
+        model.logbookProperty().addListener((any, before, now) -> show());
+        show();
+    }
+
+    private static TableColumn<LogEntry, String> column(String words, double width, Function<LogEntry, String> text) {
+        TableColumn<LogEntry, String> column = new TableColumn<>(words);
+        column.setSortable(false);
+        if (width > 0) {
+            column.setMinWidth(width);
+            column.setMaxWidth(width);
+        }
+        column.setCellValueFactory(row -> new ReadOnlyStringWrapper(text.apply(row.getValue())));
+        return column;
+    }
+
+    private static String words(LogEntry entry) {
+        String read = entry.readings().entrySet().stream()
+                .map(one -> one.getKey() + " " + one.getValue())
+                .collect(Collectors.joining("; "));
+        return entry.text() + (entry.text().isEmpty() || read.isEmpty() ? "" : "  ") + read;
+    }
+
+    /** The entries and the plot. */
+    public Node centre() {
+        model.look();
+        return centre;
+    }
+
+    /** The new entry. */
+    public Node beside() {
+        return beside;
+    }
+
+    /** Puts the keyboard on the new entry. */
+    public void takeKeyboard() {
+        text.requestFocus();
+    }
+
+    private void enter(LogEntry.Kind what, int corrects) {
+        if (model.enter(what, text.getText(), read(readings.getText()), corrects)) {
+            text.clear();
+            readings.clear();
+        }
+    }
+
+    /** Readings as they are typed: a name, an equals sign and a value, separated by semicolons. */
+    private static Map<String, String> read(String typed) {
+        Map<String, String> read = new LinkedHashMap<>();
+        for (String one : typed.split(";")) {
+            String[] sides = one.split("=", 2);
+            if (sides.length == 2 && !sides[0].isBlank() && !sides[1].isBlank()) {
+                read.put(sides[0].strip(), sides[1].strip());
+            }
+        }
+        return read;
+    }
+
+    private void show() {
+        showEntries();
+        Logbook logbook = model.logbookProperty().get();
+        String chosen = reading.getValue();
+        reading.getItems().setAll(logbook.readable(model.machine()));
+        reading.setValue(
+                reading.getItems().contains(chosen)
+                        ? chosen
+                        : reading.getItems().stream().findFirst().orElse(null));
+        showTrend();
+    }
+
+    private void showEntries() {
+        entries.setItems(FXCollections.observableArrayList(
+                model.logbookProperty().get().find(model.machine(), search.getText())));
+        entries.scrollTo(Math.max(0, entries.getItems().size() - 1));
+    }
+
+    private void showTrend() {
+        plot.getData().clear();
+        plot.setVisible(reading.getValue() != null);
+        if (plot.isVisible()) {
+            XYChart.Series<String, Number> series = new XYChart.Series<>();
+            model.logbookProperty()
+                    .get()
+                    .trend(model.machine(), reading.getValue())
+                    .forEach(point ->
+                            series.getData().add(new XYChart.Data<>(point.on().replace('T', ' '), point.value())));
+            plot.getData().add(series);
+        }
+    }
+}

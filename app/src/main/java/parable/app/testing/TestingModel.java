@@ -1,0 +1,217 @@
+package parable.app.testing;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import parable.app.JobModel;
+import parable.app.Latest;
+import parable.app.Person;
+import parable.circuit.Fieldwork;
+import parable.circuit.Practice;
+import parable.circuit.Reading;
+import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.circuit.WiringMethod;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.testsheet.LikelyCauses;
+import parable.testsheet.Observation;
+import parable.testsheet.TestSheet;
+import parable.testsheet.TestStep;
+import parable.testsheet.Verdict;
+
+/** The test sheet of one sheet while it is worked through. */
+public final class TestingModel {
+
+    private final JobModel jobs;
+    private final String name;
+    private final Person person;
+    private final Latest making = new Latest("test sheet");
+    private final Latest searching = new Latest("likely causes");
+    private final ReadOnlyObjectWrapper<List<TestStep>> steps = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<Optional<List<LikelyCauses.Cause>>> causes =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyIntegerWrapper selected = new ReadOnlyIntegerWrapper();
+    private Optional<List<Object>> made = Optional.empty();
+
+    /** The test sheet of the sheet of this name. */
+    public TestingModel(JobModel jobs, String name, Person person) {
+        this.jobs = jobs;
+        this.name = name;
+        this.person = person;
+    }
+
+    private Optional<Sheet> sheet() {
+        return jobs.jobProperty().get().sheet(name);
+    }
+
+    /** What was found so far. */
+    Fieldwork work() {
+        return sheet().map(Sheet::fieldwork).orElse(Fieldwork.NONE);
+    }
+
+    /** Makes the steps, anew if the circuit has changed. */
+    public void look() {
+        sheet().ifPresent(sheet -> {
+            Practice practice = jobs.jobProperty().get().practice();
+            Sheet bare = sheet.withFieldwork(Fieldwork.NONE.by(WiringMethod.POINT_TO_POINT));
+            Optional<List<Object>> asked = Optional.of(List.of(bare, practice));
+            if (!asked.equals(made)) {
+                made = asked;
+                making.ask(() -> TestSheet.of(assembled(bare), practice), found -> {
+                    steps.set(found);
+                    select(Math.min(selected.get(), found.size() - 1));
+                });
+            }
+        });
+    }
+
+    private static Assembly assembled(Sheet sheet) {
+        try {
+            return Assembly.of(sheet);
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    /** The steps in their order, empty until they are made. */
+    public ReadOnlyObjectProperty<List<TestStep>> stepsProperty() {
+        return steps.getReadOnlyProperty();
+    }
+
+    /** The position of the step that is worked at among all, from 0. */
+    public ReadOnlyIntegerProperty selectedProperty() {
+        return selected.getReadOnlyProperty();
+    }
+
+    /** The step that is worked at, empty until there are any. */
+    public Optional<TestStep> step() {
+        int at = selected.get();
+        return at < steps.get().size() ? Optional.of(steps.get().get(at)) : Optional.empty();
+    }
+
+    /** What may be wrong at the step; empty while it is searched, or if it has not failed. */
+    ReadOnlyObjectProperty<Optional<List<LikelyCauses.Cause>>> causesProperty() {
+        return causes.getReadOnlyProperty();
+    }
+
+    /** Goes to a step; to the nearest there is. */
+    public void select(int wanted) {
+        selected.set(Math.max(0, Math.min(steps.get().size() - 1, wanted)));
+        search();
+    }
+
+    private void search() {
+        causes.set(Optional.empty());
+        step().filter(one ->
+                        Verdict.of(one, work()) == Verdict.FAIL || Verdict.of(one, work()) == Verdict.FAIL_WITH_REMARK)
+                .ifPresent(failed -> {
+                    List<TestStep> all = steps.get();
+                    Sheet sheet = sheet().orElseThrow();
+                    searching.ask(
+                            () -> LikelyCauses.of(assembled(sheet), all, sheet.fieldwork(), failed),
+                            found -> causes.set(Optional.of(found)));
+                });
+    }
+
+    /** What the step has come to. */
+    Verdict verdict(TestStep step) {
+        return Verdict.of(step, work());
+    }
+
+    /**
+     * Writes down what was found at the step; if it passes, the next open one is taken.
+     *
+     * @param found nothing typed means as expected
+     * @return whether it could be: somebody's name must stand there
+     */
+    boolean record(String found, String remark) {
+        if (person.name().isEmpty() || step().isEmpty()) {
+            return false;
+        }
+        TestStep step = step().get();
+        String text = found.isBlank() ? step.expected().text() : found.strip();
+        Reading reading = new Reading(step.id(), text, remark.strip(), person.name(), Person.now());
+        sheet().ifPresent(
+                        sheet -> jobs.edit(sheet.withFieldwork(sheet.fieldwork().with(reading))));
+        if (step.passes(text)) {
+            goToOpen();
+        } else {
+            search();
+        }
+        return true;
+    }
+
+    /** Takes back what was found at the step. */
+    void forget() {
+        step().ifPresent(step -> sheet().ifPresent(
+                        sheet -> jobs.edit(sheet.withFieldwork(sheet.fieldwork().forget(step.id())))));
+        search();
+    }
+
+    private void goToOpen() {
+        for (int i = 1; i <= steps.get().size(); i++) {
+            int at = (selected.get() + i) % steps.get().size();
+            if (verdict(steps.get().get(at)) == Verdict.OPEN) {
+                select(at);
+                return;
+            }
+        }
+        search();
+    }
+
+    /** How many steps have come to something. */
+    long count(Verdict verdict) {
+        return steps.get().stream().filter(step -> verdict(step) == verdict).count();
+    }
+
+    /** The steps that keep the sheet from being signed. */
+    List<TestStep> unsigned() {
+        return Verdict.unsigned(steps.get(), work());
+    }
+
+    /** What was measured, for the logbook: currents and times, which are worth following over the years. */
+    Map<String, String> worthFollowing() {
+        Map<String, String> readings = new LinkedHashMap<>();
+        for (TestStep step : steps.get()) {
+            boolean follows = step.observation() instanceof Observation.Amperes
+                    || step.observation() instanceof Observation.After
+                    || step.observation() instanceof Observation.Meanwhile;
+            if (follows) {
+                work().reading(step.id())
+                        .ifPresent(reading ->
+                                readings.putIfAbsent(step.observation().words(), reading.found()));
+            }
+        }
+        return readings;
+    }
+
+    /** Where the probes of a step go, as far as they go on terminals. */
+    public static List<Terminal> ends(TestStep step) {
+        if (step.observation() instanceof Observation.Amperes clamp) {
+            return List.of(clamp.at());
+        }
+        return places(step).stream()
+                .filter(place -> place.contains(":"))
+                .map(place ->
+                        new Terminal(place.substring(0, place.indexOf(':')), place.substring(place.indexOf(':') + 1)))
+                .toList();
+    }
+
+    /** Where the probes of a step go, as far as they go on wire numbers. */
+    public static List<String> wires(TestStep step) {
+        return places(step).stream().filter(place -> !place.contains(":")).toList();
+    }
+
+    private static List<String> places(TestStep step) {
+        if (step.observation() instanceof Observation.Ohms ohms) {
+            return List.of(ohms.red(), ohms.black());
+        }
+        return step.observation() instanceof Observation.Volts volts ? List.of(volts.red(), volts.parked()) : List.of();
+    }
+}

@@ -1,0 +1,239 @@
+package parable.app.testing;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.JobModel;
+import parable.app.Person;
+import parable.circuit.Reading;
+import parable.testsheet.LikelyCauses;
+import parable.testsheet.TestStep;
+import parable.testsheet.Verdict;
+
+/** What stands beside the drawing in the step of testing: one step of the test sheet, and the list of all. */
+public final class TestingPage {
+
+    private static final double ROW = 26;
+    private static final double LIST = 200;
+
+    private final TestingModel model;
+    private final Person person;
+    private final Label phase = new Label();
+    private final Label words = new Label();
+    private final Label expected = new Label();
+    private final TextField found = new TextField();
+    private final TextField remark = new TextField();
+    private final TextField by = new TextField();
+    private final Label verdict = new Label();
+    private final Label causes = new Label();
+    private final Label progress = new Label();
+    private final TableView<TestStep> list = new TableView<>();
+    private final Button sign = new Button("Sign, and enter it in the logbook");
+    private final VBox beside;
+
+    /**
+     * The page of one sheet.
+     *
+     * @param signed takes the text and the readings of the logbook entry once all is signed
+     */
+    public TestingPage(
+            JobModel jobs, TestingModel model, Person person, BiConsumer<String, Map<String, String>> signed) {
+        this.model = model;
+        this.person = person;
+        for (Label one : List.of(phase, words, expected, verdict, causes, progress)) {
+            one.setWrapText(true);
+            one.setMinHeight(Region.USE_PREF_SIZE);
+        }
+        words.setId("test-words");
+        words.getStyleClass().add("finding-text");
+        expected.setId("test-expected");
+        verdict.setId("test-verdict");
+        verdict.getStyleClass().add("finding-text");
+        causes.setId("test-causes");
+        phase.getStyleClass().add("finding-reason");
+        found.setId("test-found");
+        found.setPromptText("what you found; nothing typed: as expected");
+        found.setOnAction(event -> record());
+        found.addEventFilter(KeyEvent.KEY_PRESSED, this::move);
+        remark.setId("test-remark");
+        remark.setPromptText("remark, needed if a failure is to stay");
+        remark.setOnAction(event -> record());
+        by.setId("test-by");
+        by.setPromptText("your name");
+        by.setPrefColumnCount(7);
+        by.textProperty().bindBidirectional(person.nameProperty());
+        by.setOnAction(event -> found.requestFocus());
+        Button write = new Button("Write it down  Enter");
+        write.setId("test-write");
+        write.setOnAction(event -> record());
+        Button forget = new Button("Take back");
+        forget.setId("test-forget");
+        forget.setOnAction(event -> model.forget());
+        sign.setId("test-sign");
+        sign.setOnAction(event -> signed.accept(summary(), model.worthFollowing()));
+        list.setId("test-steps");
+        list.setFixedCellSize(ROW);
+        list.setMinHeight(LIST);
+        list.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
+        TableColumn<TestStep, String> number = column("", step -> Integer.toString(stepNumber(step)), 40);
+        TableColumn<TestStep, String> result =
+                column("Result", step -> model.verdict(step).words(), 96);
+        TableColumn<TestStep, String> what = new TableColumn<>("Read");
+        what.setSortable(false);
+        what.setCellValueFactory(
+                row -> new ReadOnlyStringWrapper(row.getValue().observation().words() + ", "
+                        + row.getValue().situation().words()));
+        list.getColumns().setAll(List.of(number, what, result));
+        list.setPlaceholder(new Label("The steps are being worked out\u2026"));
+        list.getSelectionModel().selectedIndexProperty().addListener((any, before, now) -> {
+            if (now.intValue() >= 0
+                    && now.intValue() != model.selectedProperty().get()) {
+                model.select(now.intValue());
+            }
+        });
+        VBox.setVgrow(list, Priority.ALWAYS);
+        HBox.setHgrow(found, Priority.ALWAYS);
+        write.setMinWidth(Region.USE_PREF_SIZE);
+        forget.setMinWidth(Region.USE_PREF_SIZE);
+        HBox buttons = new HBox(6, write, forget, by);
+        beside = new VBox(6, phase, words, expected, found, remark, buttons, verdict, causes, list, progress, sign);
+        beside.getStyleClass().add("findings");
+        model.stepsProperty().addListener((any, before, now) -> {
+            list.setItems(FXCollections.observableArrayList(now));
+            show();
+        });
+        model.selectedProperty().addListener((any, before, now) -> show());
+        model.causesProperty().addListener((any, before, now) -> showCauses());
+        jobs.jobProperty().addListener((any, before, now) -> showVerdict());
+        show();
+    }
+
+    private int stepNumber(TestStep step) {
+        return model.stepsProperty().get().indexOf(step) + 1;
+    }
+
+    private static TableColumn<TestStep, String> column(String words, Function<TestStep, String> text, double width) {
+        TableColumn<TestStep, String> column = new TableColumn<>(words);
+        column.setSortable(false);
+        column.setMinWidth(width);
+        column.setMaxWidth(width);
+        column.setCellValueFactory(row -> new ReadOnlyStringWrapper(text.apply(row.getValue())));
+        return column;
+    }
+
+    /** The list and the step. */
+    public Node beside() {
+        model.look();
+        showVerdict();
+        return beside;
+    }
+
+    /** Puts the keyboard where the next thing is typed. */
+    public void takeKeyboard() {
+        (person.name().isEmpty() ? by : found).requestFocus();
+    }
+
+    private void move(KeyEvent event) {
+        if (event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN) {
+            model.select(model.selectedProperty().get() + (event.getCode() == KeyCode.UP ? -1 : 1));
+            event.consume();
+        }
+    }
+
+    private void record() {
+        if (!model.record(found.getText(), remark.getText())) {
+            verdict.setText("Say who you are first: your name goes beside what you found.");
+            by.requestFocus();
+        }
+    }
+
+    private void show() {
+        Optional<TestStep> step = model.step();
+        phase.setText(step.map(one -> one.situation().phase().words() + ". "
+                        + one.situation().phase().condition())
+                .orElse(""));
+        words.setText(
+                step.map(one -> stepNumber(one) + ".  " + one.words()).orElse("The steps are being worked out\u2026"));
+        expected.setText(step.map(one -> "Expected: " + one.expected().text()).orElse(""));
+        Optional<Reading> reading = step.flatMap(one -> model.work().reading(one.id()));
+        found.setText(reading.map(Reading::found).orElse(""));
+        remark.setText(reading.map(Reading::remark).orElse(""));
+        int at = model.selectedProperty().get();
+        if (list.getSelectionModel().getSelectedIndex() != at
+                && at < list.getItems().size()) {
+            list.getSelectionModel().select(at);
+            list.scrollTo(Math.max(0, at - 2));
+        }
+        showVerdict();
+        showCauses();
+    }
+
+    private void showVerdict() {
+        verdict.setText(model.step()
+                .map(step -> switch (model.verdict(step)) {
+                    case OPEN -> "";
+                    case PASS -> "Pass.";
+                    case FAIL -> "Fail: mend it and write down what you find then, or say in the remark why it may stay.";
+                    case FAIL_WITH_REMARK -> "Fail, with a remark.";
+                })
+                .orElse(""));
+        list.refresh();
+        progress.setText(summary());
+        List<TestStep> left = model.unsigned();
+        sign.setDisable(model.stepsProperty().get().isEmpty() || !left.isEmpty());
+        sign.setText(
+                left.isEmpty()
+                        ? "Sign, and enter it in the logbook"
+                        : "Cannot be signed: " + left.size() + " open or failed");
+    }
+
+    private String summary() {
+        return model.count(Verdict.PASS) + " of " + model.stepsProperty().get().size() + " steps pass, "
+                + model.count(Verdict.FAIL_WITH_REMARK) + " fail with a remark, " + model.count(Verdict.FAIL)
+                + " fail.";
+    }
+
+    private void showCauses() {
+        boolean fails = model.step()
+                .filter(step -> model.verdict(step) == Verdict.FAIL || model.verdict(step) == Verdict.FAIL_WITH_REMARK)
+                .isPresent();
+        causes.setManaged(fails);
+        causes.setText(
+                !fails
+                        ? ""
+                        : model.causesProperty()
+                                .get()
+                                .map(TestingPage::words)
+                                .orElse("Looking for what shows this\u2026"));
+    }
+
+    private static String words(List<LikelyCauses.Cause> likely) {
+        if (likely.isEmpty()) {
+            return "No single fault shows this. Read again, or look for two.";
+        }
+        return "Likely:\n"
+                + likely.stream()
+                        .map(cause -> cause.fault().words()
+                                + (cause.contradicted() == 0
+                                        ? ""
+                                        : " (but " + cause.contradicted() + " readings speak against it)"))
+                        .collect(Collectors.joining("\n"));
+    }
+}
