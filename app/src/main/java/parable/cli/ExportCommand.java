@@ -12,9 +12,9 @@ import parable.drafting.Dress;
 import parable.files.CablesCsv;
 import parable.files.FileFailure;
 import parable.files.IoCsv;
+import parable.files.JobPack;
 import parable.files.LabelsCsv;
 import parable.files.PartsCsv;
-import parable.files.PdfFile;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
 import parable.files.TerminalsCsv;
@@ -124,7 +124,7 @@ final class ExportCommand implements Callable<Integer> {
         return switch (format) {
             case svg -> SvgFile.text(Assembly.of(drawn), job.practice(), job.name() + ", " + drawn.name())
                     .getBytes(StandardCharsets.UTF_8);
-            case pdf -> PdfFile.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn));
+            case pdf -> JobPack.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn), JobPack.STATES);
             case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
             case st -> StructuredText.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
             case wiresCsv -> WiresCsv.text(WireList.of(Assembly.of(drawn), job.practice()), drawn.fieldwork())

@@ -15,7 +15,11 @@ public final class CablesCsv {
 
     /** The table. */
     public static String text(List<Cable> cables) {
-        return CsvTable.text(HEADER, cables.stream().flatMap(CablesCsv::rows).toList());
+        return CsvTable.text(table(cables));
+    }
+
+    static Table table(List<Cable> cables) {
+        return new Table(HEADER, cables.stream().flatMap(CablesCsv::rows).toList());
     }
 
     private static Stream<List<String>> rows(Cable cable) {

@@ -14,11 +14,11 @@ final class CsvTable {
 
     private CsvTable() {}
 
-    static String text(List<String> header, List<List<String>> rows) {
+    static String text(Table table) {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            printer.printRecord(header);
-            for (List<String> row : rows) {
+            printer.printRecord(table.header());
+            for (List<String> row : table.rows()) {
                 printer.printRecord(row.stream().map(CsvTable::harmless));
             }
         } catch (IOException impossible) {

@@ -13,7 +13,11 @@ public final class IoCsv {
 
     /** The table. */
     public static String text(List<IoPoint> points) {
-        return CsvTable.text(HEADER, points.stream().map(IoCsv::row).toList());
+        return CsvTable.text(table(points));
+    }
+
+    static Table table(List<IoPoint> points) {
+        return new Table(HEADER, points.stream().map(IoCsv::row).toList());
     }
 
     private static List<String> row(IoPoint point) {

@@ -12,7 +12,11 @@ public final class LabelsCsv {
 
     /** The table. */
     public static String text(List<Label> labels) {
-        return CsvTable.text(HEADER, labels.stream().map(LabelsCsv::row).toList());
+        return CsvTable.text(table(labels));
+    }
+
+    static Table table(List<Label> labels) {
+        return new Table(HEADER, labels.stream().map(LabelsCsv::row).toList());
     }
 
     private static List<String> row(Label label) {

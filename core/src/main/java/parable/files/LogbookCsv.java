@@ -14,7 +14,11 @@ public final class LogbookCsv {
 
     /** The table. */
     public static String text(List<LogEntry> entries) {
-        return CsvTable.text(HEADER, entries.stream().map(LogbookCsv::row).toList());
+        return CsvTable.text(table(entries));
+    }
+
+    static Table table(List<LogEntry> entries) {
+        return new Table(HEADER, entries.stream().map(LogbookCsv::row).toList());
     }
 
     private static List<String> row(LogEntry entry) {

@@ -12,7 +12,11 @@ public final class PartsCsv {
 
     /** The table. */
     public static String text(List<PartsLine> lines) {
-        return CsvTable.text(HEADER, lines.stream().map(PartsCsv::row).toList());
+        return CsvTable.text(table(lines));
+    }
+
+    static Table table(List<PartsLine> lines) {
+        return new Table(HEADER, lines.stream().map(PartsCsv::row).toList());
     }
 
     private static List<String> row(PartsLine line) {

@@ -15,7 +15,11 @@ public final class TerminalsCsv {
 
     /** The table; without lines for a sheet that is wired point to point. */
     public static String text(List<TerminalPlan.Line> plan) {
-        return CsvTable.text(HEADER, plan.stream().map(TerminalsCsv::row).toList());
+        return CsvTable.text(table(plan));
+    }
+
+    static Table table(List<TerminalPlan.Line> plan) {
+        return new Table(HEADER, plan.stream().map(TerminalsCsv::row).toList());
     }
 
     private static List<String> row(TerminalPlan.Line line) {

@@ -17,7 +17,11 @@ public final class TestsCsv {
 
     /** The table. */
     public static String text(List<TestStep> steps, Fieldwork work) {
-        return CsvTable.text(
+        return CsvTable.text(table(steps, work));
+    }
+
+    static Table table(List<TestStep> steps, Fieldwork work) {
+        return new Table(
                 HEADER,
                 steps.stream()
                         .map(step -> row(steps.indexOf(step) + 1, step, work))

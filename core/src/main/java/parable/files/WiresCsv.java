@@ -31,7 +31,11 @@ public final class WiresCsv {
 
     /** The table, with what has been ticked off. */
     public static String text(WireList list, Fieldwork work) {
-        return CsvTable.text(
+        return CsvTable.text(table(list, work));
+    }
+
+    static Table table(WireList list, Fieldwork work) {
+        return new Table(
                 HEADER, list.wires().stream().map(wire -> row(wire, work)).toList());
     }
 

@@ -254,7 +254,7 @@ public sealed interface Observation {
 
         @Override
         public String words() {
-            return "Tug every wire on " + tag + " and compare its number with the list";
+            return "Tug the wires on " + tag + ", compare their numbers with the list";
         }
 
         @Override

@@ -14,6 +14,9 @@ public record TestStep(String id, Situation situation, Observation observation, 
 
     /** What to do and to read, to be read aloud: {@code Close Q1, press S1. Look.} */
     public String words() {
+        if (situation.hands().isEmpty()) {
+            return observation.words() + ".";
+        }
         String first = situation.words();
         return first.substring(0, 1).toUpperCase(Locale.ROOT) + first.substring(1) + ". " + observation.words() + ".";
     }

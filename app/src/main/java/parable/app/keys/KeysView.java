@@ -28,7 +28,7 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),
-            new Key("Ctrl+E  Ctrl+P", "All sheets as PDF, print this sheet"),
+            new Key("Ctrl+E  Ctrl+P", "All drawings as PDF, print this one"),
             new Key("Ctrl+Plus  Ctrl+Minus", "Larger, smaller; also Ctrl and the mouse wheel"),
             new Key("Ctrl+0", "Fit into the window"),
             new Key("Ctrl+T", "Dark or light colours"),

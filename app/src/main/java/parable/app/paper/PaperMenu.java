@@ -17,11 +17,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import parable.app.FilePrompt;
+import parable.app.Latest;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.CablesCsv;
 import parable.files.FileFailure;
 import parable.files.IoCsv;
+import parable.files.JobPack;
 import parable.files.LabelsCsv;
 import parable.files.PartsCsv;
 import parable.files.PdfFile;
@@ -53,6 +55,7 @@ import parable.wiring.WireList;
 /** Drawings, programs and lists as files, drawings on the printer too. */
 public final class PaperMenu extends MenuButton {
 
+    private final Latest packing = new Latest("job pack");
     private final Supplier<Job> job;
     private final Supplier<String> shown;
     private final FilePrompt prompt;
@@ -75,18 +78,22 @@ public final class PaperMenu extends MenuButton {
         this.prompt = prompt;
         this.tell = tell;
         setId("paper-menu");
-        MenuItem print = item("paper-print", "Print this sheet\u2026", this::print);
+        MenuItem print = item("paper-print", "Print this drawing\u2026", this::print);
         print.setAccelerator(new KeyCodeCombination(KeyCode.P, KeyCombination.SHORTCUT_DOWN));
         MenuItem all = item(
                 "paper-pdf",
-                "All sheets as PDF\u2026",
+                "All drawings as PDF\u2026",
                 () -> pdf(job.get().sheets(), job.get().name()));
         all.setAccelerator(new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN));
         getItems()
                 .addAll(
+                        item("paper-pack", "Job pack as PDF\u2026", this::pack),
                         all,
-                        item("paper-sheet-pdf", "This sheet as PDF\u2026", () -> pdf(List.of(sheet()), sheet().name())),
-                        item("paper-svg", "This sheet as SVG\u2026", this::svg),
+                        item(
+                                "paper-sheet-pdf",
+                                "This drawing as PDF\u2026",
+                                () -> pdf(List.of(sheet()), sheet().name())),
+                        item("paper-svg", "This drawing as SVG\u2026", this::svg),
                         print,
                         new SeparatorMenuItem(),
                         item(
@@ -148,6 +155,16 @@ public final class PaperMenu extends MenuButton {
 
     private void pdf(List<Sheet> sheets, String name) {
         write(name, ".pdf", () -> PdfFile.of(job.get(), sheets));
+    }
+
+    /** All of the job on paper. It takes some seconds, beside the window. */
+    private void pack() {
+        Job whole = job.get();
+        String suggested = whole.name().toLowerCase(Locale.ROOT).replace(' ', '-') + "-pack.pdf";
+        prompt.toWrite("Write to", suggested).ifPresent(to -> {
+            tell.accept("The job pack is being made\u2026");
+            packing.ask(() -> JobPack.of(whole, whole.sheets(), JobPack.STATES), bytes -> write(to, bytes));
+        });
     }
 
     private void svg() {

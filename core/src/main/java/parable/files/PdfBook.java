@@ -1,0 +1,391 @@
+package parable.files;
+
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.util.Matrix;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.draw.Drawing;
+import parable.draw.Mark;
+import parable.draw.Point;
+import parable.parts.Assembly;
+
+/**
+ * A PDF about a job, in black on white. Pages lie on their side: A4, in North American practice Letter. What would be too small to read on one page
+ * goes on over several; each page says at its foot what it is and how far it can be relied on.
+ */
+final class PdfBook implements Closeable {
+
+    private static final double MARGIN = 36;
+    private static final double FOOT = 30;
+    private static final double SMALLEST = 0.5;
+    private static final double LARGEST = 1;
+    private static final String AT_REST = "At rest: breakers open, nothing pressed. ";
+    private static final double LINE = 13;
+    private static final double HEADING = 24;
+    private static final double BOX = 7;
+    private static final double PAD = 4;
+    private static final double BY_HAND = 58;
+    private static final double WIDEST = 300;
+    private static final double SMALLEST_VIEW = 0.55;
+    private static final double GAP = 14;
+
+    private final PDDocument document = new PDDocument();
+    private final PdfFonts fonts;
+    private final Job job;
+    private final PDRectangle paper;
+
+    PdfBook(Job job) throws IOException {
+        this.job = job;
+        document.getDocumentInformation().setTitle(job.name());
+        fonts = new PdfFonts(document);
+        PDRectangle upright = job.practice() == Practice.IEC ? PDRectangle.A4 : PDRectangle.LETTER;
+        paper = new PDRectangle(upright.getHeight(), upright.getWidth());
+    }
+
+    byte[] bytes() throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        document.save(bytes);
+        return bytes.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+    }
+
+    private double width() {
+        return paper.getWidth() - 2 * MARGIN;
+    }
+
+    /** How far down a page can be written on. */
+    private double bottom() {
+        return paper.getHeight() - MARGIN - FOOT;
+    }
+
+    private interface OnPage {
+        void draw(Pen pen) throws IOException;
+    }
+
+    private void page(String title, OnPage content) throws IOException {
+        PDPage page = new PDPage(paper);
+        document.addPage(page);
+        try (PDPageContentStream stream = new PDPageContentStream(document, page)) {
+            stream.setLineCapStyle(1);
+            stream.setLineJoinStyle(1);
+            stream.saveGraphicsState();
+            stream.transform(new Matrix(1, 0, 0, 1, 0, paper.getHeight()));
+            content.draw(new PdfPen(stream, fonts));
+            stream.restoreGraphicsState();
+            foot(new PdfPen(stream, fonts), title, "");
+        }
+    }
+
+    /** Several drawings side by side and below each other, as large as lets them share a page; on more pages if they would be too small. */
+    void draw(Assembly assembly, List<Drawing> drawings, String title) throws IOException {
+        double scale = LARGEST;
+        while (scale > SMALLEST_VIEW
+                && rows(drawings, scale).stream().mapToDouble(Row::height).sum() > bottom() - MARGIN) {
+            scale -= 0.05;
+        }
+        List<Row> rows = rows(drawings, scale);
+        while (!rows.isEmpty()) {
+            double height = 0;
+            int here = 0;
+            while (here < rows.size() && (here == 0 || height + rows.get(here).height() <= bottom() - MARGIN)) {
+                height += rows.get(here).height();
+                here++;
+            }
+            page(assembly, rows.subList(0, here), scale, title);
+            rows = rows.subList(here, rows.size());
+        }
+    }
+
+    /** Drawings beside each other, with the height of the highest and a gap, in points. */
+    private record Row(List<Drawing> drawings, double height) {}
+
+    private List<Row> rows(List<Drawing> drawings, double scale) {
+        List<Row> rows = new ArrayList<>();
+        List<Drawing> row = new ArrayList<>();
+        double used = 0;
+        for (Drawing drawing : drawings) {
+            if (!row.isEmpty() && used + drawing.width() * scale > width()) {
+                rows.add(row(row, scale));
+                row = new ArrayList<>();
+                used = 0;
+            }
+            row.add(drawing);
+            used += drawing.width() * scale + GAP;
+        }
+        rows.add(row(row, scale));
+        return rows;
+    }
+
+    private static Row row(List<Drawing> drawings, double scale) {
+        double highest = drawings.stream().mapToDouble(Drawing::height).max().orElse(0);
+        return new Row(List.copyOf(drawings), highest * scale + GAP);
+    }
+
+    private void page(Assembly assembly, List<Row> rows, double scale, String title) throws IOException {
+        PDPage page = new PDPage(paper);
+        document.addPage(page);
+        try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+            double top = MARGIN;
+            for (Row row : rows) {
+                double left = MARGIN;
+                for (Drawing drawing : row.drawings()) {
+                    content.saveGraphicsState();
+                    content.transform(new Matrix(
+                            (float) scale, 0, 0, (float) scale, (float) left, (float) (paper.getHeight() - top)));
+                    new AtRest(assembly, new PdfPen(content, fonts)).draw(drawing);
+                    content.restoreGraphicsState();
+                    left += drawing.width() * scale + GAP;
+                }
+                top += row.height();
+            }
+            foot(new PdfPen(content, fonts), title, "");
+        }
+    }
+
+    /** A page with a heading and lines of text; a line that begins with a hash is a heading itself. More lines go on over more pages. */
+    void text(String title, String heading, List<String> lines) throws IOException {
+        List<String> set = new ArrayList<>();
+        for (String line : lines) {
+            set.addAll(
+                    line.isEmpty() || line.startsWith("#")
+                            ? List.of(line)
+                            : wrapped(line, width(), Mark.TextRole.NOTE));
+        }
+        int most = (int) ((bottom() - MARGIN - 2 * HEADING) / (LINE + 2));
+        for (int from = 0; from < Math.max(1, set.size()); from += most) {
+            List<String> here = set.subList(from, Math.min(set.size(), from + most));
+            page(title, pen -> {
+                label(pen, MARGIN, MARGIN + HEADING - 8, heading, Mark.TextRole.HEADING, Mark.Anchor.START);
+                double y = MARGIN + 2 * HEADING;
+                for (String line : here) {
+                    boolean bold = line.startsWith("#");
+                    label(
+                            pen,
+                            MARGIN,
+                            y,
+                            bold ? line.substring(1).strip() : line,
+                            bold ? Mark.TextRole.TAG : Mark.TextRole.NOTE,
+                            Mark.Anchor.START);
+                    y += LINE + 2;
+                }
+            });
+        }
+    }
+
+    /**
+     * A table, its heading on every page that it goes on over. Columns are as wide as what stands in them, those with nothing in them wide enough
+     * to be written in by hand.
+     *
+     * @param boxes how many of the last columns are boxes to be ticked
+     */
+    void table(String title, Table table, int boxes) throws IOException {
+        double[] widths = widths(table, boxes);
+        int row = 0;
+        do {
+            row = page(title, table, widths, boxes, row);
+        } while (row < table.rows().size());
+    }
+
+    private double[] widths(Table table, int boxes) throws IOException {
+        double[] widths = new double[table.header().size()];
+        double sum = 0;
+        for (int i = 0; i < widths.length; i++) {
+            double widest = 0;
+            for (List<String> row : table.rows()) {
+                widest = Math.max(widest, fonts.width(row.get(i), Mark.TextRole.MARKING));
+            }
+            boolean byHand = widest == 0 && i < widths.length - boxes;
+            double heading = fonts.width(table.header().get(i), Mark.TextRole.WIRE_NUMBER);
+            widths[i] = 2 * PAD + 1 + Math.max(heading, byHand ? BY_HAND : Math.min(WIDEST, widest));
+            sum += widths[i];
+        }
+        return sum <= width() ? spread(widths, width() / sum) : shrunk(widths, sum - width());
+    }
+
+    private static double[] spread(double[] widths, double factor) {
+        return Arrays.stream(widths).map(one -> one * factor).toArray();
+    }
+
+    /** Takes what is too much from the columns that are wider than most. */
+    private static double[] shrunk(double[] widths, double surplus) {
+        double[] shrunk = widths.clone();
+        double left = surplus;
+        while (left > 0.5) {
+            double widest = Arrays.stream(shrunk).max().orElse(0);
+            double next = Arrays.stream(shrunk)
+                    .filter(one -> one < widest - 0.5)
+                    .max()
+                    .orElse(widest / 2);
+            long wide = Arrays.stream(shrunk).filter(one -> one >= widest - 0.5).count();
+            double cut = Math.min(left / wide, widest - next);
+            for (int i = 0; i < shrunk.length; i++) {
+                if (shrunk[i] >= widest - 0.5) {
+                    shrunk[i] -= cut;
+                }
+            }
+            left -= cut * wide;
+        }
+        return shrunk;
+    }
+
+    /** One page of a table; returns the first row that is left. */
+    private int page(String title, Table table, double[] widths, int boxes, int from) throws IOException {
+        int[] next = {from};
+        page(title, pen -> {
+            label(pen, MARGIN, MARGIN + 12, title, Mark.TextRole.HEADING, Mark.Anchor.START);
+            double y = row(pen, table.header(), widths, 0, MARGIN + HEADING, true);
+            while (next[0] < table.rows().size()
+                    && y + height(table.rows().get(next[0]), widths, Mark.TextRole.MARKING) <= bottom()) {
+                y = row(pen, table.rows().get(next[0]), widths, boxes, y, false);
+                next[0]++;
+            }
+        });
+        return Math.max(next[0], from + 1);
+    }
+
+    private double height(List<String> cells, double[] widths, Mark.TextRole role) throws IOException {
+        int lines = 1;
+        for (int i = 0; i < widths.length; i++) {
+            lines = Math.max(
+                    lines, wrapped(cells.get(i), widths[i] - 2 * PAD, role).size());
+        }
+        return lines * LINE + PAD;
+    }
+
+    private double row(Pen pen, List<String> cells, double[] widths, int boxes, double top, boolean heading)
+            throws IOException {
+        Mark.TextRole role = heading ? Mark.TextRole.WIRE_NUMBER : Mark.TextRole.MARKING;
+        double x = MARGIN;
+        for (int i = 0; i < widths.length; i++) {
+            if (i >= widths.length - boxes) {
+                box(pen, x + PAD, top + PAD, !cells.get(i).isEmpty());
+            } else {
+                double y = top + LINE - 2;
+                for (String line : wrapped(cells.get(i), widths[i] - 2 * PAD, role)) {
+                    label(pen, x + PAD, y, line, role, Mark.Anchor.START);
+                    y += LINE;
+                }
+            }
+            x += widths[i];
+        }
+        double under = top + height(cells, widths, role);
+        pen.lines(List.of(new Point(MARGIN, under), new Point(MARGIN + width(), under)), heading ? 1.2 : 0.4);
+        return under;
+    }
+
+    private static void box(Pen pen, double x, double y, boolean ticked) {
+        pen.lines(
+                List.of(
+                        new Point(x, y),
+                        new Point(x + BOX, y),
+                        new Point(x + BOX, y + BOX),
+                        new Point(x, y + BOX),
+                        new Point(x, y)),
+                0.8);
+        if (ticked) {
+            pen.lines(List.of(new Point(x, y), new Point(x + BOX, y + BOX)), 1.4);
+            pen.lines(List.of(new Point(x + BOX, y), new Point(x, y + BOX)), 1.4);
+        }
+    }
+
+    private List<String> wrapped(String text, double width, Mark.TextRole role) throws IOException {
+        List<String> lines = new ArrayList<>();
+        StringBuilder line = new StringBuilder();
+        for (String word : text.split(" ")) {
+            String longer = line.length() == 0 ? word : line + " " + word;
+            if (line.length() > 0 && fonts.width(longer, role) > width) {
+                lines.add(line.toString());
+                line.setLength(0);
+                line.append(word);
+            } else {
+                line.setLength(0);
+                line.append(longer);
+            }
+        }
+        lines.add(line.toString());
+        return lines;
+    }
+
+    /** A drawing, on as many pages as it needs to be read. */
+    void draw(Assembly assembly, Drawing drawing, String name) throws IOException {
+        double width = paper.getWidth() - 2 * MARGIN;
+        double height = paper.getHeight() - 2 * MARGIN - FOOT;
+        double whole = Math.min(width / drawing.width(), height / drawing.height());
+        double scale = Math.max(SMALLEST, Math.min(LARGEST, whole));
+        int across = pages(drawing.width() * scale, width);
+        int down = pages(drawing.height() * scale, height);
+        for (int row = 0; row < down; row++) {
+            for (int column = 0; column < across; column++) {
+                String part =
+                        across * down == 1 ? "" : ", part " + (row * across + column + 1) + " of " + across * down;
+                Tile tile = new Tile(column * width / scale, row * height / scale, scale);
+                add(assembly, drawing, tile, name + part);
+            }
+        }
+    }
+
+    private static int pages(double length, double page) {
+        return Math.max(1, (int) Math.ceil(length / page - 1e-9));
+    }
+
+    /** The part of a drawing that goes on one page: its left upper corner in drawing units, and the scale. */
+    private record Tile(double left, double top, double scale) {}
+
+    private void add(Assembly assembly, Drawing drawing, Tile tile, String title) throws IOException {
+        PDPage page = new PDPage(paper);
+        document.addPage(page);
+        double top = paper.getHeight() - MARGIN;
+        try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+            content.setLineCapStyle(1);
+            content.setLineJoinStyle(1);
+            content.saveGraphicsState();
+            content.addRect(
+                    (float) MARGIN - 2,
+                    (float) (MARGIN + FOOT) - 2,
+                    paper.getWidth() - 2 * (float) MARGIN + 4,
+                    paper.getHeight() - 2 * (float) MARGIN - (float) FOOT + 4);
+            content.clip();
+            float scale = (float) tile.scale();
+            content.transform(new Matrix(
+                    scale, 0, 0, scale, (float) (MARGIN - tile.left() * scale), (float) (top + tile.top() * scale)));
+            new AtRest(assembly, new PdfPen(content, fonts)).draw(drawing);
+            content.restoreGraphicsState();
+            foot(new PdfPen(content, fonts), title, AT_REST);
+        }
+    }
+
+    private void foot(Pen pen, String title, String remark) {
+        double line = -(MARGIN + FOOT - 10);
+        double words = -MARGIN - 4;
+        double right = paper.getWidth() - MARGIN;
+        pen.lines(List.of(new Point(MARGIN, line), new Point(right, line)), 0.8);
+        label(pen, MARGIN, words, job.name() + ": " + title, Mark.TextRole.TAG, Mark.Anchor.START);
+        String state = remark + job.practice().words() + " practice.  Page " + document.getNumberOfPages();
+        label(pen, right, words, state, Mark.TextRole.MARKING, Mark.Anchor.END);
+        label(
+                pen,
+                MARGIN,
+                words + 14,
+                "Made to advise, not to certify: isolate, lock out and prove dead before work; local code and licensed"
+                        + " practice decide.",
+                Mark.TextRole.MARKING,
+                Mark.Anchor.START);
+    }
+
+    private static void label(Pen pen, double x, double y, String text, Mark.TextRole role, Mark.Anchor anchor) {
+        pen.text(new Mark.Label(new Point(x, y), text, role, anchor));
+    }
+}
