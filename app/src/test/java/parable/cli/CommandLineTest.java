@@ -121,7 +121,7 @@ class CommandLineTest {
     @Test
     void theListsOfASheetAreTablesAndAFailureLeavesWhatIsThere() throws IOException {
         Path table = folder.resolve("pump.csv");
-        for (String format : List.of("wires-csv", "parts-csv", "labels-csv")) {
+        for (String format : List.of("wires-csv", "parts-csv", "cables-csv", "tests-csv", "labels-csv")) {
             assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", format, "-o", table.toString()))
                     .isZero();
             assertThat(Files.readString(table)).contains("K1").contains("\r\n");
@@ -140,6 +140,21 @@ class CommandLineTest {
                         folder.resolve("none/pump.csv").toString()))
                 .isEqualTo(2);
         assertThat(err.toString()).contains("cannot be written: there is no such file or folder");
+    }
+
+    @Test
+    void theTerminalPlanIsATableOnceTheSheetIsWiredThroughAStrip() throws IOException {
+        Path job = Files.writeString(
+                folder.resolve("strip.parable.json"),
+                Files.readString(Path.of(DEMO))
+                        .replace(
+                                "\"name\": \"Wash pump\",",
+                                "\"name\": \"Wash pump\", \"wiring\": \"terminal strip\","));
+        Path table = folder.resolve("terminals.csv");
+
+        assertThat(run("export", job.toString(), "--to", "terminals-csv", "-o", table.toString()))
+                .isZero();
+        assertThat(Files.readAllLines(table)).hasSize(15).anyMatch(line -> line.contains("X1,1,"));
     }
 
     @Test

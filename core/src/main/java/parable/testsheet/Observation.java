@@ -26,21 +26,31 @@ public sealed interface Observation {
     /** Whether what somebody wrote down is as good as what was expected. */
     boolean accepts(Found expected, String written);
 
-    /** The number at the beginning of what somebody wrote down, empty if there is none. */
+    /** The number at the beginning of what somebody wrote down, with k, M and m for thousands, millions and thousandths; empty if there is none. */
     private static OptionalDouble number(String written) {
-        String text = written.strip().replace(',', '.').toLowerCase(Locale.ROOT);
+        String text = written.strip().replace(',', '.');
         int end = 0;
         while (end < text.length() && "+-.0123456789".indexOf(text.charAt(end)) >= 0) {
             end++;
         }
         try {
-            double number = Double.parseDouble(text.substring(0, end));
-            String unit = text.substring(end).strip();
-            return OptionalDouble.of(number
-                    * (unit.startsWith("k") ? 1e3 : unit.startsWith("m\u03a9") || unit.startsWith("mohm") ? 1e6 : 1));
+            return OptionalDouble.of(Double.parseDouble(text.substring(0, end))
+                    * prefix(text.substring(end).strip()));
         } catch (NumberFormatException none) {
             return OptionalDouble.empty();
         }
+    }
+
+    private static double prefix(String unit) {
+        if (unit.isEmpty()) {
+            return 1;
+        }
+        return switch (unit.charAt(0)) {
+            case 'k', 'K' -> 1e3;
+            case 'M' -> 1e6;
+            case 'm' -> 1e-3;
+            default -> 1;
+        };
     }
 
     private static boolean isAsExpected(String written) {

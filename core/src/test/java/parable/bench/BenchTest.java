@@ -257,4 +257,35 @@ class BenchTest {
         assertThatIllegalArgumentException().isThrownBy(() -> bench.momentAt(2_000_000));
         assertThatIllegalArgumentException().isThrownBy(() -> bench.momentAt(-1));
     }
+
+    @Test
+    void anArmaturePushedInByHandMovesItsContactsUntilItIsLetGo() throws ActionRefusedException {
+        Bench bench = Examples.washPumpBench();
+        bench.act(new Action(Verb.PUSH, "K1"));
+        bench.runUntil(100_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+        assertThat(bench.moment().condition("M1")).isEqualTo(Condition.STOPPED);
+
+        bench.act(new Action(Verb.RELEASE, "K1"));
+        bench.runUntil(200_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+
+        at(bench, 300, Verb.CLOSE, "Q1");
+        at(bench, 400, Verb.PUSH, "K1");
+        at(bench, 500, Verb.RELEASE, "K1");
+        bench.runUntil(1_000_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+        assertThat(bench.story()).extracting(StoryLine::text).contains("K1 (Motor contactor) pushed in by hand.");
+    }
+
+    @Test
+    void theMechanicalInterlockHoldsBackAnArmatureThatIsPushed() throws ActionRefusedException {
+        Bench bench = Bench.of(Examples.fitted(Examples.ofLibrary("Press platen")));
+        at(bench, 0, Verb.PUSH, "K1");
+        at(bench, 100, Verb.PUSH, "K2");
+        bench.runUntil(300_000);
+
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+        assertThat(bench.moment().condition("K2")).isEqualTo(Condition.OUT);
+    }
 }

@@ -142,4 +142,18 @@ class ConvertersTest {
         assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
         assertThat(bench.moment().condition("K2")).isEqualTo(Condition.IN);
     }
+
+    @Test
+    void aConverterWhoseOutputIsLostGivesNothing() throws ActionRefusedException {
+        Bench bench = closed(
+                "{\"tag\": \"T1\", \"kind\": \"control-transformer\", \"primary\": \"480 V AC\"}",
+                "\"G1[L1] Q1[1-2] T1[H1-H4] Q1[4-3] G1[L2]\"",
+                "");
+        Fault lost = new Fault(Fault.Kind.LOST, "T1", "X1");
+        bench.set(lost, true);
+
+        assertThat(volts(bench, "T1:X1", "T1:X2")).isCloseTo(0, within(0.1));
+        bench.set(lost, false);
+        assertThat(volts(bench, "T1:X1", "T1:X2")).isCloseTo(120, within(0.1));
+    }
 }

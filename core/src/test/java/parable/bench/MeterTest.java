@@ -122,4 +122,14 @@ class MeterTest {
         assertThat(read(Range.VOLTS_AC, "K1:77", "2").text()).isEqualTo("the sheet has no wire or terminal K1:77");
         assertThat(read(Range.VOLTS_AC, "", "2").text()).isEqualTo("put both probes down");
     }
+
+    @Test
+    void aCoilThatIsBurntThroughHasNoResistance() throws ActionRefusedException {
+        bench.act(new Action(Verb.LOSE, "G1"));
+        assertThat(read(Range.OHMS, "K1:A1", "K1:A2").text()).isNotEqualTo("open");
+        bench.set(new Fault(Fault.Kind.BROKEN, "K1", ""), true);
+        bench.set(new Fault(Fault.Kind.BROKEN, "P1", ""), true);
+
+        assertThat(read(Range.OHMS, "K1:A1", "K1:A2").text()).isEqualTo("open");
+    }
 }

@@ -20,13 +20,20 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.circuit.Acceptance;
 import parable.circuit.Extras;
+import parable.circuit.Fieldwork;
 import parable.circuit.Job;
+import parable.circuit.Position;
 import parable.circuit.Practice;
+import parable.circuit.Reading;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.circuit.Tick;
+import parable.circuit.WiringMethod;
 import parable.parts.Catalogue;
 import parable.parts.PartKind;
 
@@ -54,6 +61,57 @@ class JobFileTest {
         assertThat(read.retagged(Map.of("S1", "PB2")).acceptance("start-does-not-hold", List.of("PB2", "M1")))
                 .isPresent();
         assertThat(read.acceptance("start-does-not-hold", List.of("S3", "M1"))).isEmpty();
+    }
+
+    @Test
+    void whatWasDoneAtThePanelIsKeptAndFollowsTheTags() throws JobFormatException {
+        Sheet sheet = Examples.ofLibrary("Wash pump");
+        Terminal from = new Terminal("S1", "13");
+        Terminal to = new Terminal("K1", "13");
+        Fieldwork work = Fieldwork.NONE
+                .by(WiringMethod.TERMINAL_STRIP)
+                .ticked(from, to, Tick.DONE, true)
+                .ticked(to, from, Tick.TUGGED, true)
+                .with(new Reading(
+                        "dead: press S1: Ohms from S1 13 to S1 14",
+                        "0.2",
+                        "new block",
+                        "R. Alder",
+                        "2026-11-26 10:00"));
+        Sheet worked = sheet.withFieldwork(work)
+                .withDevices(sheet.devices().stream()
+                        .map(device -> device.tag().equals("K1") ? device.standing(new Position(120, 40)) : device)
+                        .toList());
+        Job job = new Job("Kept", Practice.IEC, List.of(worked), "a".repeat(64), Extras.NONE);
+
+        Job read = JobFile.read(JobFile.text(job));
+        assertThat(read).isEqualTo(job);
+        Fieldwork renamed = read.sheets().get(0).retagged(Map.of("S1", "PB2")).fieldwork();
+        assertThat(renamed.ticks(to, new Terminal("PB2", "13"))).containsExactly(Tick.DONE, Tick.TUGGED);
+        assertThat(renamed.reading("dead: press PB2: Ohms from PB2 13 to PB2 14"))
+                .isPresent();
+        assertThat(work.ticked(from, to, Tick.DONE, false)
+                        .ticked(from, to, Tick.TUGGED, false)
+                        .wires())
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"wiring\": \"by feel\"| 'point to point' or 'terminal strip'",
+                "\"wired\": [\"S1:13 K1:13 sung\"]| two terminals and what is ticked off",
+                "\"tests\": [{\"found\": \"0\"}]| step"
+            })
+    void whatIsNoWorkAtThePanelIsRefusedWithItsLine(String field, String expected) {
+        String text = Examples.pressHouseText()
+                .replace("\"name\": \"Wash pump\",", "\"name\": \"Wash pump\",\n" + field + ",");
+
+        assertThatThrownBy(() -> JobFile.read(text))
+                .isInstanceOf(JobFormatException.class)
+                .hasMessageContaining("line 8")
+                .hasMessageContaining(expected.strip());
     }
 
     @Test

@@ -72,7 +72,8 @@ public final class LogModel {
                             ? "Entries are missing at the end: the last one that this job knows of is not there."
                             : "Entry " + number + " is not as it was made, or one before it was taken out."
                                     + " What follows it proves nothing.")
-                    .orElse(logbook.get().entries().size() + " entries, unbroken."));
+                    .orElse(logbook.get().entries().size()
+                            + (logbook.get().entries().size() == 1 ? " entry, unbroken." : " entries, unbroken.")));
         } catch (IOException unreadable) {
             state.set("Cannot read the logbook: " + FileFailure.words(unreadable) + ".");
         } catch (JobFormatException broken) {

@@ -14,6 +14,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import parable.app.look.Look;
@@ -36,6 +37,7 @@ final class PanelView extends Region {
     private static final double LARGEST_SCALE = 1.15;
     private static final double READABLE = 0.85;
     private static final int STEP = 5;
+    private static final Point HERE = new Point(0, 0);
 
     private final WiringModel model;
     private final Look look;
@@ -45,6 +47,7 @@ final class PanelView extends Region {
     private List<Pane> panes = List.of();
     private Optional<String> held = Optional.empty();
     private Optional<Grip> grip = Optional.empty();
+    private Point scrolled = HERE;
 
     /** A place from one side. */
     record View(String place, PanelSide side) {}
@@ -77,6 +80,7 @@ final class PanelView extends Region {
         model.listsProperty().addListener(changed);
         model.selectedProperty().addListener((any, before, now) -> {
             chosen = Optional.empty();
+            scrolled = HERE;
             follow();
         });
         look.themeProperty().addListener(changed);
@@ -84,12 +88,23 @@ final class PanelView extends Region {
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::take);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::drop);
+        addEventHandler(ScrollEvent.SCROLL, this::scroll);
         addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    private void scroll(ScrollEvent event) {
+        if (event.isShortcutDown()) {
+            look.enlarge((int) Math.signum(event.getDeltaY()));
+        } else {
+            scrolled = new Point(scrolled.x() - event.getDeltaX(), scrolled.y() - event.getDeltaY());
+            requestLayout();
+        }
     }
 
     /** Shows a place whatever wire is in hand, until another wire is taken. */
     void choose(View view) {
         chosen = Optional.of(view);
+        scrolled = HERE;
         follow();
     }
 
@@ -156,7 +171,8 @@ final class PanelView extends Region {
         double x = way.stream().mapToDouble(Point::x).average().orElse(0) - width / scale / 2;
         double y = way.stream().mapToDouble(Point::y).average().orElse(0) - getHeight() / scale / 2;
         Point corner = new Point(
-                within(x, drawing.width() - width / scale), within(y, drawing.height() - getHeight() / scale));
+                within(x + scrolled.x(), drawing.width() - width / scale),
+                within(y + scrolled.y(), drawing.height() - getHeight() / scale));
         return new Pane(view, drawing, left, left + width, scale, corner);
     }
 

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
@@ -51,6 +52,7 @@ public final class WiringPage {
     private final Button done = new Button("Done, next wire  Space");
     private final TabPane tabs = new TabPane();
     private final VBox beside;
+    private boolean wantsKeyboard;
 
     /** The page of one sheet. */
     public WiringPage(JobModel jobs, WiringModel model, Look look, Supplier<Moment> moment) {
@@ -121,6 +123,7 @@ public final class WiringPage {
 
     /** Puts the keyboard on the list. */
     public void takeKeyboard() {
+        wantsKeyboard = model.wires().isEmpty();
         wires.requestFocus();
     }
 
@@ -161,6 +164,10 @@ public final class WiringPage {
         tabs.getSelectionModel().select(Math.max(0, open));
         showWire();
         showTicks();
+        if (wantsKeyboard) {
+            wantsKeyboard = false;
+            Platform.runLater(wires::requestFocus);
+        }
     }
 
     static Tab tab(String words, Node content) {

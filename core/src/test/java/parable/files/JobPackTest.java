@@ -1,0 +1,76 @@
+package parable.files;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import parable.Examples;
+import parable.circuit.Fieldwork;
+import parable.circuit.Job;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+import parable.circuit.WiringMethod;
+import parable.drafting.Dress;
+import parable.logbook.Revision;
+import parable.testsheet.TestSheet;
+import parable.testsheet.TestStep;
+import parable.wiring.Wire;
+import parable.wiring.WireList;
+
+class JobPackTest {
+
+    private static String textOf(byte[] pdf) throws IOException {
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void everythingOfASheetIsInItAsText() throws IOException {
+        Job job = Examples.pressHouse();
+        Sheet pump = job.sheets().get(0).withFieldwork(Fieldwork.NONE.by(WiringMethod.TERMINAL_STRIP));
+        String text = textOf(JobPack.of(job.with(List.of(pump)), List.of(pump), JobPack.STATES));
+
+        assertThat(text).contains("Isolate, lock out, tag out and prove dead", "risk assessment", Revision.of(pump));
+        assertThat(text)
+                .contains(
+                        "Wash pump, parts",
+                        "Wash pump, wires",
+                        "Wash pump, terminal strip",
+                        "Wash pump, cables",
+                        "Wash pump, places",
+                        "Wash pump, test sheet",
+                        "Wash pump, proof of circuit " + Revision.of(pump));
+        for (Wire wire : WireList.of(Examples.fitted(pump), Practice.IEC).wires()) {
+            assertThat(text).contains(wire.from() + " " + wire.to());
+        }
+        for (TestStep step : TestSheet.of(Examples.fitted(pump), Practice.IEC).subList(0, 20)) {
+            assertThat(text).contains(step.words());
+        }
+        assertThat(text).contains("holds at any speed", "Panel, from the front", "Door, from behind, mirrored");
+        assertThat(text).doesNotContain("not finished");
+    }
+
+    @Test
+    void aProgramAndItsInputsAreInIt() throws IOException {
+        Job job = Examples.pressHouse();
+        Sheet rinser = job.sheet("Bottle rinser").orElseThrow();
+        String text = textOf(JobPack.of(job, List.of(rinser), 1000));
+
+        assertThat(text).contains("Bottle rinser, program", "END_PROGRAM", "Bottle rinser, inputs and outputs");
+        assertThat(text).contains("not finished and so not proved");
+    }
+
+    @Test
+    void pagesAreOfThePaperOfThePractice() throws IOException {
+        Job job = Dress.of(Examples.pressHouse(), Practice.NORTH_AMERICAN);
+        Sheet auger = job.sheet("Pomace auger").orElseThrow();
+        try (PDDocument document = Loader.loadPDF(JobPack.of(job, List.of(auger), 1000))) {
+            assertThat(document.getPages()).allMatch(page -> page.getMediaBox().getWidth() == 792f);
+        }
+    }
+}

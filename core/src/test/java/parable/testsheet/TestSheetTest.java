@@ -1,0 +1,233 @@
+package parable.testsheet;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.Examples;
+import parable.bench.Fault;
+import parable.circuit.Fieldwork;
+import parable.circuit.Practice;
+import parable.circuit.Reading;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.starters.Library;
+
+class TestSheetTest {
+
+    private static final Set<Coverage.Unseen> ON_GOOD_SHEETS = EnumSet.of(
+            Coverage.Unseen.EARTHED_ANYWAY,
+            Coverage.Unseen.NOTHING_EARTHED,
+            Coverage.Unseen.ALWAYS_CLOSED,
+            Coverage.Unseen.SECOND_FAULT);
+
+    /** Of all faults of a starter one in so many is tried in the ordinary run. */
+    private static final int SAMPLE = 23;
+
+    private final Assembly pump = Examples.fitted(Examples.ofLibrary("Wash pump"));
+    private final List<TestStep> steps = TestSheet.of(pump, Practice.IEC);
+
+    static Stream<Sheet> starters() {
+        return Library.jobs().stream().flatMap(job -> job.sheets().stream());
+    }
+
+    static Stream<Sheet> good() {
+        return starters().filter(sheet -> !BAD.contains(sheet.name()));
+    }
+
+    /** Sheets that are there to show a mistake; what their circuit hides is part of it. */
+    private static final Set<String> BAD = Set.of(
+            "Two-block jog",
+            "Stops in parallel",
+            "Missing seal-in",
+            "Overload not wired in",
+            "No interlock",
+            "Electrical interlock only",
+            "Double swap",
+            "Delta leads exchanged",
+            "Delta lead on the line side",
+            "Supplies joined");
+
+    @ParameterizedTest
+    @MethodSource("starters")
+    void everyStepPassesOnASoundPanel(Sheet sheet) {
+        Assembly assembly = Examples.fitted(sheet);
+        List<TestStep> all = TestSheet.of(assembly, Practice.IEC);
+        List<Found> found = TestSheet.found(assembly, all, List.of());
+
+        assertThat(all).extracting(TestStep::id).doesNotHaveDuplicates();
+        assertThat(all).extracting(step -> step.situation().phase()).isSorted();
+        if (!sheet.name().equals("Supplies joined")) {
+            assertThat(IntStream.range(0, all.size())
+                            .filter(i -> !all.get(i).passes(found.get(i).text()))
+                            .mapToObj(i -> all.get(i).words()))
+                    .isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("good")
+    void aFaultFailsAStepOrItIsToldWhyNoneCanSeeIt(Sheet sheet) {
+        assertThat(unseen(sheet, SAMPLE).values()).allMatch(ON_GOOD_SHEETS::contains);
+    }
+
+    @Tag("long")
+    @ParameterizedTest
+    @MethodSource("good")
+    void everyFaultFailsAStepOrItIsToldWhyNoneCanSeeIt(Sheet sheet) {
+        Map<String, Coverage.Unseen> unseen = unseen(sheet, 1);
+        System.out.println(sheet.name() + ": " + unseen);
+        assertThat(unseen.values()).allMatch(ON_GOOD_SHEETS::contains);
+    }
+
+    private static Map<String, Coverage.Unseen> unseen(Sheet sheet, int oneIn) {
+        Assembly assembly = Examples.fitted(sheet);
+        List<TestStep> all = TestSheet.of(assembly, Practice.IEC);
+        List<Fault> faults = Coverage.possible(assembly);
+        return IntStream.range(0, faults.size())
+                .filter(i -> i % oneIn == 0)
+                .mapToObj(faults::get)
+                .filter(fault -> Coverage.firstFailing(assembly, all, fault).isEmpty())
+                .collect(Collectors.toMap(
+                        Fault::words, fault -> Coverage.reason(assembly, fault), (one, same) -> one, TreeMap::new));
+    }
+
+    @Test
+    void whatParallelStopsHideIsToldAsHidden() {
+        Sheet sheet = Examples.ofLibrary("Stops in parallel");
+        assertThat(unseen(sheet, 1)).containsEntry("S0 11-12 is welded closed", Coverage.Unseen.HIDDEN);
+    }
+
+    private TestStep step(String words) {
+        return steps.stream()
+                .filter(one -> one.words().contains(words))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(words));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Ohms from S0 11 to S0 12 | 0 Ω",
+                "Press S0. Ohms from S0 11 to S0 12 | open",
+                "Push K1's armature in. Ohms from K1 13 to K1 14 | 0 Ω",
+                "Read the dial of F2 | 4.90 A",
+                "press S1, release S1. Volts AC on wire 7, the other probe parked on wire 2 | 231 V",
+                "press S1, release S1, hit S4. Look | K1 out, F2 healthy, P1 dark, P2 lit, P3 dark",
+                "release S1. Clamp on the lead of M1 V1 | 3.8 A",
+                "switch G1 off, switch G1 on. Look | K1 out, F2 healthy, P1 dark, P2 lit, P3 dark"
+            })
+    void itExpectsWhatTheCircuitShows(String words, String expected) {
+        assertThat(step(words).expected().text()).isEqualTo(expected);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Press S0. Ohms from S0 11 to S0 12 | OL | true",
+                "Press S0. Ohms from S0 11 to S0 12 | 2.2 MΩ | true",
+                "Press S0. Ohms from S0 11 to S0 12 | 0.2 | false",
+                "Ohms from K1 A1 to K1 A2 | 1,9 kΩ | true",
+                "Ohms from K1 A1 to K1 A2 | 1500 | true",
+                "Ohms from K1 A1 to K1 A2 | 1400 | false",
+                "Ohms from K1 A1 to K1 A2 | open | false",
+                "Volts AC on wire 3, the other probe parked on wire 2 | 225 V | true",
+                "Volts AC on wire 3, the other probe parked on wire 2 | 190 | false",
+                "Volts AC on wire 9, the other probe parked on wire 2 | 3.1 V | true",
+                "Clamp on the lead of M1 V1 | 4.4 A | true",
+                "Clamp on the lead of M1 V1 | 5.5 A | false",
+                "hit S4. Look | ok | true",
+                "hit S4. Look | k1 OUT, F2 healthy, P1 dark, P2 lit, P3 dark | true",
+                "hit S4. Look | K1 in | false",
+                "hit S4. Look | nothing | false"
+            })
+    void whatIsWrittenDownIsJudgedByItsTolerance(String words, String written, boolean passes) {
+        assertThat(step(words).passes(written)).isEqualTo(passes);
+    }
+
+    @Test
+    void itTimesWhatATimerOrAMachineMakesWait() {
+        Assembly mill = Examples.fitted(Examples.ofLibrary("Mill"));
+        assertThat(TestSheet.of(mill, Practice.IEC))
+                .filteredOn(step -> step.observation() instanceof Observation.After
+                        || step.observation() instanceof Observation.Meanwhile)
+                .extracting(step ->
+                        step.observation().words() + ": " + step.expected().text())
+                .contains("Seconds until KD is in: 4.0 s", "Seconds for which KY is in meanwhile: 4.0 s");
+    }
+
+    /** For any fault that a step shows, what it shows there leads back to it. */
+    @ParameterizedTest
+    @CsvSource({
+        "BROKEN,K1,''",
+        "WELDED,S0,11-12",
+        "OFF,S2,12",
+        "SWAPPED,F2,95-96",
+        "MISSET,F2,''",
+        "LOST,G1,L2",
+        "BURNT,K1,13-14"
+    })
+    void aFailureLeadsToItsCause(Fault.Kind kind, String tag, String place) {
+        Fault fault = new Fault(kind, tag, place);
+        TestStep failing = Coverage.firstFailing(pump, steps, fault).orElseThrow();
+        List<Found> found = TestSheet.found(pump, List.of(failing), List.of(fault));
+        Fieldwork work = Fieldwork.NONE.with(reading(failing, found.get(0).text()));
+
+        assertThat(Verdict.of(failing, work)).isEqualTo(Verdict.FAIL);
+        assertThat(LikelyCauses.of(pump, steps, work, failing))
+                .extracting(LikelyCauses.Cause::fault)
+                .contains(fault);
+    }
+
+    @Test
+    void otherReadingsSpeakForOrAgainstACause() {
+        Fault welded = new Fault(Fault.Kind.WELDED, "S0", "11-12");
+        TestStep pressed = step("Press S0. Ohms from S0 11 to S0 12");
+        TestStep look = step("press S1, release S1, press S0. Look");
+        Fieldwork work =
+                Fieldwork.NONE.with(reading(pressed, "0")).with(reading(step("Ohms from S0 11 to S0 12"), "ok"));
+
+        assertThat(LikelyCauses.of(pump, steps, work, pressed)).contains(new LikelyCauses.Cause(welded, 0));
+        assertThat(LikelyCauses.of(pump, steps, work, look)).isEmpty();
+    }
+
+    @Test
+    void nothingIsSignedWhileAStepIsOpenOrFailedWithoutARemark() {
+        Fieldwork work = Fieldwork.NONE;
+        for (TestStep one : steps) {
+            work = work.with(reading(one, one.expected().text()));
+        }
+        assertThat(Verdict.unsigned(steps, work)).isEmpty();
+
+        TestStep dial = step("Read the dial of F2");
+        assertThat(Verdict.unsigned(steps, work.forget(dial.id()))).containsExactly(dial);
+        assertThat(Verdict.unsigned(steps, work.with(reading(dial, "9.8 A")))).containsExactly(dial);
+        Reading remarked = new Reading(dial.id(), "9.8 A", "larger motor ordered", "E. Marsh", "2026-11-26 10:00");
+        assertThat(Verdict.unsigned(steps, work.with(remarked))).isEmpty();
+        assertThat(Verdict.of(dial, work.with(remarked))).isEqualTo(Verdict.FAIL_WITH_REMARK);
+    }
+
+    private static Reading reading(TestStep step, String found) {
+        return new Reading(step.id(), found, "", "E. Marsh", "2026-11-26 10:00");
+    }
+
+    @Test
+    void aStepIsKnownAgainAfterTheSheetWasMadeAnew() {
+        List<TestStep> again = TestSheet.of(Examples.fitted(Examples.ofLibrary("Wash pump")), Practice.IEC);
+
+        assertThat(again).isEqualTo(steps);
+    }
+}
