@@ -93,7 +93,8 @@ public final class MainWindow {
                 this::showSheet,
                 script -> run().play(script),
                 viewMenu,
-                new PaperMenu(jobs.jobProperty()::get, () -> shown, prompt, this::tell, jobs::edit));
+                new PaperMenu(
+                        jobs.jobProperty()::get, () -> shown, prompt, this::tell, jobs::edit, () -> page.logbook()));
         look.themeProperty().addListener((any, before, theme) -> wear(theme));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> {

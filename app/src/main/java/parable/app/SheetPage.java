@@ -42,6 +42,7 @@ import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.logbook.LogEntry;
+import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.proof.Refutation;
@@ -258,6 +259,12 @@ final class SheetPage {
         }
         VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
         return column;
+    }
+
+    /** The logbook of the job, read anew. */
+    Logbook logbook() {
+        log.look();
+        return log.logbookProperty().get();
     }
 
     /** Works the lists of a step at the panel out anew after an edit. */

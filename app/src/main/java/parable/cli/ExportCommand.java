@@ -40,13 +40,15 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "export",
         description =
-                "Write the drawing of a sheet as SVG or PDF, its program, or its lists: inputs and outputs, wires, parts, labels.",
+                "Write a job as one PDF, or of a sheet its drawing or places as SVG, its program, or its lists: inputs and"
+                        + " outputs, wires, terminals, cables, parts, labels, tests.",
         mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
 
     /** What a sheet can be written as. */
     enum Format {
         svg("svg"),
+        placesSvg("places-svg"),
         pdf("pdf"),
         plcopen("plcopen"),
         st("st"),
@@ -123,6 +125,8 @@ final class ExportCommand implements Callable<Integer> {
     private byte[] bytes(Job job, Sheet drawn) throws PartException {
         return switch (format) {
             case svg -> SvgFile.text(Assembly.of(drawn), job.practice(), job.name() + ", " + drawn.name())
+                    .getBytes(StandardCharsets.UTF_8);
+            case placesSvg -> SvgFile.places(Assembly.of(drawn), job.name() + ", " + drawn.name() + ", places")
                     .getBytes(StandardCharsets.UTF_8);
             case pdf -> JobPack.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn), JobPack.STATES);
             case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);

@@ -103,6 +103,16 @@ public final class PanelDrawing {
                 drawing.marks);
     }
 
+    /** The views of all places of a sheet, from every side that is worth it, without a wire. */
+    public static List<Drawing> all(Assembly assembly) {
+        PanelLayout layout = PanelLayout.of(assembly);
+        List<Drawing> views = new ArrayList<>();
+        for (String place : layout.places()) {
+            sides(place).forEach(side -> views.add(of(assembly, layout, place, side, Optional.empty())));
+        }
+        return views;
+    }
+
     /** Where a device is drawn in the view of a place, empty if it is not there. */
     public static Optional<Box> boxOf(PanelLayout layout, String place, PanelSide side, String tag) {
         return Optional.ofNullable(layout.in(place).get(tag)).map(room -> new Geometry(layout, place, side).box(room));

@@ -12,9 +12,17 @@ import org.apache.commons.csv.CSVPrinter;
  */
 final class CsvTable {
 
+    private static final String MARK = "\uFEFF";
+
     private CsvTable() {}
 
+    /** The table behind a byte order mark, by which spreadsheets know that it is UTF-8. */
     static String text(Table table) {
+        return MARK + plain(table);
+    }
+
+    /** The table alone, for programs that take the first sign for part of the heading. */
+    static String plain(Table table) {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
             printer.printRecord(table.header());

@@ -20,7 +20,7 @@ public final class FileFailure {
             return "you have no permission there";
         }
         if (failure instanceof FileSystemException trouble && trouble.getReason() != null) {
-            return trouble.getReason();
+            return trouble.getReason().contains("Read-only") ? "that disk can only be read" : trouble.getReason();
         }
         return Optional.ofNullable(failure.getMessage()).orElse("no reason is given");
     }

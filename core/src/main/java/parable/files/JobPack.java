@@ -5,14 +5,11 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
-import parable.draw.Drawing;
 import parable.draw.PanelDrawing;
-import parable.draw.PanelSide;
 import parable.draw.SheetDrawing;
 import parable.logbook.Revision;
 import parable.parts.Assembly;
@@ -23,7 +20,6 @@ import parable.proof.Claim;
 import parable.proof.Proof;
 import parable.testsheet.TestSheet;
 import parable.wiring.Cables;
-import parable.wiring.PanelLayout;
 import parable.wiring.PartsList;
 import parable.wiring.TerminalPlan;
 import parable.wiring.WireList;
@@ -127,20 +123,9 @@ public final class JobPack {
         table(name + ", wires", WiresCsv.table(WireList.of(assembly, job.practice()), sheet.fieldwork()), 3);
         table(name + ", terminal strip", TerminalsCsv.table(TerminalPlan.of(assembly, job.practice())), 0);
         table(name + ", cables", CablesCsv.table(Cables.of(assembly, job.practice())), 0);
-        places(name, assembly);
+        book.draw(assembly, PanelDrawing.all(assembly), name + ", places");
         table(name + ", test sheet", of.tests(), 0);
         proof(name, sheet, of.proof());
-    }
-
-    private void places(String name, Assembly assembly) throws IOException {
-        PanelLayout layout = PanelLayout.of(assembly);
-        List<Drawing> views = new ArrayList<>();
-        for (String place : layout.places()) {
-            for (PanelSide side : PanelDrawing.sides(place)) {
-                views.add(PanelDrawing.of(assembly, layout, place, side, Optional.empty()));
-            }
-        }
-        book.draw(assembly, views, name + ", places");
     }
 
     /** A table, left out if it has no rows. */

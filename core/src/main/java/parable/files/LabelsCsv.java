@@ -12,7 +12,7 @@ public final class LabelsCsv {
 
     /** The table. */
     public static String text(List<Label> labels) {
-        return CsvTable.text(table(labels));
+        return CsvTable.plain(table(labels));
     }
 
     static Table table(List<Label> labels) {

@@ -11,6 +11,7 @@ import javax.xml.stream.XMLStreamWriter;
 import parable.circuit.Practice;
 import parable.draw.Drawing;
 import parable.draw.Mark;
+import parable.draw.PanelDrawing;
 import parable.draw.Point;
 import parable.draw.SheetDrawing;
 import parable.parts.Assembly;
@@ -33,13 +34,34 @@ public final class SvgFile implements Pen {
      * @param title what is drawn, for those who cannot see it
      */
     public static String text(Assembly assembly, Practice practice, String title) {
+        return text(assembly, List.of(SheetDrawing.of(assembly, practice)), title);
+    }
+
+    /**
+     * The text of a file with the views of all places of a sheet, one below the other.
+     *
+     * @param title what is drawn, for those who cannot see it
+     */
+    public static String places(Assembly assembly, String title) {
+        return text(assembly, PanelDrawing.all(assembly), title);
+    }
+
+    private static String text(Assembly assembly, List<Drawing> drawings, String title) {
         StringWriter text = new StringWriter();
         try {
             XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
-            Drawing drawing = SheetDrawing.of(assembly, practice);
             SvgFile file = new SvgFile(xml);
-            file.begin(drawing, title);
-            new AtRest(assembly, file).draw(drawing);
+            double width = drawings.stream().mapToDouble(Drawing::width).max().orElse(0);
+            double height = drawings.stream().mapToDouble(Drawing::height).sum();
+            file.begin(width, height, title);
+            double top = 0;
+            for (Drawing drawing : drawings) {
+                xml.writeStartElement("g");
+                file.attributes("transform", "translate(0," + number(top) + ")");
+                new AtRest(assembly, file).draw(drawing);
+                xml.writeEndElement();
+                top += drawing.height();
+            }
             xml.writeEndElement();
             xml.writeEndDocument();
             xml.close();
@@ -53,9 +75,9 @@ public final class SvgFile implements Pen {
         return new IllegalStateException("a text in memory cannot be written", impossible);
     }
 
-    private void begin(Drawing drawing, String title) throws XMLStreamException {
-        double width = drawing.width() + 2 * MARGIN;
-        double height = drawing.height() + 2 * MARGIN;
+    private void begin(double wide, double high, String title) throws XMLStreamException {
+        double width = wide + 2 * MARGIN;
+        double height = high + 2 * MARGIN;
         xml.writeStartDocument("UTF-8", "1.0");
         xml.writeStartElement("svg");
         xml.writeDefaultNamespace("http://www.w3.org/2000/svg");

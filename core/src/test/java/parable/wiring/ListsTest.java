@@ -65,7 +65,7 @@ class ListsTest {
     @Test
     void theTablesAreQuotedAndHarmless() {
         assertThat(PartsCsv.text(List.of(new PartsLine("timer", "setting 4 s, coil 24 V DC", List.of("K1", "K2")))))
-                .isEqualTo("Quantity,Part,Settings,For\r\n2,timer,\"setting 4 s, coil 24 V DC\",K1 K2\r\n");
+                .isEqualTo("\uFEFFQuantity,Part,Settings,For\r\n2,timer,\"setting 4 s, coil 24 V DC\",K1 K2\r\n");
         assertThat(LabelsCsv.text(List.of(new Label("S1", Label.On.DEVICE, "=1+1 \"start\"", "door"))))
                 .isEqualTo("Text,Goes on,At,Place\r\nS1,device,\"'=1+1 \"\"start\"\"\",door\r\n");
     }

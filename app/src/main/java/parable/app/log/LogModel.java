@@ -39,7 +39,8 @@ public final class LogModel {
         return name;
     }
 
-    ReadOnlyObjectProperty<Logbook> logbookProperty() {
+    /** The entries as they were read last. */
+    public ReadOnlyObjectProperty<Logbook> logbookProperty() {
         return logbook.getReadOnlyProperty();
     }
 

@@ -25,6 +25,8 @@ import parable.files.FileFailure;
 import parable.files.IoCsv;
 import parable.files.JobPack;
 import parable.files.LabelsCsv;
+import parable.files.LogbookCsv;
+import parable.files.LogbookPdf;
 import parable.files.PartsCsv;
 import parable.files.PdfFile;
 import parable.files.PlcOpenException;
@@ -34,6 +36,8 @@ import parable.files.TerminalsCsv;
 import parable.files.TestsCsv;
 import parable.files.WholeFile;
 import parable.files.WiresCsv;
+import parable.logbook.LogEntry;
+import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.IoList;
@@ -61,6 +65,7 @@ public final class PaperMenu extends MenuButton {
     private final FilePrompt prompt;
     private final Consumer<String> tell;
     private final Consumer<Sheet> edit;
+    private final Supplier<Logbook> logbook;
 
     /**
      * The menu.
@@ -68,11 +73,18 @@ public final class PaperMenu extends MenuButton {
      * @param shown the name of the sheet that is shown
      * @param tell takes what became of it
      * @param edit takes the sheet with another program
+     * @param logbook gives the logbook of the job
      */
     public PaperMenu(
-            Supplier<Job> job, Supplier<String> shown, FilePrompt prompt, Consumer<String> tell, Consumer<Sheet> edit) {
+            Supplier<Job> job,
+            Supplier<String> shown,
+            FilePrompt prompt,
+            Consumer<String> tell,
+            Consumer<Sheet> edit,
+            Supplier<Logbook> logbook) {
         super("Paper");
         this.edit = edit;
+        this.logbook = logbook;
         this.job = job;
         this.shown = shown;
         this.prompt = prompt;
@@ -94,6 +106,7 @@ public final class PaperMenu extends MenuButton {
                                 "This drawing as PDF\u2026",
                                 () -> pdf(List.of(sheet()), sheet().name())),
                         item("paper-svg", "This drawing as SVG\u2026", this::svg),
+                        item("paper-places", "Its places as SVG\u2026", this::places),
                         print,
                         new SeparatorMenuItem(),
                         item(
@@ -126,6 +139,11 @@ public final class PaperMenu extends MenuButton {
                                 "paper-tests",
                                 "Its test sheet as CSV\u2026",
                                 () -> table("tests", () -> TestsCsv.text(tests(), sheet().fieldwork()))),
+                        item(
+                                "paper-record",
+                                "Its record as CSV\u2026",
+                                () -> table("record", () -> LogbookCsv.text(entries()))),
+                        item("paper-record-pdf", "Its record as PDF\u2026", this::record),
                         item(
                                 "paper-labels",
                                 "Its labels as CSV\u2026",
@@ -171,6 +189,24 @@ public final class PaperMenu extends MenuButton {
         String title = job.get().name() + ", " + sheet().name();
         write(sheet().name(), ".svg", () -> SvgFile.text(assembly(), job.get().practice(), title)
                 .getBytes(StandardCharsets.UTF_8));
+    }
+
+    private void places() {
+        String title = job.get().name() + ", " + sheet().name() + ", places";
+        write(sheet().name() + " places", ".svg", () -> SvgFile.places(assembly(), title)
+                .getBytes(StandardCharsets.UTF_8));
+    }
+
+    private List<LogEntry> entries() {
+        return logbook.get().find(sheet().name(), "");
+    }
+
+    private void record() {
+        String state = logbook.get()
+                .tampered(job.get().logbook())
+                .map(number -> "Not as it was made from entry " + number + " on")
+                .orElse("Unbroken");
+        write(sheet().name() + " record", ".pdf", () -> LogbookPdf.of(job.get(), sheet().name(), entries(), state));
     }
 
     private void table(String what, Supplier<String> text) {
