@@ -36,6 +36,7 @@ public final class JobModel {
     private final Deque<Job> past = new ArrayDeque<>();
     private final Deque<Job> future = new ArrayDeque<>();
     private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
+    private final ReadOnlyIntegerWrapper shown = new ReadOnlyIntegerWrapper();
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
 
@@ -93,6 +94,12 @@ public final class JobModel {
         saved = Optional.of(first);
         opened.set(opened.get() + 1);
         show(first);
+        shown.set(opened.get());
+    }
+
+    /** What {@link #openedProperty()} counts, once the job that was opened is the open one; it may equal the one before. */
+    public ReadOnlyIntegerProperty shownProperty() {
+        return shown.getReadOnlyProperty();
     }
 
     /** Counts the jobs that were opened; it stays as it is when the open job is edited. */

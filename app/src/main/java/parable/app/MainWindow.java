@@ -104,6 +104,11 @@ public final class MainWindow {
                 showJob();
             }
         });
+        jobs.shownProperty().addListener((any, before, now) -> {
+            if (now.intValue() != opened) {
+                showJob();
+            }
+        });
         scene.addEventFilter(KeyEvent.ANY, event -> {
             if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
                 page.door().key(event);

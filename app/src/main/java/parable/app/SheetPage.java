@@ -65,6 +65,7 @@ final class SheetPage {
     private final Legend legend;
     private final VBox centre;
     private final VBox programmed;
+    private final VBox tested = new VBox();
     private final TimeBar time;
     private final Door door;
     private final MachineView machine;
@@ -128,6 +129,7 @@ final class SheetPage {
         });
         testing.selectedProperty().addListener((any, before, now) -> pointProbes());
         testing.stepsProperty().addListener((any, before, now) -> pointProbes());
+        testing.momentProperty().addListener((any, before, now) -> pointProbes());
         TimeStrip strip = new TimeStrip(run, look);
         strip.setMinHeight(STRIP);
         strip.setPrefHeight(STRIP);
@@ -181,7 +183,9 @@ final class SheetPage {
             return logPage.centre();
         }
         if (step == Step.WIRE) {
-            centre.getChildren().remove(sheet);
+            centre.getChildren().removeAll(sheet, legend);
+            tested.getChildren().clear();
+            sheet.showInstead(Optional.empty());
             wired.getItems().setAll(sheet, wiringPage.below());
             wired.setDividerPositions(LADDER_WHILE_WIRING);
             sheet.operate();
@@ -190,9 +194,19 @@ final class SheetPage {
         }
         if (!centre.getChildren().contains(sheet)) {
             wired.getItems().clear();
-            centre.getChildren().add(0, sheet);
+            tested.getChildren().clear();
+            centre.getChildren().addAll(0, List.of(sheet, legend));
         }
-        sheet.point(step == Step.TEST ? probed() : Marked.NOTHING);
+        sheet.point(Marked.NOTHING);
+        sheet.showInstead(Optional.empty());
+        if (step == Step.TEST) {
+            centre.getChildren().removeAll(sheet, legend);
+            tested.getChildren().setAll(sheet, legend);
+            legend.hint("As it must be while this step is read.");
+            sheet.operate();
+            pointProbes();
+            return tested;
+        }
         if (step == Step.PROGRAM && program.hasProgram()) {
             centre.getChildren().remove(time);
             programmed.getChildren().setAll(program.centre(), time);
@@ -223,6 +237,7 @@ final class SheetPage {
     private void pointProbes() {
         if (shown == Step.TEST) {
             sheet.point(probed());
+            sheet.showInstead(testing.momentProperty().get());
         }
     }
 

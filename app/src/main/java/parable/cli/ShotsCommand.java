@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Queue;
 import java.util.function.Consumer;
@@ -15,6 +16,7 @@ import javafx.application.Platform;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
@@ -27,6 +29,11 @@ import parable.app.ParableApp;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Fault;
+import parable.files.JobFile;
+import parable.files.LogbookFile;
+import parable.logbook.LogEntry;
+import parable.logbook.Logbook;
+import parable.logbook.Revision;
 import parable.parts.Verb;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -56,6 +63,15 @@ final class ShotsCommand implements Runnable {
     }
 
     /** All pictures in their order, of a window on these jobs. */
+    private static final String[][] RECORD = {
+        {"2023-05-11T09:20:00", "R. Alder", "test", "Put into service, all steps pass.", "3.8 A"},
+        {"2024-05-14T08:45:00", "R. Alder", "test", "Yearly test.", "3.8 A"},
+        {"2025-02-03T14:10:00", "E. Marsh", "fault found", "S3 sticks in the wet. New block.", ""},
+        {"2025-05-12T09:05:00", "E. Marsh", "test", "Yearly test.", "4.1 A"},
+        {"2026-05-13T10:30:00", "R. Alder", "test", "Yearly test. Bearing noise, pump to be looked at.", "4.6 A"},
+        {"2026-06-02T07:50:00", "R. Alder", "part changed", "Pump bearings. Current back where it was.", "3.9 A"}
+    };
+
     private static List<Shot> shots(JobModel jobs) {
         return List.of(
                 new Shot("pump-running", window -> {
@@ -78,7 +94,6 @@ final class ShotsCommand implements Runnable {
                     start(window);
                     act(window, Verb.TRIP, "F2", 0.5);
                 }),
-                new Shot("looking-back", window -> window.run().lookAt(715_000)),
                 new Shot("mill-in-star", window -> {
                     window.showSheet("Mill");
                     start(window);
@@ -86,20 +101,6 @@ final class ShotsCommand implements Runnable {
                 new Shot("press-platen", window -> {
                     window.showSheet("Press platen");
                     start(window);
-                }),
-                new Shot("separator-braked", window -> {
-                    window.showSheet("Juice separator");
-                    start(window);
-                    wait(window.run(), 6);
-                    act(window, Verb.PRESS, "S0", 0.2);
-                }),
-                new Shot("overload-coming", window -> {
-                    window.showSheet("Pomace auger");
-                    start(window);
-                    window.run().act(new Action(Verb.LOAD, "M1", "190"));
-                    wait(window.run(), 20);
-                    ((ButtonBase) window.part("range-amperes")).fire();
-                    ((TextField) window.part("probe-red")).setText("F2:2");
                 }),
                 new Shot("drawing", window -> {
                     window.showSheet("Wash pump");
@@ -156,6 +157,34 @@ final class ShotsCommand implements Runnable {
                     start(window);
                 }),
                 new Shot("translating", window -> window.showSheet("Mill")),
+                new Shot(
+                        "wiring",
+                        window -> {
+                            window.showSheet("Wash pump");
+                            ((ToggleButton) window.part("step-wire")).fire();
+                            later(2, () -> ((TableView<?>) window.part("wires"))
+                                    .getSelectionModel()
+                                    .select(2));
+                        },
+                        Duration.seconds(4)),
+                new Shot(
+                        "testing",
+                        window -> {
+                            ((ToggleButton) window.part("step-test")).fire();
+                            later(4, () -> {
+                                ((TextField) window.part("test-by")).setText("R. Alder");
+                                ((TableView<?>) window.part("test-steps"))
+                                        .getSelectionModel()
+                                        .select(40);
+                                ((TextField) window.part("test-found")).setText("open");
+                                ((ButtonBase) window.part("test-write")).fire();
+                            });
+                        },
+                        Duration.seconds(9)),
+                new Shot("record", window -> {
+                    jobs.open(recorded());
+                    ((ToggleButton) window.part("step-log")).fire();
+                }),
                 new Shot("drum-switch", window -> {
                     jobs.open(Jobs.example("tern-hollow-further-starters"));
                     window.showSheet("Drum switch");
@@ -163,6 +192,37 @@ final class ShotsCommand implements Runnable {
                     window.run().act(new Action(Verb.TURN, "S1", "reverse"));
                     wait(window.run(), 1);
                 }));
+    }
+
+    private static void later(int seconds, Runnable action) {
+        PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
+        pause.setOnFinished(event -> action.run());
+        pause.play();
+    }
+
+    /** A copy of the demo job with a record of some years beside it. */
+    private static Path recorded() {
+        try {
+            Path copy = Files.createTempDirectory("record").resolve("press-house" + JobFile.ENDING);
+            JobFile.save(Jobs.open(Jobs.demo()), copy);
+            Logbook book = Logbook.EMPTY;
+            for (String[] entry : RECORD) {
+                book = book.with(
+                        new Logbook.Draft(
+                                entry[1],
+                                "Wash pump",
+                                Revision.of(Jobs.sheet(Jobs.open(copy), "Wash pump")),
+                                LogEntry.Kind.ofWords(entry[2]),
+                                entry[3],
+                                entry[4].isEmpty() ? Map.of() : Map.of("Current U1", entry[4]),
+                                0),
+                        entry[0]);
+                LogbookFile.append(LogbookFile.beside(copy), book);
+            }
+            return copy;
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException("the copy of the demo job cannot be written", unwritable);
+        }
     }
 
     private static void choose(MainWindow window, String menu, String id) {

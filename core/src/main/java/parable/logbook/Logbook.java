@@ -99,8 +99,8 @@ public record Logbook(List<LogEntry> entries) {
                 .toList();
     }
 
-    /** A value that was read. */
-    public record Point(String on, double value) {}
+    /** A value that was read, with the number of its entry. */
+    public record Point(int number, String on, double value) {}
 
     /** What was read of a machine that has numbers, in alphabetical order. */
     public List<String> readable(String machine) {
@@ -118,7 +118,7 @@ public record Logbook(List<LogEntry> entries) {
         List<Point> points = new ArrayList<>();
         for (LogEntry entry : find(machine, "")) {
             String value = entry.readings().getOrDefault(reading, "");
-            number(value).ifPresent(number -> points.add(new Point(entry.on(), number)));
+            number(value).ifPresent(number -> points.add(new Point(entry.number(), entry.on(), number)));
         }
         return points;
     }

@@ -61,16 +61,11 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+6  Delete", "The other instruction; take away"),
             new Key("Ctrl+Up  Ctrl+Down", "Move the network"));
 
-    private static final List<Key> WIRING = List.of(
-            new Key("Ctrl+L", "To the wires of the sheet"),
-            new Key("Up  Down", "The wire before, the next wire"),
-            new Key("Space", "It is done: tick it off and take the next"),
-            new Key("D  T  C", "Done, tugged, checked, or not"),
-            new Key("Ctrl+Arrows", "Move the device that was clicked on the panel"));
-    private static final List<Key> TESTING = List.of(
-            new Key("Ctrl+B  Ctrl+R", "To the test sheet, to the record"),
-            new Key("Enter", "Write down what was found; nothing typed: as expected"),
-            new Key("Up  Down", "The step before, the next step"));
+    private static final List<Key> AT_THE_PANEL = List.of(
+            new Key("Ctrl+L  Ctrl+B  Ctrl+R", "The wires, the test sheet, the record"),
+            new Key("Space  D  T  C", "Done and next; done, tugged, checked"),
+            new Key("Ctrl+Arrows", "Move the device clicked on the panel"),
+            new Key("Enter", "Write down; nothing typed: as expected"));
 
     /**
      * The page.
@@ -93,13 +88,8 @@ public final class KeysView extends BorderPane {
         HBox groups = new HBox(
                 30,
                 new VBox(18, group("Anywhere", ANYWHERE), group("Trying", TRYING)),
-                group("Drawing", drawing()),
-                new VBox(
-                        18,
-                        group("In the line of the desk", TYPING),
-                        group("On the program", PROGRAM),
-                        group("Wiring", WIRING),
-                        group("Testing", TESTING)));
+                new VBox(18, group("Drawing", drawing()), group("Wiring and testing", AT_THE_PANEL)),
+                new VBox(18, group("In the line of the desk", TYPING), group("On the program", PROGRAM)));
         groups.setPadding(new Insets(6, 0, 0, 0));
         ScrollPane scrolled = new ScrollPane(groups);
         scrolled.setFitToWidth(true);

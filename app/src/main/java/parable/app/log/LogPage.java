@@ -211,8 +211,9 @@ public final class LogPage {
             model.logbookProperty()
                     .get()
                     .trend(model.machine(), reading.getValue())
-                    .forEach(point ->
-                            series.getData().add(new XYChart.Data<>(point.on().replace('T', ' '), point.value())));
+                    .forEach(point -> series.getData()
+                            .add(new XYChart.Data<>(
+                                    point.number() + ": " + point.on().substring(0, 10), point.value())));
             plot.getData().add(series);
         }
     }

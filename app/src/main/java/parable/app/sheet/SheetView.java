@@ -75,6 +75,7 @@ public final class SheetView extends Region {
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<Draft> draft = Optional.empty();
     private Marked marked = Marked.NOTHING;
+    private Optional<Moment> instead = Optional.empty();
     private boolean spotsFit;
     private double scale = 1;
 
@@ -158,6 +159,13 @@ public final class SheetView extends Region {
         model.lineProperty().addListener(typed);
         model.strokeProperty().addListener(typed);
         say();
+    }
+
+    /** Shows another instant of the same sheet instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
+    public void showInstead(Optional<Moment> other) {
+        instead = other;
+        hotSpots.setVisible(other.isEmpty() && desk.isEmpty());
+        requestLayout();
     }
 
     /** Points wires and terminals out, and brings the last of them into view. */
@@ -277,6 +285,9 @@ public final class SheetView extends Region {
     }
 
     private Moment shownMoment() {
+        if (instead.isPresent()) {
+            return instead.get();
+        }
         return draft.map(Draft::moment).orElseGet(() -> run.shownProperty().get());
     }
 

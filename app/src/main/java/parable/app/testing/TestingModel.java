@@ -11,6 +11,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import parable.app.JobModel;
 import parable.app.Latest;
 import parable.app.Person;
+import parable.bench.Moment;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
 import parable.circuit.Reading;
@@ -32,6 +33,8 @@ public final class TestingModel {
     private final String name;
     private final Person person;
     private final Latest making = new Latest("test sheet");
+    private final Latest rehearsing = new Latest("rehearsal");
+    private final ReadOnlyObjectWrapper<Optional<Moment>> moment = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Latest searching = new Latest("likely causes");
     private final ReadOnlyObjectWrapper<List<TestStep>> steps = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Optional<List<LikelyCauses.Cause>>> causes =
@@ -103,7 +106,18 @@ public final class TestingModel {
     /** Goes to a step; to the nearest there is. */
     public void select(int wanted) {
         selected.set(Math.max(0, Math.min(steps.get().size() - 1, wanted)));
+        rehearse();
         search();
+    }
+
+    /** The panel as it must be while the step is read; empty until that is worked out. */
+    public ReadOnlyObjectProperty<Optional<Moment>> momentProperty() {
+        return moment.getReadOnlyProperty();
+    }
+
+    private void rehearse() {
+        step().ifPresent(one -> sheet().ifPresent(sheet -> rehearsing.ask(
+                () -> TestSheet.moment(assembled(sheet), one), reached -> moment.set(Optional.of(reached)))));
     }
 
     private void search() {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
@@ -179,7 +180,7 @@ public final class TestingPage {
         if (list.getSelectionModel().getSelectedIndex() != at
                 && at < list.getItems().size()) {
             list.getSelectionModel().select(at);
-            list.scrollTo(Math.max(0, at - 2));
+            Platform.runLater(() -> list.scrollTo(Math.max(0, at - 2)));
         }
         showVerdict();
         showCauses();
@@ -195,6 +196,10 @@ public final class TestingPage {
                 })
                 .orElse(""));
         list.refresh();
+        if (!list.isFocused()) {
+            Platform.runLater(
+                    () -> list.scrollTo(Math.max(0, model.selectedProperty().get() - 2)));
+        }
         progress.setText(summary());
         List<TestStep> left = model.unsigned();
         sign.setDisable(model.stepsProperty().get().isEmpty() || !left.isEmpty());

@@ -183,7 +183,8 @@ public final class WiringPage {
         if (wires.getSelectionModel().getSelectedIndex()
                 != model.selectedProperty().get()) {
             wires.getSelectionModel().select(model.selectedProperty().get());
-            wires.scrollTo(Math.max(0, model.selectedProperty().get() - 3));
+            Platform.runLater(
+                    () -> wires.scrollTo(Math.max(0, model.selectedProperty().get() - 3)));
         }
     }
 
