@@ -1,17 +1,23 @@
 package parable.app;
 
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 
-/** Works something out beside the window. Of several questions only the last is answered; one that has not been begun is not worked out. */
+/**
+ * Works something out beside the window. Of several questions only the last is answered; one that has not been begun is not worked out. The thread for it
+ * ends when nothing has been asked for a while.
+ */
 public final class Latest {
 
+    private static final long IDLE_SECONDS = 5;
+
     private final AtomicLong asked = new AtomicLong();
-    private final ExecutorService worker;
+    private final ThreadPoolExecutor worker;
 
     /**
      * A worker of its own.
@@ -19,11 +25,12 @@ public final class Latest {
      * @param name of its thread
      */
     public Latest(String name) {
-        worker = Executors.newSingleThreadExecutor(task -> {
+        worker = new ThreadPoolExecutor(1, 1, IDLE_SECONDS, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), task -> {
             Thread thread = new Thread(task, name);
             thread.setDaemon(true);
             return thread;
         });
+        worker.allowCoreThreadTimeOut(true);
     }
 
     /**

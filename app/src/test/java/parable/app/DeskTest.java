@@ -46,32 +46,7 @@ class DeskTest {
     @Start
     private void start(Stage stage) throws JobFormatException {
         jobs = new JobModel(JobFile.read(EMPTY), Optional.empty());
-        window = new MainWindow(jobs, new FilePrompt() {
-            @Override
-            public Optional<Path> toOpen() {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toSave(String suggestedName) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toWrite(String what, String suggestedName) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toRead(String what) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<String> toName(String what, String present) {
-                return Optional.of("Renamed");
-            }
-        });
+        window = new MainWindow(jobs, new Answers().named("Renamed"));
         stage.setScene(window.scene());
         stage.show();
         stage.requestFocus();

@@ -53,38 +53,13 @@ class MainWindowTest {
 
     private MainWindow window;
     private JobModel jobs;
-    private Optional<Path> answer = Optional.empty();
+    private final Answers answers = new Answers();
 
     @Start
     private void start(Stage stage) throws Exception {
         ParableApp.prepare();
         jobs = new JobModel(JobFile.open(DEMO), Optional.of(DEMO));
-        window = new MainWindow(jobs, new FilePrompt() {
-            @Override
-            public Optional<Path> toOpen() {
-                return answer;
-            }
-
-            @Override
-            public Optional<Path> toSave(String suggestedName) {
-                return answer;
-            }
-
-            @Override
-            public Optional<Path> toWrite(String what, String suggestedName) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toRead(String what) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<String> toName(String what, String present) {
-                return Optional.of("Renamed");
-            }
-        });
+        window = new MainWindow(jobs, answers.named("Renamed"));
         stage.setScene(window.scene());
         stage.show();
         stage.requestFocus();
@@ -276,7 +251,7 @@ class MainWindowTest {
         closeBreaker(robot);
         for (String broken : List.of(
                 "", "{\"version\": 99}", "\0\0\0", Files.readString(DEMO).replace("13-14\"", "13-99\""))) {
-            answer = Optional.of(Files.writeString(folder.resolve("broken" + JobFile.ENDING), broken));
+            answers.file(Optional.of(Files.writeString(folder.resolve("broken" + JobFile.ENDING), broken)));
             robot.clickOn("#open");
             WaitForAsyncUtils.waitForFxEvents();
 
@@ -292,7 +267,7 @@ class MainWindowTest {
     @Test
     void savesUnderANameAndOpensIt(FxRobot robot) throws Exception {
         Path file = folder.resolve("mine" + JobFile.ENDING);
-        answer = Optional.of(file);
+        answers.file(Optional.of(file));
         robot.press(KeyCode.SHORTCUT).type(KeyCode.S).release(KeyCode.SHORTCUT);
         until(() -> Files.exists(file));
         assertThat(Files.readString(file)).isEqualTo(Files.readString(DEMO));

@@ -46,32 +46,7 @@ class PanelWorkTest {
     @Start
     private void start(Stage stage) {
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
-        window = new MainWindow(jobs, new FilePrompt() {
-            @Override
-            public Optional<Path> toOpen() {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toSave(String suggestedName) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toWrite(String what, String suggestedName) {
-                return Optional.of(folder.resolve(suggestedName));
-            }
-
-            @Override
-            public Optional<Path> toRead(String what) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<String> toName(String what, String present) {
-                return Optional.empty();
-            }
-        });
+        window = new MainWindow(jobs, new Answers().into(folder));
         stage.setScene(window.scene());
         stage.show();
         stage.requestFocus();

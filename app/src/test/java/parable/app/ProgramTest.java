@@ -40,37 +40,12 @@ class ProgramTest {
 
     private MainWindow window;
     private JobModel jobs;
-    private Optional<Path> toRead = Optional.empty();
+    private final Answers answers = new Answers();
 
     @Start
     private void start(Stage stage) {
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
-        window = new MainWindow(jobs, new FilePrompt() {
-            @Override
-            public Optional<Path> toOpen() {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toSave(String suggestedName) {
-                return Optional.empty();
-            }
-
-            @Override
-            public Optional<Path> toWrite(String what, String suggestedName) {
-                return Optional.of(folder.resolve(suggestedName));
-            }
-
-            @Override
-            public Optional<Path> toRead(String what) {
-                return toRead;
-            }
-
-            @Override
-            public Optional<String> toName(String what, String present) {
-                return Optional.empty();
-            }
-        });
+        window = new MainWindow(jobs, answers.into(folder));
         stage.setScene(window.scene());
         stage.show();
         stage.requestFocus();
@@ -213,7 +188,7 @@ class ProgramTest {
                 .contains("S0,%IX0.2,I2,S0,11-12,Stop,1,0,24 V DC");
         robot.interact(() -> jobs.edit(sheet("Bottle rinser").withProgram(Optional.empty())));
         for (String file : new String[] {"bottle-rinser.xml", "bottle-rinser.st"}) {
-            toRead = Optional.of(folder.resolve(file));
+            answers.reading(folder.resolve(file));
             menu(robot, "paper-import");
             assertThat(sheet("Bottle rinser").program()).contains(before);
         }

@@ -1,0 +1,242 @@
+package parable.testsheet;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import parable.bench.Action;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.circuit.Rail;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.CurrentKind;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.Source;
+import parable.parts.Verb;
+
+/** The steps on a panel that is operated: what is seen, how long it takes, volts and amperes. */
+final class OperatedSteps {
+
+    private static final Set<Family> ACTING = Set.of(
+            Family.CONTACTOR,
+            Family.CONTROL_RELAY,
+            Family.TIMER,
+            Family.PILOT_LAMP,
+            Family.HORN,
+            Family.SOLENOID,
+            Family.MOTOR,
+            Family.OVERLOAD_RELAY,
+            Family.CONTROLLER);
+
+    /** Later than this, in s, something waits for a timer or a machine and is worth a stopwatch. */
+    private static final double TIMED = 0.5;
+
+    private final Steps steps;
+    private final Assembly assembly;
+    private final Situations situations;
+    private final Phase phase;
+    private final List<Situation> tried = new ArrayList<>();
+
+    OperatedSteps(Steps steps, Phase phase) {
+        this.steps = steps;
+        this.assembly = steps.assembly();
+        this.phase = phase;
+        situations = new Situations(assembly);
+    }
+
+    private List<String> acting() {
+        return assembly.parts().stream()
+                .filter(part -> ACTING.contains(part.family()))
+                .filter(part -> phase == Phase.MOTOR || part.family() != Family.MOTOR)
+                .map(Part::tag)
+                .toList();
+    }
+
+    private void look(Situation situation) {
+        steps.add(situation, new Observation.Look(acting()));
+    }
+
+    private boolean looksAlike(Situation one, Situation other) {
+        Observation look = new Observation.Look(acting());
+        return look.at(steps.sound().rest(one)).equals(look.at(steps.sound().rest(other)));
+    }
+
+    /** Adds them, in the order in which they are done. */
+    void add() {
+        if (phase == Phase.CONTROL) {
+            voltages(new Situation(phase, List.of()));
+        }
+        for (List<Action> hands : situations.ready()) {
+            Situation ready = new Situation(phase, hands);
+            look(ready);
+            walk(ready);
+            clamp(ready);
+            tried.clear();
+            for (Situations.Deed start : situations.starts()) {
+                start(ready, start);
+            }
+            for (Situations.Deed stop : situations.stops()) {
+                Situation stopped = new Situation(phase, Situations.and(hands, stop.does()));
+                if (!looksAlike(ready, stopped)) {
+                    look(stopped);
+                }
+                situations.starts().stream()
+                        .findFirst()
+                        .ifPresent(start -> look(new Situation(phase, Situations.and(stopped.hands(), start.does()))));
+            }
+        }
+    }
+
+    /** What every supply gives. */
+    private void voltages(Situation situation) {
+        for (Part part : assembly.parts()) {
+            for (Source source : part.family() == Family.SUPPLY ? part.sources() : List.<Source>of()) {
+                if (steps.isWired(part, source.live()) && steps.isWired(part, source.reference())) {
+                    steps.add(
+                            situation,
+                            new Observation.Volts(
+                                    Steps.at(part, source.live()),
+                                    Steps.at(part, source.reference()),
+                                    source.rated().kind() == CurrentKind.DC));
+                }
+            }
+        }
+    }
+
+    private void start(Situation ready, Situations.Deed start) {
+        Situation held = new Situation(phase, Situations.and(ready.hands(), start.does()));
+        Situation running = new Situation(phase, Situations.and(held.hands(), start.undoes()));
+        if (looksAlike(ready, held)) {
+            look(held);
+            return;
+        }
+        look(held);
+        timed(held);
+        look(running);
+        timed(running);
+        boolean known = tried.stream().anyMatch(other -> looksAlike(other, running));
+        boolean stays = !looksAlike(ready, running);
+        if (!known) {
+            walk(stays ? running : held);
+            clamp(stays ? running : held);
+            tried.add(running);
+        }
+        if (stays && !known) {
+            running(running, start);
+        }
+    }
+
+    /** Every way to stop it, every other start, and the supply lost and back; once for each thing that a start can lead to. */
+    private void running(Situation running, Situations.Deed start) {
+        for (Situations.Deed stop : situations.stops()) {
+            Situation stopped = new Situation(phase, Situations.and(running.hands(), stop.does()));
+            look(stopped);
+            timed(stopped);
+            look(new Situation(phase, Situations.and(stopped.hands(), stop.undoes())));
+        }
+        for (Situations.Deed other : situations.starts()) {
+            if (!other.equals(start)) {
+                look(new Situation(phase, Situations.and(running.hands(), other.does(), other.undoes())));
+            }
+        }
+        List<Action> lost = Situations.and(running.hands(), situations.supplies(Verb.LOSE));
+        look(new Situation(phase, lost));
+        look(new Situation(phase, Situations.and(lost, situations.supplies(Verb.RESTORE))));
+    }
+
+    /** A stopwatch for everything that comes later than by itself. */
+    private void timed(Situation situation) {
+        Rehearsal.Rest rest = steps.sound().rest(situation);
+        for (String tag : acting()) {
+            Condition last = rest.moment().condition(tag);
+            Condition first = rest.bench().momentAt(rest.since()).condition(tag);
+            boolean late = last != first && rest.secondsUntil(tag, last).orElse(0) > TIMED;
+            if (late && last != Condition.COASTING) {
+                steps.add(situation, new Observation.After(tag, last));
+            }
+            for (Condition between : rest.conditions(tag)) {
+                if (between != first && between != last && rest.secondsIn(tag, between) > TIMED) {
+                    steps.add(situation, new Observation.Meanwhile(tag, between));
+                }
+            }
+        }
+    }
+
+    /** The probe walks along every rung, the other one parked on the return of its supply. */
+    private void walk(Situation situation) {
+        if (phase != Phase.CONTROL) {
+            return;
+        }
+        Set<String> walked = new LinkedHashSet<>();
+        Moment moment = steps.sound().rest(situation).moment();
+        for (Rung rung : assembly.sheet().control()) {
+            Optional<String> parked = returnOf(rung);
+            for (Terminal terminal : rung.terminals().toList()) {
+                Optional<String> number = numberOf(terminal);
+                if (parked.isPresent() && number.isPresent() && !number.equals(parked) && walked.add(number.get())) {
+                    boolean direct = moment.voltage(number.get(), parked.get())
+                                    .filter(volts -> Math.abs(volts.direct()) > volts.alternating())
+                                    .isPresent()
+                            || isDirect(rung);
+                    steps.add(situation, new Observation.Volts(number.get(), parked.get(), direct));
+                }
+            }
+        }
+    }
+
+    private Optional<String> numberOf(Terminal terminal) {
+        return assembly.nodes()
+                .indexOf(terminal)
+                .map(index -> assembly.nodes().all().get(index).number());
+    }
+
+    private boolean isDirect(Rung rung) {
+        return rung.items().stream()
+                .filter(RungItem.Passage.class::isInstance)
+                .map(RungItem.Passage.class::cast)
+                .flatMap(passage -> assembly.part(passage.tag()).stream().flatMap(part -> part.loads().stream()))
+                .anyMatch(load -> load.rated().kind() == CurrentKind.DC);
+    }
+
+    /** The wire number of the rail that a rung ends on, of the last rail if it ends on none. */
+    private Optional<String> returnOf(Rung rung) {
+        List<Rail> rails = assembly.sheet().rails();
+        List<RungItem> items = rung.items();
+        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.Point point) {
+            Optional<Rail> ends = rails.stream()
+                    .filter(rail -> rail.name().equals(point.name()))
+                    .findFirst();
+            if (ends.isPresent()) {
+                return ends.map(Rail::number);
+            }
+        }
+        return rails.isEmpty()
+                ? Optional.empty()
+                : Optional.of(rails.get(rails.size() - 1).number());
+    }
+
+    private void clamp(Situation situation) {
+        if (phase != Phase.MOTOR) {
+            return;
+        }
+        for (Part part : assembly.parts()) {
+            boolean turns = part.machine().isPresent()
+                    && steps.sound()
+                            .rest(situation)
+                            .moment()
+                            .condition(part.tag())
+                            .isActive();
+            if (turns) {
+                part.terminals().stream()
+                        .filter(marking -> !marking.equals("PE") && steps.isWired(part, marking))
+                        .forEach(marking ->
+                                steps.add(situation, new Observation.Amperes(new Terminal(part.tag(), marking))));
+            }
+        }
+    }
+}
