@@ -98,7 +98,7 @@ public final class PanelDrawing {
         layout.in(place).forEach(drawing::device);
         wire.ifPresent(drawing::wire);
         return new Drawing(
-                Math.max(drawing.geometry.width(), 9 * drawing.heading().length() + 2 * MARGIN),
+                Math.max(drawing.geometry.width(), 9 * heading(place, side).length() + 2 * MARGIN),
                 drawing.geometry.height(),
                 drawing.marks);
     }
@@ -123,12 +123,13 @@ public final class PanelDrawing {
         return units / SCALE;
     }
 
-    private String heading() {
+    /** What stands over the view of a place: {@code Door, from behind, mirrored}. */
+    public static String heading(String place, PanelSide side) {
         return place.substring(0, 1).toUpperCase(Locale.ROOT) + place.substring(1) + ", " + side.words();
     }
 
     private void frame() {
-        marks.add(new Mark.Label(new Point(4, 20), heading(), Mark.TextRole.HEADING, Mark.Anchor.START));
+        marks.add(new Mark.Label(new Point(4, 20), heading(place, side), Mark.TextRole.HEADING, Mark.Anchor.START));
         outline(new Box(4, HEADING, geometry.width() - 8, geometry.height() - HEADING - 4));
     }
 
@@ -154,8 +155,10 @@ public final class PanelDrawing {
         Point middle = new Point(box.x() + box.width() / 2, box.y() + box.height() / 2);
         outline(box);
         if (showsTerminals()) {
-            marks.add(
-                    new Mark.Label(new Point(middle.x(), middle.y() + 5), tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
+            boolean strip =
+                    layout.strip().stream().anyMatch(one -> one.terminal().tag().equals(tag));
+            Point at = strip ? new Point(box.x() + 16, box.y() + 16) : new Point(middle.x(), middle.y() + 5);
+            marks.add(new Mark.Label(at, tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
             layout.terminalsOf(tag).forEach(this::terminal);
         } else {
             face(tag, box, middle);

@@ -17,6 +17,10 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import parable.app.Typeface;
 import parable.app.look.Look;
 import parable.app.sheet.Painter;
 import parable.bench.Moment;
@@ -36,6 +40,7 @@ final class PanelView extends Region {
 
     private static final double LARGEST_SCALE = 1.15;
     private static final double READABLE = 0.85;
+    private static final double HEADING = 24;
     private static final int STEP = 5;
     private static final Point HERE = new Point(0, 0);
 
@@ -197,8 +202,21 @@ final class PanelView extends Region {
             WireMark.paint(graphics, pane.drawing(), look.ink());
             grip.filter(one -> one.pane().view().equals(pane.view())).ifPresent(one -> paint(graphics, one));
             graphics.restore();
+            if (pane.corner().y() > 0 || pane.corner().x() > 0) {
+                paintHeading(graphics, pane);
+            }
         }
         graphics.restore();
+    }
+
+    /** Where only a part of a place is seen, its heading stays in view. */
+    private void paintHeading(GraphicsContext graphics, Pane pane) {
+        graphics.setFill(look.ink().paper());
+        graphics.fillRect(pane.left(), 0, pane.right() - pane.left(), HEADING);
+        graphics.setFill(look.ink().symbol());
+        graphics.setTextAlign(TextAlignment.LEFT);
+        graphics.setFont(Font.font(Typeface.WORDS, FontWeight.BOLD, Mark.TextRole.HEADING.size()));
+        graphics.fillText(PanelDrawing.heading(pane.view().place(), pane.view().side()), pane.left() + 6, HEADING - 7);
     }
 
     /** The drawing without the wire in hand, which is painted by itself. */

@@ -29,14 +29,13 @@ final class Tables {
                 .setAll(List.of(
                         WiringPage.column(
                                 "Terminal", line -> line.at().terminal().toString()),
-                        WiringPage.column("Wire", line -> line.at().number()),
-                        WiringPage.column("Inside", line -> words(line.inside())),
+                        WiringPage.narrow("Wire", 48, line -> line.at().number()),
+                        WiringPage.narrow("Inside", 74, line -> words(line.inside())),
                         WiringPage.column(
                                 "Outside",
-                                line -> line.at().place() + " " + words(line.outside())
-                                        + (line.cable().isEmpty()
-                                                ? ""
-                                                : ", " + line.cable() + " core " + line.core()))));
+                                line -> (line.cable().isEmpty() ? "" : line.cable() + " core " + line.core() + ", ")
+                                        + words(line.outside()) + ", "
+                                        + line.at().place())));
         table.setPlaceholder(empty("Wired point to point: there is no strip. Tick the box above for one."));
         return table;
     }
@@ -45,10 +44,10 @@ final class Tables {
         TableView<Cable> table = WiringPage.table(cables);
         table.getColumns()
                 .setAll(List.of(
-                        WiringPage.column("Cable", Cable::name),
+                        WiringPage.narrow("Cable", 56, Cable::name),
                         WiringPage.column("From, to", cable -> cable.from() + ", " + cable.to()),
                         WiringPage.column("Cores", cable -> cable.cores() + " x " + cable.size()),
-                        WiringPage.column("Spare", cable -> Integer.toString(cable.spares()))));
+                        WiringPage.narrow("Spare", 56, cable -> Integer.toString(cable.spares()))));
         table.setPlaceholder(empty("Nothing goes to a field box."));
         return table;
     }
@@ -57,12 +56,12 @@ final class Tables {
         TableView<PartsLine> table = WiringPage.table(lines);
         table.getColumns()
                 .setAll(List.of(
-                        WiringPage.column(
-                                "Pieces", line -> Integer.toString(line.tags().size())),
+                        WiringPage.narrow(
+                                "", 36, line -> Integer.toString(line.tags().size())),
                         WiringPage.column(
                                 "Part",
                                 line -> line.part() + (line.settings().isEmpty() ? "" : ", " + line.settings())),
-                        WiringPage.column("For", line -> String.join(" ", line.tags()))));
+                        WiringPage.narrow("For", 88, line -> String.join(" ", line.tags()))));
         return table;
     }
 
@@ -70,7 +69,7 @@ final class Tables {
         TableView<parable.wiring.Label> table = WiringPage.table(labels);
         table.getColumns()
                 .setAll(List.of(
-                        WiringPage.column("Text", parable.wiring.Label::text),
+                        WiringPage.narrow("Text", 56, parable.wiring.Label::text),
                         WiringPage.column("Goes on", label -> label.goesOn().words()),
                         WiringPage.column("At", parable.wiring.Label::at),
                         WiringPage.column("Place", parable.wiring.Label::place)));

@@ -65,12 +65,9 @@ public final class WiringPage {
         wires.setId("wires");
         wires.setFixedCellSize(ROW);
         wires.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
-        TableColumn<Wire, String> number = column("Wire", Wire::number);
-        number.setMinWidth(50);
-        number.setMaxWidth(50);
         wires.getColumns()
                 .setAll(List.of(
-                        number,
+                        narrow("Wire", 50, Wire::number),
                         column("From", wire -> words(wire.from())),
                         column("To", wire -> words(wire.to())),
                         tickColumn(Tick.DONE),
@@ -276,6 +273,13 @@ public final class WiringPage {
         TableColumn<T, String> column = new TableColumn<>(words);
         column.setSortable(false);
         column.setCellValueFactory(row -> new ReadOnlyStringWrapper(text.apply(row.getValue())));
+        return column;
+    }
+
+    static <T> TableColumn<T, String> narrow(String words, double width, Function<T, String> text) {
+        TableColumn<T, String> column = column(words, text);
+        column.setMinWidth(width);
+        column.setMaxWidth(width);
         return column;
     }
 }
