@@ -1,6 +1,7 @@
 package parable.app;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,16 +37,19 @@ import parable.app.testing.TestingModel;
 import parable.app.testing.TestingPage;
 import parable.app.time.TimeBar;
 import parable.app.time.TimeStrip;
+import parable.app.wiring.PanelView;
 import parable.app.wiring.WiringModel;
 import parable.app.wiring.WiringPage;
 import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.proof.Refutation;
+import parable.wiring.PanelLayout;
 
 /** One sheet of the open job as it stands in the window: its run, and its views, which stay while the sheet is edited. */
 final class SheetPage {
@@ -56,6 +60,7 @@ final class SheetPage {
     private static final double DOOR_BESIDE_PROGRAM = 250;
     private static final double DOOR_ELSE = 90;
     private static final double LADDER_WHILE_WIRING = 0.45;
+    private static final double PROBES = 230;
     private static final double DOOR_ELSE_MOST = 190;
 
     private final JobModel jobs;
@@ -76,6 +81,7 @@ final class SheetPage {
     private final WiringPage wiringPage;
     private final TestingModel testing;
     private final TestingPage testingPage;
+    private final PanelView probes;
     private final LogModel log;
     private final LogPage logPage;
     private Step shown = Step.TRY;
@@ -120,6 +126,9 @@ final class SheetPage {
         wiring = new WiringModel(jobs, name);
         wiringPage =
                 new WiringPage(jobs, wiring, look, () -> run.shownProperty().get());
+        probes = new PanelView(wiring, look, () -> run.shownProperty().get());
+        probes.setPrefHeight(PROBES);
+        probes.setMinHeight(PROBES);
         log = new LogModel(jobs, name, person);
         logPage = new LogPage(log, person);
         testing = new TestingModel(jobs, name, person);
@@ -201,8 +210,9 @@ final class SheetPage {
         sheet.showInstead(Optional.empty());
         if (step == Step.TEST) {
             centre.getChildren().removeAll(sheet, legend);
-            tested.getChildren().setAll(sheet, legend);
-            legend.hint("As it must be while this step is read.");
+            wiring.look();
+            tested.getChildren().setAll(sheet, probes, legend);
+            legend.hint("As it must be while this step is read; rings: the probes.");
             sheet.operate();
             pointProbes();
             return tested;
@@ -236,9 +246,28 @@ final class SheetPage {
 
     private void pointProbes() {
         if (shown == Step.TEST) {
-            sheet.point(probed());
+            Marked probed = probed();
+            sheet.point(probed);
+            List<Terminal> ends = terminals(probed);
+            probes.setVisible(!ends.isEmpty());
+            probes.setManaged(!ends.isEmpty());
+            probes.point(ends);
             sheet.showInstead(testing.momentProperty().get());
         }
+    }
+
+    /** Where a probe can be put: on the terminals themselves, and for a wire number on one of its terminals, on the back plate if it comes there. */
+    private List<Terminal> terminals(Marked probed) {
+        List<Terminal> ends = new ArrayList<>(probed.ends());
+        PanelLayout layout = PanelLayout.of(run.assembly());
+        run.assembly().nodes().all().stream()
+                .filter(node -> probed.wires().contains(node.number()))
+                .flatMap(node -> node.terminals().stream()
+                        .min(Comparator.comparing(
+                                end -> !layout.place(end.tag()).equals(PanelLayout.BACK_PLATE)))
+                        .stream())
+                .forEach(ends::add);
+        return ends;
     }
 
     /** Where the probes of the step in hand go. */

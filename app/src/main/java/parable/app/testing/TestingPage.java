@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -113,7 +114,10 @@ public final class TestingPage {
         HBox.setHgrow(found, Priority.ALWAYS);
         write.setMinWidth(Region.USE_PREF_SIZE);
         forget.setMinWidth(Region.USE_PREF_SIZE);
-        HBox buttons = new HBox(6, write, forget, by);
+        Label whose = new Label("By");
+        whose.setMinWidth(Region.USE_PREF_SIZE);
+        HBox buttons = new HBox(6, write, forget, whose, by);
+        buttons.setAlignment(Pos.CENTER_LEFT);
         beside = new VBox(6, phase, words, expected, found, remark, buttons, verdict, causes, list, progress, sign);
         beside.getStyleClass().add("findings");
         model.stepsProperty().addListener((any, before, now) -> {

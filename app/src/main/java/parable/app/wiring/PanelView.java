@@ -22,8 +22,10 @@ import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
 import parable.app.look.Look;
+import parable.app.sheet.Marked;
 import parable.app.sheet.Painter;
 import parable.bench.Moment;
+import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
@@ -36,7 +38,7 @@ import parable.wiring.Wire;
  * The places that the wire in hand has its ends in, or the one that was chosen, side by side. A device is moved with the mouse, or with Ctrl and
  * the arrow keys once it was clicked.
  */
-final class PanelView extends Region {
+public final class PanelView extends Region {
 
     private static final double LARGEST_SCALE = 1.15;
     private static final double READABLE = 0.85;
@@ -53,6 +55,7 @@ final class PanelView extends Region {
     private Optional<String> held = Optional.empty();
     private Optional<Grip> grip = Optional.empty();
     private Point scrolled = HERE;
+    private Optional<List<Terminal>> pointed = Optional.empty();
 
     /** A place from one side. */
     record View(String place, PanelSide side) {}
@@ -68,7 +71,12 @@ final class PanelView extends Region {
     /** A device that is being dragged: where it was taken hold of and where that is now, in drawing units. */
     private record Grip(String tag, Pane pane, Point taken, Point now) {}
 
-    PanelView(WiringModel model, Look look, Supplier<Moment> moment) {
+    /**
+     * The view of the places of a sheet.
+     *
+     * @param moment any instant of the sheet
+     */
+    public PanelView(WiringModel model, Look look, Supplier<Moment> moment) {
         this.model = model;
         this.look = look;
         this.moment = moment;
@@ -122,8 +130,26 @@ final class PanelView extends Region {
         return views;
     }
 
+    /** Shows where terminals are, instead of a wire. */
+    public void point(List<Terminal> ends) {
+        pointed = Optional.of(List.copyOf(ends));
+        scrolled = HERE;
+        follow();
+    }
+
+    /** The wire in hand, unless terminals are pointed out. */
+    private Optional<Wire> wire() {
+        return pointed.isPresent() ? Optional.empty() : model.wire();
+    }
+
+    private List<Terminal> ends() {
+        return pointed.orElseGet(
+                () -> model.wire().map(wire -> List.of(wire.from(), wire.to())).orElse(List.of()));
+    }
+
     private void follow() {
-        setAccessibleText(model.wire().map(Wire::words).orElse("No wires"));
+        setAccessibleText(pointed.map(ends -> "Probes on " + ends)
+                .orElseGet(() -> model.wire().map(Wire::words).orElse("No wires")));
         requestLayout();
     }
 
@@ -132,10 +158,7 @@ final class PanelView extends Region {
             return List.of(chosen.get());
         }
         Set<String> places = new LinkedHashSet<>();
-        model.wire().ifPresent(wire -> {
-            places.add(model.place(wire.from()));
-            places.add(model.place(wire.to()));
-        });
+        ends().forEach(end -> places.add(model.place(end)));
         return places.stream()
                 .map(place -> new View(place, PanelDrawing.wiredFrom(place)))
                 .toList();
@@ -149,8 +172,7 @@ final class PanelView extends Region {
         List<View> views = shown();
         model.listsProperty().get().ifPresent(lists -> {
             List<Drawing> drawings = views.stream()
-                    .map(view ->
-                            PanelDrawing.of(lists.assembly(), lists.layout(), view.place(), view.side(), model.wire()))
+                    .map(view -> PanelDrawing.of(lists.assembly(), lists.layout(), view.place(), view.side(), wire()))
                     .toList();
             double whole = drawings.stream().mapToDouble(Drawing::width).sum();
             double left = 0;
@@ -169,10 +191,8 @@ final class PanelView extends Region {
         double fits = Math.min(width / drawing.width(), getHeight() / drawing.height());
         double scale = Math.max(READABLE, Math.min(LARGEST_SCALE, fits))
                 * look.zoomProperty().get();
-        List<Point> way = drawing.marks().stream()
-                .filter(Mark.Junction.class::isInstance)
-                .map(mark -> ((Mark.Junction) mark).at())
-                .toList();
+        List<Point> way =
+                ends().stream().flatMap(end -> drawing.pointAt(end).stream()).toList();
         double x = way.stream().mapToDouble(Point::x).average().orElse(0) - width / scale / 2;
         double y = way.stream().mapToDouble(Point::y).average().orElse(0) - getHeight() / scale / 2;
         Point corner = new Point(
@@ -200,6 +220,7 @@ final class PanelView extends Region {
             graphics.translate(-pane.corner().x(), -pane.corner().y());
             new Painter(graphics, look.ink(), (fault, subject) -> false).paint(still(pane.drawing()), moment.get());
             WireMark.paint(graphics, pane.drawing(), look.ink());
+            WireMark.paint(graphics, pane.drawing(), new Marked(List.of(), ends()), look.ink());
             grip.filter(one -> one.pane().view().equals(pane.view())).ifPresent(one -> paint(graphics, one));
             graphics.restore();
             if (pane.corner().y() > 0 || pane.corner().x() > 0) {
