@@ -18,6 +18,7 @@ import parable.plc.IoList;
 import parable.program.StructuredText;
 import parable.proof.Claim;
 import parable.proof.Proof;
+import parable.proof.Verdict;
 import parable.testsheet.TestSheet;
 import parable.wiring.Cables;
 import parable.wiring.PartsList;
@@ -96,10 +97,10 @@ public final class JobPack {
         for (Sheet sheet : sheets) {
             Proof proof = contents.get(sheet).proof();
             long fails = proof.claims().stream()
-                    .filter(claim -> claim.verdict() == parable.proof.Verdict.FAILS)
+                    .filter(claim -> claim.verdict() == Verdict.FAILS)
                     .count();
             long open = proof.claims().stream()
-                    .filter(claim -> claim.verdict() == parable.proof.Verdict.UNFINISHED)
+                    .filter(claim -> claim.verdict() == Verdict.UNFINISHED)
                     .count();
             lines.add(sheet.name() + ": circuit " + Revision.of(sheet) + ", "
                     + proof.claims().size() + " claims, "
@@ -141,7 +142,9 @@ public final class JobPack {
             String rests = claim.times().isEmpty() ? "" : "Rests on: " + String.join("; ", claim.times());
             rows.add(List.of(
                     claim.text(),
-                    claim.verdict().word().replace('-', ' '),
+                    claim.verdict() == Verdict.UNFINISHED
+                            ? "not finished, not proved"
+                            : claim.verdict().word().replace('-', ' '),
                     claim.story().isEmpty() ? rests : String.join(" ", claim.story())));
         }
         String title = name + ", proof of circuit " + Revision.of(sheet) + ", " + proof.states() + " states"

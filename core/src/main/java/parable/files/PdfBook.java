@@ -303,10 +303,11 @@ final class PdfBook implements Closeable {
 
     private List<String> wrapped(String text, double width, Mark.TextRole role) throws IOException {
         List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : text.split(" ")) {
-            String longer = line.length() == 0 ? word : line + " " + word;
-            if (line.length() > 0 && fonts.width(longer, role) > width) {
+        String words = text.stripLeading();
+        StringBuilder line = new StringBuilder(text.substring(0, text.length() - words.length()));
+        for (String word : words.split(" ")) {
+            String longer = line.toString().isBlank() ? line + word : line + " " + word;
+            if (!line.toString().isBlank() && fonts.width(longer, role) > width) {
                 lines.add(line.toString());
                 line.setLength(0);
                 line.append(word);
