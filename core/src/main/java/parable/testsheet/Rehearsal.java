@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -15,6 +16,7 @@ import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.parts.Assembly;
+import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Verb;
@@ -42,7 +44,18 @@ final class Rehearsal {
         this.assembly = assembly;
         this.faults = List.copyOf(faults);
         scans = assembly.parts().stream().anyMatch(part -> part.family() == Family.CONTROLLER);
-        quiet = longestInProgram() + 2 * SECOND;
+        quiet = Math.max(longestInProgram(), longestOfTimers()) + 2 * SECOND;
+    }
+
+    private long longestOfTimers() {
+        return assembly.parts().stream()
+                .map(Part::drive)
+                .filter(Drive.ByTimer.class::isInstance)
+                .map(drive -> ((Drive.ByTimer) drive).program())
+                .flatMap(program -> Stream.concat(program.fed().stream(), program.released().stream()))
+                .mapToLong(stage -> stage.after().nominal())
+                .max()
+                .orElse(0);
     }
 
     /** A controller never rests; it has come to rest when nothing has changed for longer than any of its timers takes. */
