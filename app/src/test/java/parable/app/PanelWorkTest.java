@@ -22,8 +22,10 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.circuit.Circuit;
 import parable.circuit.Fieldwork;
 import parable.circuit.Position;
+import parable.circuit.Sheet;
 import parable.circuit.Tick;
 import parable.circuit.WireTicks;
 import parable.circuit.WiringMethod;
@@ -153,6 +155,24 @@ class PanelWorkTest {
         until(robot, () -> words("test-causes").contains("F2 is set to twice its current"));
         assertThat(words("test-verdict")).startsWith("Fail");
         assertThat(((Button) window.part("test-sign")).isDisabled()).isTrue();
+    }
+
+    /** The drawing of a test step never shows an instant of another circuit. */
+    @Test
+    void anEditTakenBackWhileTestingIsDrawnAsItIs(FxRobot robot) throws Exception {
+        robot.interact(() -> {
+            Sheet sheet = jobs.jobProperty().get().sheets().get(0);
+            jobs.edit(sheet.withRungs(
+                    Circuit.CONTROL, sheet.control().subList(0, sheet.control().size() - 1)));
+        });
+        key(robot, KeyCode.CONTROL, KeyCode.B);
+        until(robot, () -> !table("test-steps").getItems().isEmpty());
+        int steps = table("test-steps").getItems().size();
+
+        robot.interact(jobs::undo);
+        until(robot, () -> table("test-steps").getItems().size() > steps);
+        robot.interact(jobs::redo);
+        until(robot, () -> table("test-steps").getItems().size() == steps);
     }
 
     @Test

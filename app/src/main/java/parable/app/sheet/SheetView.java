@@ -129,6 +129,7 @@ public final class SheetView extends Region {
     private void fit() {
         drawing = SheetDrawing.of(run.assembly(), practice.get());
         draft = Optional.empty();
+        showInstead(instead);
         spotsFit = false;
         requestLayout();
     }
@@ -163,9 +164,19 @@ public final class SheetView extends Region {
 
     /** Shows another instant of the same sheet instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
     public void showInstead(Optional<Moment> other) {
-        instead = other;
-        hotSpots.setVisible(other.isEmpty() && desk.isEmpty());
+        instead = other.filter(this::isOfThisCircuit);
+        hotSpots.setVisible(instead.isEmpty() && desk.isEmpty());
         requestLayout();
+    }
+
+    /** An instant of the sheet before an edit says nothing of the sheet after it. */
+    private boolean isOfThisCircuit(Moment moment) {
+        Sheet drawn = run.assembly().sheet();
+        Sheet other = moment.assembly().sheet();
+        return drawn.devices().equals(other.devices())
+                && drawn.power().equals(other.power())
+                && drawn.control().equals(other.control())
+                && drawn.rails().equals(other.rails());
     }
 
     /** Points wires and terminals out, and brings the last of them into view. */
