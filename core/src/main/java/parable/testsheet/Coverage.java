@@ -58,7 +58,7 @@ public final class Coverage {
         NOTHING_EARTHED("nothing on this sheet is earthed, so that one earth fault changes nothing"),
         /** It is no contact: the heater of an overload release conducts always. */
         ALWAYS_CLOSED("that path is always closed on a sound device"),
-        /** It only matters once something else has failed. */
+        /** An output of a controller that no step switches, because it only tells of something else that has failed. */
         SECOND_FAULT("it only works once something else has failed"),
         /** The circuit as it is drawn hides it. */
         HIDDEN("the circuit as it is drawn does the same without it");
@@ -83,10 +83,16 @@ public final class Coverage {
                     ? Unseen.EARTHED_ANYWAY
                     : Earth.of(assembly).isEmpty() ? Unseen.NOTHING_EARTHED : Unseen.HIDDEN;
         }
-        if (fault.kind() == Fault.Kind.WELDED && part.family() == Family.OVERLOAD_RELAY) {
+        if (fault.kind() == Fault.Kind.WELDED && part.family() == Family.OVERLOAD_RELAY && isPole(part, fault)) {
             return Unseen.ALWAYS_CLOSED;
         }
-        return part.family() == Family.CONTROLLER ? Unseen.SECOND_FAULT : Unseen.HIDDEN;
+        boolean output = fault.kind() == Fault.Kind.BURNT && part.family() == Family.CONTROLLER;
+        return output ? Unseen.SECOND_FAULT : Unseen.HIDDEN;
+    }
+
+    private static boolean isPole(Part part, Fault fault) {
+        return part.contacts().stream()
+                .anyMatch(contact -> contact.pole() && contact.marking().equals(fault.place()));
     }
 
     /** The first step that fails with a fault in, empty if every step passes. */
