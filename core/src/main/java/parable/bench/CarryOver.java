@@ -19,6 +19,8 @@ import parable.program.ProgramRun;
  */
 final class CarryOver {
 
+    private static final String CHANGED = "The circuit is changed; copper would be de-energised first.";
+
     private final Rig from;
     private final Rig to;
     private final RunState before;
@@ -153,6 +155,9 @@ final class CarryOver {
 
     /** What the change is, for the story: which devices are called otherwise if it is nothing more than that. */
     String words() {
+        if (renamed.entrySet().stream().allMatch(entry -> entry.getKey().equals(entry.getValue()))) {
+            return CHANGED;
+        }
         Sheet called = from.network.assembly().sheet().retagged(renamed);
         Sheet changed = to.network.assembly().sheet();
         boolean onlyCalled =
@@ -162,8 +167,6 @@ final class CarryOver {
                 .map(entry -> entry.getKey() + " is now called " + entry.getValue())
                 .sorted()
                 .collect(Collectors.joining(", "));
-        return onlyCalled && !names.isEmpty()
-                ? names + "."
-                : "The circuit is changed; copper would be de-energised first.";
+        return onlyCalled && !names.isEmpty() ? names + "." : CHANGED;
     }
 }

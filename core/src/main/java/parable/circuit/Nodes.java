@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -108,9 +107,17 @@ public final class Nodes {
         }
 
         Nodes nodes(List<Rail> rails) {
-            Map<Integer, List<Object>> members = new LinkedHashMap<>();
+            int[] nodeOf = new int[keys.size()];
+            Arrays.fill(nodeOf, -1);
+            List<List<Object>> members = new ArrayList<>();
             for (int id = 0; id < keys.size(); id++) {
-                members.computeIfAbsent(root(id), any -> new ArrayList<>()).add(keys.get(id));
+                int root = root(id);
+                if (nodeOf[root] < 0) {
+                    nodeOf[root] = members.size();
+                    members.add(new ArrayList<>());
+                }
+                nodeOf[id] = nodeOf[root];
+                members.get(nodeOf[root]).add(keys.get(id));
             }
             Set<String> taken = new HashSet<>();
             rails.forEach(rail -> taken.add(rail.number()));
@@ -118,12 +125,11 @@ public final class Nodes {
                     .filter(key -> key instanceof RungItem.Point point && !point.rail())
                     .forEach(key -> taken.add(((RungItem.Point) key).name()));
             List<Node> nodes = new ArrayList<>();
-            Map<Object, Integer> index = new HashMap<>();
-            for (List<Object> joined : members.values()) {
-                joined.forEach(key -> index.put(key, nodes.size()));
+            for (List<Object> joined : members) {
                 nodes.add(node(joined, rails, taken));
             }
-            return new Nodes(nodes, index);
+            ids.replaceAll((key, id) -> nodeOf[id]);
+            return new Nodes(nodes, ids);
         }
 
         private Node node(List<Object> joined, List<Rail> rails, Set<String> taken) {

@@ -25,7 +25,18 @@ final class LaneLayout {
      *
      * @param group devices of one group on different lanes stand in one line; a group of its own for those that need not
      */
-    record DeviceItem(Object group) implements Item {}
+    record DeviceItem(Object group) implements Item {
+        /** As any record's; written out for the same reason as that of a node. */
+        @Override
+        public int hashCode() {
+            return group.hashCode();
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof DeviceItem that && group.equals(that.group);
+        }
+    }
 
     /** A node that more than one lane uses. */
     record NodeItem(int node) implements Item {

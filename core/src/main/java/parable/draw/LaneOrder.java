@@ -24,15 +24,24 @@ final class LaneOrder {
 
     /** The rung in the direction in which it fits those settled before. */
     List<Placed> settle(List<Placed> rung) {
-        List<Placed> backwards = new ArrayList<>();
-        rung.forEach(placed -> backwards.add(0, new Placed(placed.item, placed.inLayout, true)));
-        for (List<Placed> way : List.of(rung, backwards)) {
-            if (fits(way)) {
-                addOrder(way);
-                return way;
-            }
+        if (fits(rung)) {
+            addOrder(rung);
+            return rung;
+        }
+        List<Placed> backwards = backwards(rung);
+        if (fits(backwards)) {
+            addOrder(backwards);
+            return backwards;
         }
         return detached(rung);
+    }
+
+    private static List<Placed> backwards(List<Placed> rung) {
+        List<Placed> backwards = new ArrayList<>();
+        for (int i = rung.size() - 1; i >= 0; i--) {
+            backwards.add(new Placed(rung.get(i).item, rung.get(i).inLayout, true));
+        }
+        return backwards;
     }
 
     /** What of a rung is in the layout, in its order. */

@@ -46,8 +46,7 @@ public final class Network {
         this.assembly = assembly;
         this.defects = defects;
         List<Part> parts = assembly.parts();
-        numberNodes(parts);
-        nodeCount = assembly.nodes().all().size() + unwired(parts) + 1;
+        nodeCount = numberNodes(parts) + 1;
         for (Part part : parts) {
             if (part.bare().contains(PROTECTIVE_EARTH)) {
                 protectiveEarths.set(nodes.get(new Terminal(part.tag(), PROTECTIVE_EARTH)));
@@ -106,7 +105,8 @@ public final class Network {
         return new IllegalArgumentException(terminal + ": the sheet has no such terminal");
     }
 
-    private void numberNodes(List<Part> parts) {
+    /** Gives every terminal its node; returns how many nodes there are without earth. */
+    private int numberNodes(List<Part> parts) {
         List<Node> numbered = assembly.nodes().all();
         for (int i = 0; i < numbered.size(); i++) {
             for (Terminal terminal : numbered.get(i).terminals()) {
@@ -123,14 +123,7 @@ public final class Network {
                 }
             }
         }
-    }
-
-    private int unwired(List<Part> parts) {
-        int numbered = assembly.nodes().all().size();
-        return (int) nodes.values().stream()
-                .filter(node -> node >= numbered)
-                .distinct()
-                .count();
+        return next;
     }
 
     private static List<Terminal> ends(Part part) {
@@ -174,15 +167,20 @@ public final class Network {
     }
 
     private int[][] branchesByNode() {
-        List<List<Integer>> at = new ArrayList<>();
-        IntStream.range(0, nodeCount).forEach(node -> at.add(new ArrayList<>()));
-        for (int b = 0; b < branches.size(); b++) {
-            at.get(branches.get(b).from()).add(b);
-            at.get(branches.get(b).to()).add(b);
+        int[] count = new int[nodeCount];
+        for (Branch branch : branches) {
+            count[branch.from()]++;
+            count[branch.to()]++;
         }
-        return at.stream()
-                .map(list -> list.stream().mapToInt(Integer::intValue).toArray())
-                .toArray(int[][]::new);
+        int[][] at = new int[nodeCount][];
+        for (int node = 0; node < nodeCount; node++) {
+            at[node] = new int[count[node]];
+        }
+        for (int b = branches.size() - 1; b >= 0; b--) {
+            at[branches.get(b).to()][--count[branches.get(b).to()]] = b;
+            at[branches.get(b).from()][--count[branches.get(b).from()]] = b;
+        }
+        return at;
     }
 
     /** The sheet it was compiled from. */

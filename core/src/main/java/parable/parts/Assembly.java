@@ -51,9 +51,18 @@ public final class Assembly {
      * @throws PartException as {@link #of} does
      */
     public Assembly on(Sheet changed) throws PartException {
-        boolean allStay = identical(changed.devices()).containsAll(sheet.devices());
-        Set<Rung> checked = allStay ? identical(sheet.rungs().toList()) : Set.of();
-        return fitted(changed, device -> part(device.tag()).filter(part -> part.device() == device), checked::contains);
+        Set<Device> staying = identical(changed.devices());
+        Set<String> gone = sheet.devices().stream()
+                .filter(device -> !staying.contains(device))
+                .map(Device::tag)
+                .collect(Collectors.toSet());
+        Set<Rung> before = identical(sheet.rungs().toList());
+        return fitted(
+                changed,
+                device -> part(device.tag()).filter(part -> part.device() == device),
+                rung -> before.contains(rung)
+                        && (gone.isEmpty()
+                                || rung.terminals().map(Terminal::tag).noneMatch(gone::contains)));
     }
 
     /** A set that tells things apart by identity, which is quick; what is equal but not the same is only done once more. */
