@@ -86,6 +86,20 @@ public final class Bench {
         return bench;
     }
 
+    /**
+     * This run gone on with from its present at other times; this bench is not modified. What is under way already takes the time it would
+     * have taken.
+     */
+    public Bench paced(Pace pace) {
+        Bench bench = new Bench(new Rig(rig, pace), state.copy());
+        bench.history.addAll(history);
+        for (int part = 0; part < rig.parts.size(); part++) {
+            bench.trace.takeOver(trace, part, part);
+        }
+        bench.story.addAll(story);
+        return bench;
+    }
+
     /** The state at a past time, worked out anew from the instant before it; nothing but speeds and heat changes between. */
     private RunState stateAt(long time) {
         Bench again = new Bench(rig, history.at(time).state().copy());

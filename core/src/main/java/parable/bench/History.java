@@ -25,6 +25,11 @@ final class History {
         instants.add(new Instant(state.copy(), solution, storyLength));
     }
 
+    /** Takes over another past. */
+    void addAll(History other) {
+        instants.addAll(other.instants);
+    }
+
     /** Forgets what was over before a time; the state at that time is kept. */
     void cutBefore(long time) {
         instants.subList(0, indexAt(time)).clear();

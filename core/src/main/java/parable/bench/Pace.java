@@ -34,6 +34,11 @@ public interface Pace {
      */
     long time(String tag, Change change, long now, TimeRange range);
 
+    /** The nominal times until a time in microseconds, and from then on those of another pace. */
+    static Pace from(long begin, Pace pace) {
+        return (tag, change, now, range) -> now < begin ? range.nominal() : pace.time(tag, change, now, range);
+    }
+
     /** What an output of a controller is called where its times are asked for. */
     static String outputOf(String controller, int output) {
         return controller + ".Q" + output;

@@ -72,6 +72,19 @@ final class Rig {
         }
     }
 
+    /** The same rig where changes take other times. */
+    Rig(Rig same, Pace pace) {
+        this.pace = pace;
+        network = same.network;
+        plan = same.plan;
+        parts = same.parts;
+        faults = same.faults;
+        arrivalGroup = same.arrivalGroup;
+        groups.addAll(same.groups);
+        groupsByPart.addAll(same.groupsByPart);
+        solutions.putAll(same.solutions);
+    }
+
     /** Everything at rest, supplies on, nothing under way. */
     RunState initial() {
         RunState state = new RunState(parts.size());

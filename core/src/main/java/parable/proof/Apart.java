@@ -1,13 +1,15 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import parable.parts.Contact;
 import parable.parts.Family;
-import parable.parts.Part;
 
 /**
  * {@code apart:ONE:OTHER}: two contactors whose main poles are never closed together, whatever is done and however fast; and
@@ -15,38 +17,52 @@ import parable.parts.Part;
  */
 final class Apart implements ClaimSource {
 
+    private static final int MOST_CONTACTORS = Long.SIZE - 1;
+
     private final Machine machine;
     private final Explorer explorer;
+    private final int[] contactors;
+    private final int[] breakers;
+
+    /** For every set of contactors, a bit each, that is ever in together: what the motors do then with power and every breaker closed. */
+    private final Map<Long, Set<List<String>>> doing = new HashMap<>();
+
+    private long lastIn = -1;
+    private Set<List<String>> lastKnown = Set.of();
 
     Apart(Machine machine, Explorer explorer) {
         this.machine = machine;
         this.explorer = explorer;
+        contactors = IntStream.of(machine.moving())
+                .filter(part -> machine.component(part) instanceof Component.Armature)
+                .filter(part -> machine.parts().get(part).contacts().stream().anyMatch(Contact::pole))
+                .limit(MOST_CONTACTORS)
+                .toArray();
+        breakers = IntStream.of(machine.moving())
+                .filter(part -> machine.parts().get(part).family() == Family.BREAKER)
+                .toArray();
     }
 
     @Override
     public List<Claim> claims() {
-        List<Integer> contactors = new ArrayList<>();
-        for (int part : machine.moving()) {
-            Part of = machine.parts().get(part);
-            if (machine.component(part) instanceof Component.Armature
-                    && of.contacts().stream().anyMatch(Contact::pole)) {
-                contactors.add(part);
-            }
-        }
         List<Claim> claims = new ArrayList<>();
-        for (int contactor : contactors) {
-            doing("alone:", List.of(contactor), contactors).ifPresent(claims::add);
+        if (!explorer.isComplete()) {
+            return claims;
         }
-        for (int i = 0; i < contactors.size() && explorer.isComplete(); i++) {
-            for (int j = i + 1; j < contactors.size(); j++) {
-                doing("together:", List.of(contactors.get(i), contactors.get(j)), contactors)
-                        .ifPresent(claims::add);
-                if (neverTogether(contactors.get(i), contactors.get(j))) {
-                    String one = machine.parts().get(contactors.get(i)).tag();
-                    String other = machine.parts().get(contactors.get(j)).tag();
+        for (int i = 0; i < explorer.states().size(); i++) {
+            note(explorer.states().key(i));
+        }
+        for (int i = 0; i < contactors.length; i++) {
+            doing("alone:", List.of(i)).ifPresent(claims::add);
+        }
+        for (int i = 0; i < contactors.length; i++) {
+            for (int j = i + 1; j < contactors.length; j++) {
+                doing("together:", List.of(i, j)).ifPresent(claims::add);
+                long both = 1L << i | 1L << j;
+                if (doing.keySet().stream().noneMatch(in -> (in & both) == both)) {
                     claims.add(Claim.holding(
-                            "apart:" + one + ":" + other,
-                            one + " and " + other + " are never in together.",
+                            "apart:" + tag(i) + ":" + tag(j),
+                            tag(i) + " and " + tag(j) + " are never in together.",
                             Verdict.HOLDS_AT_ANY_SPEED,
                             List.of()));
                 }
@@ -55,53 +71,47 @@ final class Apart implements ClaimSource {
         return claims;
     }
 
-    /** The claim on what the motors do with some contactors in, if that is always the same; with every breaker closed. */
-    private Optional<Claim> doing(String kind, List<Integer> in, List<Integer> all) {
-        Set<List<String>> doing = new LinkedHashSet<>();
-        for (int i = 0; i < explorer.states().size() && doing.size() < 2; i++) {
-            long state = explorer.states().key(i);
-            boolean counts = machine.hasPower(state)
-                    && all.stream().allMatch(one -> isIn(state, one) == in.contains(one))
-                    && breakersClosed(state);
-            if (counts && !machine.conduction(state).shorted()) {
-                doing.add(machine.doing(machine.conduction(state)));
+    private void note(long state) {
+        long in = 0;
+        for (int i = 0; i < contactors.length; i++) {
+            int value = machine.value(state, contactors[i]);
+            in |= value == Component.Armature.IN || value == Component.Armature.HANGING ? 1L << i : 0;
+        }
+        if (in != lastIn) {
+            lastIn = in;
+            lastKnown = doing.computeIfAbsent(in, any -> new LinkedHashSet<>());
+        }
+        boolean says = in != 0 && Long.bitCount(in) <= 2 && lastKnown.size() < 2;
+        if (says && machine.hasPower(state) && breakersClosed(state)) {
+            Conduction conduction = machine.conduction(state);
+            if (!conduction.shorted()) {
+                lastKnown.add(machine.doing(conduction));
             }
         }
-        if (doing.size() != 1 || !explorer.isComplete()) {
+    }
+
+    private boolean breakersClosed(long state) {
+        return IntStream.of(breakers).allMatch(breaker -> machine.value(state, breaker) == 1);
+    }
+
+    private String tag(int contactor) {
+        return machine.parts().get(contactors[contactor]).tag();
+    }
+
+    /** The claim on what the motors do with some contactors in, if that is always the same. */
+    private Optional<Claim> doing(String kind, List<Integer> contactorsIn) {
+        long in = contactorsIn.stream().mapToLong(one -> 1L << one).sum();
+        Set<List<String>> known = doing.getOrDefault(in, Set.of());
+        if (known.size() != 1) {
             return Optional.empty();
         }
-        List<String> only = doing.iterator().next();
-        List<String> tags =
-                in.stream().map(one -> machine.parts().get(one).tag()).toList();
+        List<String> only = known.iterator().next();
+        List<String> tags = contactorsIn.stream().map(this::tag).toList();
         return Optional.of(Claim.holding(
                 kind + String.join(":", tags),
                 "While " + String.join(" and ", tags) + (tags.size() == 1 ? " alone is in, " : " are in together, ")
                         + (only.isEmpty() ? "no motor gets anything" : String.join(" and ", only)) + ".",
                 Verdict.HOLDS_AT_ANY_SPEED,
                 List.of()));
-    }
-
-    private boolean breakersClosed(long state) {
-        for (int part : machine.moving()) {
-            if (machine.parts().get(part).family() == Family.BREAKER && machine.value(state, part) != 1) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean neverTogether(int one, int other) {
-        for (int i = 0; i < explorer.states().size(); i++) {
-            long state = explorer.states().key(i);
-            if (isIn(state, one) && isIn(state, other)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean isIn(long state, int part) {
-        int value = machine.value(state, part);
-        return value == Component.Armature.IN || value == Component.Armature.HANGING;
     }
 }

@@ -14,6 +14,7 @@ package parable.proof;
  * @param lit bit n is set if the signal of number n is on
  * @param reads bit n is set if input n of the controller has voltage enough to be read as 1
  * @param scans whether the controller has its supply
+ * @param number the same for all that are alike in everything else, counted from 0
  */
 record Conduction(
         boolean shorted,
@@ -26,4 +27,11 @@ record Conduction(
         long holds,
         long lit,
         long reads,
-        boolean scans) {}
+        boolean scans,
+        int number) {
+
+    /** The same by another number. */
+    Conduction numbered(int other) {
+        return new Conduction(shorted, driven, reversed, uneven, live, braked, pulls, holds, lit, reads, scans, other);
+    }
+}

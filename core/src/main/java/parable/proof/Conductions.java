@@ -3,7 +3,9 @@ package parable.proof;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.DoubleSummaryStatistics;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import parable.bench.Fault;
@@ -55,6 +57,8 @@ final class Conductions {
     private final BitSet allSources = new BitSet();
     private final States keys = new States();
     private final List<Conduction> known = new ArrayList<>();
+    private final Map<Conduction, Conduction> alike = new HashMap<>();
+    private final List<Conduction> distinct = new ArrayList<>();
     private final Optional<Programmed> controller;
 
     /**
@@ -107,9 +111,20 @@ final class Conductions {
             return known.get(index);
         }
         keys.add(key, -1);
-        Conduction asked = ask(power, closed);
+        Conduction asked = alike.computeIfAbsent(ask(power, closed), this::number);
         known.add(asked);
         return asked;
+    }
+
+    private Conduction number(Conduction fresh) {
+        Conduction numbered = fresh.numbered(distinct.size());
+        distinct.add(numbered);
+        return numbered;
+    }
+
+    /** What was made of the circuit, by its number. */
+    Conduction numbered(int number) {
+        return distinct.get(number);
     }
 
     private Conduction ask(boolean power, Closed closed) {
@@ -167,7 +182,18 @@ final class Conductions {
             }
         }
         return new Conduction(
-                !solution.shorts().isEmpty(), driven, reversed, uneven, live, braked, pulls, holds, lit, reads, scans);
+                !solution.shorts().isEmpty(),
+                driven,
+                reversed,
+                uneven,
+                live,
+                braked,
+                pulls,
+                holds,
+                lit,
+                reads,
+                scans,
+                0);
     }
 
     private Solution solve(BitSet contacts, BitSet on) {

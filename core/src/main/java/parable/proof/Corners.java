@@ -153,9 +153,10 @@ final class Corners {
     }
 
     private Run run(Function<Bench, Measured> measure, Pace pace) {
-        Bench bench = replay.play(hands, times, pace, until);
+        Bench bench = replay.playFromRest(hands, times, pace, until);
         Measured measured = measure.apply(bench);
-        return new Run(measured, measured.flaw().map(instant -> replay.shown(bench, instant, pace)));
+        return new Run(
+                measured, measured.flaw().map(instant -> replay.shown(bench, instant, Pace.from(times.get(0), pace))));
     }
 
     private static Pace at(Map<Key, Boolean> ends) {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Goes breadth first through every state that can be reached when every change may take any time, so that the way to a state is a
@@ -18,15 +19,17 @@ import java.util.function.IntPredicate;
 final class Explorer {
 
     private static final int LOOK_UP = 0xfff;
+    private static final int NOWHERE = -1;
 
     private final Machine machine;
     private final Progress progress;
-    private final States states = new States();
+    private final States states;
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
     private Optional<Integer> firstShort = Optional.empty();
-    private int[] begins = {};
-    private int[] leads = {};
+    private final BitSet shorted = new BitSet();
+    private int[] oneStep = {};
+    private final BitSet met = new BitSet();
     private boolean complete;
     private boolean restlessSought;
     private Optional<Integer> restless = Optional.empty();
@@ -34,6 +37,7 @@ final class Explorer {
     Explorer(Machine machine, Progress progress) {
         this.machine = machine;
         this.progress = progress;
+        states = new States(machine.handBits());
     }
 
     void explore() {
@@ -48,14 +52,21 @@ final class Explorer {
     }
 
     private void visit(int index) {
+        if (index >= oneStep.length) {
+            oneStep = Arrays.copyOf(oneStep, 2 * index + 1);
+        }
+        oneStep[index] = NOWHERE;
         long state = states.key(index);
         Conduction conduction = machine.conduction(state);
+        met.set(conduction.number());
         if (conduction.shorted()) {
+            shorted.set(index);
             firstShort = firstShort.or(() -> Optional.of(index));
             return;
         }
         driven.set(index, conduction.driven() != 0);
-        settled.set(index, !machine.eachOwn(state, conduction, found -> states.add(found, index)));
+        boolean moves = machine.eachOwn(state, conduction, found -> oneStep[index] = states.add(found, index));
+        settled.set(index, !moves);
         machine.eachByHand(state, found -> states.add(found, index));
     }
 
@@ -77,57 +88,9 @@ final class Explorer {
         return settled.stream().boxed().toList();
     }
 
-    /** The states from which the circuit may come to one of a kind by itself, those of the kind included. */
-    BitSet reaching(IntPredicate kind) {
-        if (begins.length == 0) {
-            findLeads();
-        }
-        BitSet reaching = new BitSet(states.size());
-        for (int i = 0; i < states.size(); i++) {
-            reaching.set(i, kind.test(i));
-        }
-        boolean more = true;
-        while (more) {
-            more = false;
-            for (int i = states.size() - 1; i >= 0; i--) {
-                if (!reaching.get(i) && leadsInto(i, reaching)) {
-                    reaching.set(i);
-                    more = true;
-                }
-            }
-        }
-        return reaching;
-    }
-
-    private boolean leadsInto(int index, BitSet those) {
-        for (int i = begins[index]; i < begins[index + 1]; i++) {
-            if (those.get(leads[i])) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Remembers to which states the circuit may come by itself from each. */
-    private void findLeads() {
-        begins = new int[states.size() + 1];
-        leads = new int[2 * states.size()];
-        int[] count = {0};
-        for (int i = 0; i < states.size(); i++) {
-            begins[i] = count[0];
-            long state = states.key(i);
-            Conduction conduction = machine.conduction(state);
-            if (!conduction.shorted()) {
-                machine.eachOwn(state, conduction, next -> {
-                    int found = states.indexOf(next);
-                    if (found >= 0) {
-                        leads = count[0] == leads.length ? Arrays.copyOf(leads, 2 * count[0] + 1) : leads;
-                        leads[count[0]++] = found;
-                    }
-                });
-            }
-        }
-        begins[states.size()] = count[0];
+    /** Answers from which states the circuit may come to one of a kind by itself. */
+    Leading leadingTo(IntPredicate kind) {
+        return new Leading(machine, states, kind, index -> index < oneStep.length ? oneStep[index] : NOWHERE);
     }
 
     /** Whether all states are known and from each the circuit can come to rest, so that looking at states of rest says everything. */
@@ -145,10 +108,11 @@ final class Explorer {
     }
 
     private Optional<Integer> findRestless() {
-        BitSet resting = reaching(index ->
-                isSettled(index) || machine.conduction(states.key(index)).shorted());
-        int first = resting.nextClearBit(0);
-        return first < states.size() ? Optional.of(first) : Optional.empty();
+        Leading resting = leadingTo(index -> isSettled(index) || shorted.get(index));
+        return IntStream.range(0, states.size())
+                .filter(index -> !resting.from(index))
+                .boxed()
+                .findFirst();
     }
 
     /** Whether any motor is driven in a state. */
@@ -159,6 +123,11 @@ final class Explorer {
     /** The first state with a short circuit, empty if there is none. */
     Optional<Integer> firstShort() {
         return firstShort;
+    }
+
+    /** What is made of the circuit in any of the states. */
+    List<Conduction> conductions() {
+        return met.stream().mapToObj(machine::conduction).toList();
     }
 
     /** The moves that lead to a state from the beginning. */

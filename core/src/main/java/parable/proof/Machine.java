@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,11 +58,18 @@ final class Machine {
     private final int[][][] next;
     private final long[][] signature;
     private final int powerShift;
+    private final int bits;
     private final int signatureBits;
     private final Conductions conductions;
     private final Optional<Programmed> programmed;
     private final int memory;
     private final int[] signing;
+    private final int[] byItself;
+    private final int[] byHand;
+
+    /** For a part that a hand moves between two positions the bit that tells them apart, 0 for all others. */
+    private final long[] flips;
+
     private final int[] atOnce;
 
     /**
@@ -109,7 +117,6 @@ final class Machine {
         moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
         signals = where(Conductions::isSignal);
-        int at = 0;
         int signatureAt = 1;
         for (int p = 0; p < count; p++) {
             Part part = parts.get(p);
@@ -131,8 +138,6 @@ final class Machine {
             barredBy[p] = bars(assembly, part.tag());
             welded[p] = p < assembly.parts().size() && !isStuck(part) && effects.holds(p, 0, faults);
             if (!isFixed(part) && !isStuck(part)) {
-                shift[p] = at;
-                at += component.bits();
                 mask[p] = component.bits() >= MOST_MEMORY ? Integer.MAX_VALUE : (1 << component.bits()) - 1;
                 handNext[p] = component instanceof Component.Hand hand
                         ? hand.positions().stream().mapToInt(Integer::intValue).toArray()
@@ -145,6 +150,8 @@ final class Machine {
         for (int r = 0; r < moving.length; r++) {
             rank[moving[r]] = r;
         }
+        powerShift = place(true, 0);
+        bits = place(false, powerShift + 1);
         boolean sound = programmed
                 .filter(controller -> faults.stream().noneMatch(fault -> fault.tag()
                         .equals(parts.get(controller.part()).tag())))
@@ -153,7 +160,15 @@ final class Machine {
                 .filter(output -> merged && sound && programmed.orElseThrow().followsAtOnce(output))
                 .toArray();
         signing = IntStream.of(moving).filter(p -> p != memory).toArray();
-        powerShift = at;
+        byItself = IntStream.of(signing).filter(p -> next[p].length > 0).toArray();
+        byHand = IntStream.of(moving)
+                .filter(p -> button[p] || handNext[p].length > 0)
+                .toArray();
+        flips = new long[count];
+        for (int p : byHand) {
+            boolean two = Arrays.equals(handNext[p], new int[] {0, 1});
+            flips[p] = two ? 1L << shift[p] : 0;
+        }
         signatureBits = signatureAt;
         conductions = new Conductions(assembly, moving, motors, signals, faults, programmed);
     }
@@ -162,6 +177,23 @@ final class Machine {
         return IntStream.range(0, parts.size())
                 .filter(p -> kind.test(parts.get(p)))
                 .toArray();
+    }
+
+    /** Gives the parts that only hands move their bits of a state, or all others theirs; returns the first bit after those. */
+    private int place(boolean byHand, int first) {
+        int at = first;
+        for (int p : moving) {
+            if (components.get(p) instanceof Component.Hand == byHand) {
+                shift[p] = at;
+                at += components.get(p).bits();
+            }
+        }
+        return at;
+    }
+
+    /** So many of the lowest bits of a state are what hands and the world do; by itself the circuit changes none of them. */
+    int handBits() {
+        return powerShift + 1;
     }
 
     private static int[][] nextOf(Component component) {
@@ -253,7 +285,7 @@ final class Machine {
                 || components.get(memory).bits() < MOST_MEMORY
                         && programmed.orElseThrow().isSmallEnough();
         return remembers
-                && powerShift < Long.SIZE - 1
+                && bits < Long.SIZE
                 && signatureBits + programmed.map(Programmed::allOutputs).orElse(0) < Long.SIZE
                 && motors.length <= Long.SIZE
                 && signals.length <= Long.SIZE;
@@ -400,6 +432,11 @@ final class Machine {
                         : components.get(part).isClosed(contact, value(state, part)));
     }
 
+    /** How some state that was asked for is joined and fed, by the number of that. */
+    Conduction conduction(int number) {
+        return conductions.numbered(number);
+    }
+
     /** How a state is joined and fed once nothing changes any more, the lamps at the controller's outputs included. */
     Conduction settled(long state) {
         Conduction without = conduction(state);
@@ -492,11 +529,15 @@ final class Machine {
 
     /** Hands over each state that the circuit may come to by itself in one step; returns whether there is any. */
     boolean eachOwn(long state, Conduction conduction, LongConsumer step) {
-        boolean any = memory != NONE && isToScan(state, conduction);
-        if (any) {
-            step.accept(scanned(state, remembersNext(state, conduction)));
+        boolean any = false;
+        if (memory != NONE) {
+            int becomes = remembersNext(state, conduction);
+            any = becomes != valueOfMoving(state, memory) || ripe(state) != 0;
+            if (any) {
+                step.accept(scanned(state, becomes));
+            }
         }
-        for (int p : signing) {
+        for (int p : byItself) {
             for (int target : targets(state, p, conduction)) {
                 any = true;
                 step.accept(with(state, p, target));
@@ -554,7 +595,11 @@ final class Machine {
 
     /** Hands over each state that hands and the world may lead to in one step. */
     void eachByHand(long state, LongConsumer step) {
-        for (int p : moving) {
+        for (int p : byHand) {
+            if (flips[p] != 0) {
+                step.accept(state ^ flips[p]);
+                continue;
+            }
             int value = valueOfMoving(state, p);
             if (button[p]) {
                 step.accept(with(state, p, Component.Button.toggled(value)));

@@ -32,7 +32,7 @@ import parable.program.Variable;
  */
 final class Programmed {
 
-    private static final int SCANS = 60;
+    private static final int MOST_SCANS = 500;
 
     private final int part;
     private final Part controller;
@@ -292,6 +292,7 @@ final class Programmed {
         return waitedFor ? whole.passed(all, slot) : whole.marks(slot).length;
     }
 
+    /** Scans until the program does again what it did before; what changes in that round goes on changing. */
     private Shown look(Scan at) {
         int[] core = plan.unpacked(at.memory());
         int[] all = whole.initial();
@@ -299,19 +300,36 @@ final class Programmed {
         for (int slot = 0; slot < variables.size(); slot++) {
             all[whole.slot(variables.get(slot).name())] = core[slot];
         }
-        int restless = 0;
-        int told = 0;
-        for (int scan = 0; scan < SCANS; scan++) {
-            whole.scan(all, ones(whole, at.reads()), slot -> lapsed(all, slot));
-            int now = 0;
-            for (int output : shown) {
-                Variable variable = ControllerField.variable(whole.program(), Address.Area.OUTPUT, output)
-                        .orElseThrow();
-                now |= whole.isOne(all, whole.slot(variable.name())) ? 1 << output : 0;
-            }
-            restless |= scan > SCANS / 2 ? now ^ told : 0;
-            told = now;
+        BitSet ones = ones(whole, at.reads());
+        Map<List<Integer>, Integer> before = new HashMap<>();
+        List<Integer> told = new ArrayList<>();
+        List<Integer> now = boxed(all);
+        while (!before.containsKey(now) && told.size() < MOST_SCANS) {
+            before.put(now, told.size());
+            whole.scan(all, ones, slot -> lapsed(all, slot));
+            told.add(told(all));
+            now = boxed(all);
         }
-        return new Shown(told & ~restless, restless);
+        int last = told.get(told.size() - 1);
+        int round = before.getOrDefault(now, told.size() / 2);
+        int restless = told.subList(round, told.size()).stream()
+                .mapToInt(one -> one ^ last)
+                .reduce(0, (one, other) -> one | other);
+        return new Shown(last & ~restless, restless);
+    }
+
+    private static List<Integer> boxed(int[] memory) {
+        return Arrays.stream(memory).boxed().toList();
+    }
+
+    /** What the outputs are told that only lead to lamps and the like, a bit each. */
+    private int told(int[] all) {
+        int told = 0;
+        for (int output : shown) {
+            Variable variable = ControllerField.variable(whole.program(), Address.Area.OUTPUT, output)
+                    .orElseThrow();
+            told |= whole.isOne(all, whole.slot(variable.name())) ? 1 << output : 0;
+        }
+        return told;
     }
 }

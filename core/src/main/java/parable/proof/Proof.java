@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import parable.bench.Fault;
@@ -92,16 +93,17 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
         Explorer explorer = new Explorer(machine, progress);
-        explorer.explore();
-        Replay replay = new Replay(assembly, faults);
         BooleanSupplier notInTime = speed == Speed.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());
+        CompletableFuture<List<Claim>> onTimes =
+                CompletableFuture.supplyAsync(() -> onTimes(assembly, faults, notInTime));
+        explorer.explore();
+        Replay replay = new Replay(assembly, faults);
         Refinement refinement = new Refinement(timed, replay, notInTime);
         Certainty certainty = new Certainty(timed, refinement, notInTime);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
-        Trials trials = new Trials(machine, replay, refinement, notInTime);
-        List<Claim> claims = Stream.of(
+        List<Claim> claims = Stream.<ClaimSource>of(
                         new Own(assembly, machine, explorer, deciding),
                         new Claims(machine, explorer, deciding),
                         new Rest(machine, explorer, replay, assembly.sheet().duty()),
@@ -109,13 +111,21 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                         new Behaviour(machine, explorer, certainty),
                         new Apart(machine, explorer),
                         new Signals(machine, explorer),
-                        new Sequence(trials),
-                        new WarningTime(trials),
-                        new BrakeTime(trials),
+                        onTimes::join,
                         new Awaiting(machine, explorer))
                 .flatMap(source -> source.claims().stream())
                 .toList();
         return new Proof(claims, explorer.states().size(), explorer.isComplete());
+    }
+
+    /** The claims on how long things take; they are measured on the bench, which the other core can do meanwhile. */
+    private static List<Claim> onTimes(Assembly assembly, List<Fault> faults, BooleanSupplier cancelled) {
+        Replay replay = new Replay(assembly, faults);
+        Refinement refinement = new Refinement(new Machine(assembly, faults), replay, cancelled);
+        Trials trials = new Trials(Machine.untimed(assembly, faults), replay, refinement, cancelled);
+        return Stream.<ClaimSource>of(new Sequence(trials), new WarningTime(trials), new BrakeTime(trials))
+                .flatMap(source -> source.claims().stream())
+                .toList();
     }
 
     /** The claim of this id, empty if the circuit does not raise it. */

@@ -34,6 +34,8 @@ final class Replay {
     private final Assembly assembly;
     private final List<Fault> faults;
     private final List<Step> script = new ArrayList<>();
+    private Optional<Bench> settled = Optional.empty();
+    private List<Step> beginning = List.of();
 
     /**
      * Plays on a sheet.
@@ -80,7 +82,29 @@ final class Replay {
 
     /** Plays what hands do at given times and goes on until a time, all in microseconds. */
     Bench play(List<Machine.Move> hands, List<Long> times, Pace pace, long until) {
-        Bench bench = begin(pace);
+        return goOn(begin(pace), hands, times, until);
+    }
+
+    /**
+     * Plays what hands do at given times, the first of them when all has settled, and goes on until a time, all in microseconds. What was
+     * before the first hand is played once for all that are played like this.
+     *
+     * @param pace from the first hand on; until then changes take their nominal times
+     */
+    Bench playFromRest(List<Machine.Move> hands, List<Long> times, Pace pace, long until) {
+        long first = times.get(0);
+        if (settled.filter(bench -> bench.now() == first).isEmpty()) {
+            Bench bench = begin(Pace.NOMINAL);
+            bench.runUntil(first);
+            settled = Optional.of(bench);
+            beginning = List.copyOf(script);
+        }
+        script.clear();
+        script.addAll(beginning);
+        return goOn(settled.orElseThrow().paced(pace), hands, times, until);
+    }
+
+    private Bench goOn(Bench bench, List<Machine.Move> hands, List<Long> times, long until) {
         for (int i = 0; i < hands.size(); i++) {
             bench.runUntil(Math.max(bench.now(), times.get(i)));
             action(hands.get(i), bench.moment()).forEach(action -> act(bench, action));

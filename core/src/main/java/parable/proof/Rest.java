@@ -1,7 +1,6 @@
 package parable.proof;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -60,13 +59,13 @@ final class Rest implements ClaimSource {
         String id = "no-restart";
         String text =
                 "As long as no start is held, nothing starts because power returns, a trip is reset or a stop is let go.";
-        BitSet drives = explorer.reaching(index -> explorer.isSettled(index) && explorer.isDriven(index));
+        Leading drives = explorer.leadingTo(index -> explorer.isSettled(index) && explorer.isDriven(index));
         for (int i = 0; i < explorer.states().size(); i++) {
             long state = explorer.states().key(i);
             if (explorer.isSettled(i) && !explorer.isDriven(i) && operators.isQuiet(state)) {
                 for (Machine.Move move : releases(state)) {
                     int next = explorer.states().indexOf(machine.with(state, move));
-                    if (next >= 0 && drives.get(next)) {
+                    if (next >= 0 && drives.from(next)) {
                         return restarts(id, text, i, move);
                     }
                 }

@@ -18,6 +18,7 @@ final class Signals implements ClaimSource {
 
     private final Machine machine;
     private final Explorer explorer;
+    private long[] settled = {};
 
     Signals(Machine machine, Explorer explorer) {
         this.machine = machine;
@@ -30,6 +31,9 @@ final class Signals implements ClaimSource {
         if (!explorer.isComplete() || machine.mayNeverSettle()) {
             return claims;
         }
+        settled = explorer.settled().stream()
+                .mapToLong(index -> explorer.states().key(index))
+                .toArray();
         Map<String, BitSet> sayings = sayings();
         for (int signal = 0; signal < machine.signals().size(); signal++) {
             int number = signal;
@@ -58,8 +62,7 @@ final class Signals implements ClaimSource {
     private Optional<Claim> inPassing(int number) {
         boolean on = false;
         boolean whileDriven = false;
-        for (int i = 0; i < explorer.states().size(); i++) {
-            Conduction conduction = machine.conduction(explorer.states().key(i));
+        for (Conduction conduction : explorer.conductions()) {
             if ((conduction.lit() >> number & 1) == 1) {
                 on = true;
                 whileDriven |= conduction.driven() != 0;
@@ -76,11 +79,12 @@ final class Signals implements ClaimSource {
                 : Optional.empty();
     }
 
+    /** Which of the settled states are of a kind, by their order. */
     private BitSet where(LongPredicate kind) {
         BitSet where = new BitSet();
-        explorer.settled().stream()
-                .filter(index -> kind.test(explorer.states().key(index)))
-                .forEach(where::set);
+        for (int i = 0; i < settled.length; i++) {
+            where.set(i, kind.test(settled[i]));
+        }
         return where;
     }
 

@@ -123,7 +123,7 @@ final class Trials {
 
     /** A script played at nominal times. */
     Bench nominal(Script script) {
-        return replay.play(script.moves(), script.times(), Pace.NOMINAL, script.end());
+        return replay.playFromRest(script.moves(), script.times(), Pace.NOMINAL, script.end());
     }
 
     /** A script measured at the ends of all times. */
