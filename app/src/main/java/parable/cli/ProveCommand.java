@@ -39,6 +39,11 @@ final class ProveCommand implements Callable<Integer> {
     @Option(names = "--any-speed", description = "keep to no times at all; what then breaks stays unfinished")
     private boolean anySpeed;
 
+    @Option(
+            names = "--plain",
+            description = "only plain positions, without anything on its way: quick, refutes, proves nothing")
+    private boolean plain;
+
     @Option(names = "--faults", description = "try every single fault as well")
     private boolean faults;
 
@@ -63,8 +68,9 @@ final class ProveCommand implements Callable<Integer> {
         }
         Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         long begin = System.nanoTime();
-        Proof proof =
-                Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = plain
+                ? Proof.plain(assembly(proved), Progress.UNWATCHED)
+                : Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
         List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), Progress.UNWATCHED) : List.of();
         List<String> idle = IdleContacts.of(assembly(proved), rows, Progress.UNWATCHED);
         long millis = (System.nanoTime() - begin) / 1_000_000;

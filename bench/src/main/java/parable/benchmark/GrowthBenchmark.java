@@ -89,4 +89,12 @@ public class GrowthBenchmark {
         System.out.println(proof.states() + " states, complete: " + proof.complete());
         return proof;
     }
+
+    /** The plain positions, all starters together; prints how many there are. */
+    @Benchmark
+    public Proof plain() {
+        Proof proof = Proof.plain(assembly, Progress.UNWATCHED);
+        System.out.println(proof.states() + " plain states, complete: " + proof.complete());
+        return proof;
+    }
 }

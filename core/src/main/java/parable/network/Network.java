@@ -193,6 +193,11 @@ public final class Network {
         return nodeCount;
     }
 
+    /** Its branches as plain arrays. */
+    CompiledBranches compiled() {
+        return compiled;
+    }
+
     /** The node that is earth. */
     int earth() {
         return nodeCount - 1;

@@ -74,8 +74,7 @@ final class Apart implements ClaimSource {
     private void note(long state) {
         long in = 0;
         for (int i = 0; i < contactors.length; i++) {
-            int value = machine.value(state, contactors[i]);
-            in |= value == Component.Armature.IN || value == Component.Armature.HANGING ? 1L << i : 0;
+            in |= machine.isIn(state, contactors[i]) ? 1L << i : 0;
         }
         if (in != lastIn) {
             lastIn = in;

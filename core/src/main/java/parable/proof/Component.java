@@ -295,6 +295,19 @@ sealed interface Component {
         }
     }
 
+    /** An armature that is out or in and nowhere between, with all its contacts. */
+    record TwoPlace() implements Bit {
+        @Override
+        public boolean isClosed(Contact contact, int value) {
+            return contact.closedAt(value);
+        }
+
+        @Override
+        public List<Integer> next(int value, boolean fed) {
+            return fed == (value == 1) ? List.of() : List.of(1 - value);
+        }
+    }
+
     /** An output of a controller, which follows what its program has told it in its own time. */
     record Output() implements Bit {
         @Override

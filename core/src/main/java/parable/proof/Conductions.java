@@ -11,11 +11,11 @@ import java.util.stream.IntStream;
 import parable.bench.Fault;
 import parable.bench.Faults;
 import parable.circuit.Terminal;
+import parable.network.Joining;
 import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Assembly;
-import parable.parts.Contact;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -55,9 +55,12 @@ final class Conductions {
     private final Network wired;
     private final BitSet outside = new BitSet();
     private final BitSet allSources = new BitSet();
-    private final States keys = new States();
+    private final Numbering keys = new Numbering();
     private final List<Conduction> known = new ArrayList<>();
     private final Map<Conduction, Conduction> alike = new HashMap<>();
+    private final Map<Joining.Way, Conduction> withPower = new HashMap<>();
+    private final Map<Joining.Way, Conduction> withoutPower = new HashMap<>();
+    private final Joining joining;
     private final List<Conduction> distinct = new ArrayList<>();
     private final Optional<Programmed> controller;
 
@@ -93,11 +96,19 @@ final class Conductions {
             }
         }
         allSources.set(0, network.sourceCount());
+        joining = new Joining(
+                wired,
+                IntStream.of(motors)
+                        .mapToObj(parts::get)
+                        .flatMap(motor -> motor.terminals().stream()
+                                .flatMap(marking -> network.node(new Terminal(motor.tag(), marking)).stream()))
+                        .mapToInt(Integer::intValue));
     }
 
-    /** Tells whether a contact of a part is closed. */
+    /** Tells which contacts are closed. */
     interface Closed {
-        boolean test(int part, Contact contact);
+        /** Their numbers in the network; the set is the caller's. */
+        BitSet contacts();
     }
 
     /**
@@ -110,9 +121,26 @@ final class Conductions {
         if (index >= 0) {
             return known.get(index);
         }
-        keys.add(key, -1);
-        Conduction asked = alike.computeIfAbsent(ask(power, closed), this::number);
+        keys.add(key);
+        Conduction asked = joined(power, closed);
         known.add(asked);
+        return asked;
+    }
+
+    /** What was made of the circuit where its loads and sources were joined in the same way, unless that was a short circuit. */
+    private Conduction joined(boolean power, Closed closed) {
+        BitSet contacts = closed.contacts();
+        effects.distort(contacts, faults);
+        Map<Joining.Way, Conduction> before = power ? withPower : withoutPower;
+        Joining.Way way = joining.of(contacts);
+        Conduction same = before.get(way);
+        if (same != null) {
+            return same;
+        }
+        Conduction asked = alike.computeIfAbsent(ask(power, contacts), this::number);
+        if (!asked.shorted()) {
+            before.put(way, asked);
+        }
         return asked;
     }
 
@@ -127,15 +155,7 @@ final class Conductions {
         return distinct.get(number);
     }
 
-    private Conduction ask(boolean power, Closed closed) {
-        BitSet contacts = new BitSet(network.contactCount());
-        for (int p = 0; p < parts.size(); p++) {
-            for (int c = 0; c < parts.get(p).contacts().size(); c++) {
-                if (closed.test(p, parts.get(p).contacts().get(c))) {
-                    contacts.set(network.contact(p, c));
-                }
-            }
-        }
+    private Conduction ask(boolean power, BitSet contacts) {
         BitSet on = (BitSet) allSources.clone();
         if (!power) {
             on.andNot(outside);
@@ -200,7 +220,6 @@ final class Conductions {
         if (faults.isEmpty()) {
             return network.solve(contacts, on);
         }
-        effects.distort(contacts, faults);
         for (int p = 0; p < parts.size(); p++) {
             for (int s = 0; s < parts.get(p).sources().size(); s++) {
                 if (effects.silences(p, s, faults)) {

@@ -53,7 +53,7 @@ final class Explorer {
 
     private void visit(int index) {
         if (index >= oneStep.length) {
-            oneStep = Arrays.copyOf(oneStep, 2 * index + 1);
+            oneStep = Arrays.copyOf(oneStep, index + (index >> 1) + 1);
         }
         oneStep[index] = NOWHERE;
         long state = states.key(index);

@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +29,9 @@ final class Machine {
     /** A step to another state. */
     record Move(int part, int value, boolean byHand) {}
 
+    /** A contact that a controller's program closes, with its number in the network. */
+    private record Output(Contact contact, int number) {}
+
     /** The part that stands for all supplies from outside. */
     static final int POWER = -1;
 
@@ -52,6 +56,7 @@ final class Machine {
     private final boolean[] welded;
     private int restless;
     private final boolean[] armature;
+    private final boolean[] twoPlace;
     private final boolean[] button;
     private final List<Fault> faults;
     private final Faults effects;
@@ -61,6 +66,9 @@ final class Machine {
     private final int bits;
     private final int signatureBits;
     private final Conductions conductions;
+    private final BitSet resting = new BitSet();
+    private final BitSet[][] closedAt;
+    private final List<Output> outputs = new ArrayList<>();
     private final Optional<Programmed> programmed;
     private final int memory;
     private final int[] signing;
@@ -78,7 +86,7 @@ final class Machine {
      * @param faults what is wrong with it, from the beginning
      */
     Machine(Assembly assembly, List<Fault> faults) {
-        this(assembly, faults, false);
+        this(assembly, faults, Grain.TIMED);
     }
 
     /**
@@ -87,15 +95,20 @@ final class Machine {
      * @param faults what is wrong with it, from the beginning
      */
     static Machine untimed(Assembly assembly, List<Fault> faults) {
-        return new Machine(assembly, faults, true);
+        return new Machine(assembly, faults, Grain.ANY_SPEED);
     }
 
     /**
-     * The machine of a sheet.
+     * The machine whose plain positions are gone through.
      *
-     * @param merged whether delays of a controller's outputs and of the relays behind them that nobody could tell apart are one
+     * @param faults what is wrong with it, from the beginning
      */
-    private Machine(Assembly assembly, List<Fault> faults, boolean merged) {
+    static Machine plain(Assembly assembly, List<Fault> faults) {
+        return new Machine(assembly, faults, Grain.PLAIN);
+    }
+
+    private Machine(Assembly assembly, List<Fault> faults, Grain grain) {
+        boolean merged = grain != Grain.TIMED;
         programmed = Programmed.of(assembly);
         List<Part> all = new ArrayList<>(assembly.parts());
         memory = programmed.isPresent() ? all.size() : NONE;
@@ -113,6 +126,7 @@ final class Machine {
         barredBy = new int[count][];
         welded = new boolean[count];
         armature = new boolean[count];
+        twoPlace = new boolean[count];
         button = new boolean[count];
         moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
@@ -122,9 +136,9 @@ final class Machine {
             Part part = parts.get(p);
             Component component = memory != NONE && p >= memory
                     ? programmed.orElseThrow().components().get(p - memory)
-                    : Component.of(part, initial(part));
+                    : grain.of(part, initial(part));
             boolean spared = faults.stream().noneMatch(fault -> fault.tag().equals(part.tag()));
-            if (merged
+            if (grain == Grain.ANY_SPEED
                     && memory != NONE
                     && p < memory
                     && spared
@@ -133,6 +147,7 @@ final class Machine {
             }
             components.add(component);
             armature[p] = component instanceof Component.Armature;
+            twoPlace[p] = component instanceof Component.TwoPlace;
             button[p] = component instanceof Component.Button;
             rank[p] = -1;
             barredBy[p] = bars(assembly, part.tag());
@@ -170,6 +185,8 @@ final class Machine {
             flips[p] = two ? 1L << shift[p] : 0;
         }
         signatureBits = signatureAt;
+        closedAt = new BitSet[count][];
+        noteContacts(assembly);
         conductions = new Conductions(assembly, moving, motors, signals, faults, programmed);
     }
 
@@ -424,12 +441,7 @@ final class Machine {
         for (int p : signing) {
             key |= signature[p][valueOfMoving(state, p)];
         }
-        return conductions.of(
-                key,
-                hasPower(state),
-                (part, contact) -> contact.output()
-                        ? isOn(state, contact)
-                        : components.get(part).isClosed(contact, value(state, part)));
+        return conductions.of(key, hasPower(state), () -> closed(state, 0));
     }
 
     /** How some state that was asked for is joined and fed, by the number of that. */
@@ -453,11 +465,56 @@ final class Machine {
             key |= signature[p][valueOfMoving(state, p)];
         }
         return conductions.of(
-                key | (long) shown.told() << signatureBits,
-                hasPower(state),
-                (part, contact) -> contact.output()
-                        ? isOn(state, contact) || (shown.told() >> contact.closedIn() - 1 & 1) == 1
-                        : components.get(part).isClosed(contact, value(state, part)));
+                key | (long) shown.told() << signatureBits, hasPower(state), () -> closed(state, shown.told()));
+    }
+
+    /**
+     * The contacts that are closed in a state, by their numbers in the network.
+     *
+     * @param told bit n is set if output n of the controller is closed in any case
+     */
+    private BitSet closed(long state, int told) {
+        BitSet closed = (BitSet) resting.clone();
+        for (int p : signing) {
+            if (closedAt[p].length > 0) {
+                closed.or(closedAt[p][valueOfMoving(state, p)]);
+            }
+        }
+        for (Output output : outputs) {
+            if (isOn(state, output.contact()) || (told >> output.contact().closedIn() - 1 & 1) == 1) {
+                closed.set(output.number());
+            }
+        }
+        return closed;
+    }
+
+    /** Notes which contacts are closed at which value of which part. */
+    private void noteContacts(Assembly assembly) {
+        Network network = Network.of(assembly);
+        for (int p = 0; p < parts.size(); p++) {
+            Part part = parts.get(p);
+            Component component = components.get(p);
+            int values = rank[p] < 0
+                            || component.bits() >= MOST_MEMORY
+                            || part.contacts().isEmpty()
+                    ? 0
+                    : 1 << component.bits();
+            closedAt[p] = new BitSet[values];
+            Arrays.setAll(closedAt[p], value -> new BitSet());
+            for (int c = 0; c < part.contacts().size(); c++) {
+                Contact contact = part.contacts().get(c);
+                int number = network.contact(p, c);
+                if (contact.output()) {
+                    outputs.add(new Output(contact, number));
+                } else if (rank[p] < 0) {
+                    resting.set(number, component.isClosed(contact, component.rest()));
+                } else {
+                    for (int value = 0; value < values; value++) {
+                        closedAt[p][value].set(number, component.isValue(value) && component.isClosed(contact, value));
+                    }
+                }
+            }
+        }
     }
 
     /** Whether a lamp hangs on an output that was found to go on changing. */
@@ -488,8 +545,19 @@ final class Machine {
             return isTold(state, part, conduction);
         }
         int value = value(state, part);
-        boolean held = armature[part] && (value == Component.Armature.IN || value == Component.Armature.HANGING);
+        boolean held = isIn(part, value);
         return ((held ? conduction.holds() : conduction.pulls()) >> rank[part] & 1) == 1;
+    }
+
+    private boolean isIn(int part, int value) {
+        return armature[part]
+                ? value == Component.Armature.IN || value == Component.Armature.HANGING
+                : twoPlace[part] && value == 1;
+    }
+
+    /** Whether an armature holds its poles closed. */
+    boolean isIn(long state, int part) {
+        return isIn(part, value(state, part));
     }
 
     /** Whether a scan is due, an output is told to close, or a timer of the program runs. */
@@ -514,6 +582,10 @@ final class Machine {
         }
         int value = valueOfMoving(state, part);
         int[] targets = next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
+        if (twoPlace[part]) {
+            boolean stays = value == 0 ? isBarred(state, part) : welded[part];
+            return stays ? NOWHERE : targets;
+        }
         if (!armature[part] || targets.length == 0) {
             return targets;
         }
@@ -560,7 +632,8 @@ final class Machine {
     /** Whether a mechanical interlock keeps an armature at rest. */
     boolean isBarred(long state, int part) {
         for (int other : barredBy[part]) {
-            if (Component.Armature.isAway(value(state, other))) {
+            int value = value(state, other);
+            if (twoPlace[other] ? value == 1 : Component.Armature.isAway(value)) {
                 return true;
             }
         }
@@ -651,8 +724,7 @@ final class Machine {
     Outcome outcome(long state) {
         Conduction conduction = settled(state);
         List<String> in = IntStream.of(moving)
-                .filter(part -> components.get(part) instanceof Component.Armature
-                        && value(state, part) == Component.Armature.IN)
+                .filter(part -> isIn(state, part) && value(state, part) != Component.Armature.HANGING)
                 .mapToObj(part -> parts.get(part).tag())
                 .toList();
         List<String> lit = IntStream.range(0, signals.length)
@@ -678,6 +750,9 @@ final class Machine {
                         case Component.Armature.FALLING -> " begins to drop out";
                         default -> " is out";
                     };
+        }
+        if (components.get(move.part()) instanceof Component.TwoPlace) {
+            return part.tag() + (move.value() == 1 ? " pulls in" : " drops out");
         }
         if (components.get(move.part()) instanceof Component.Button) {
             return part.tag() + (move.byHand() ? " is pressed or let go" : "'s blocks move");

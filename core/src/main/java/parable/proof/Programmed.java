@@ -44,7 +44,7 @@ final class Programmed {
     private final List<Integer> timers;
     private final List<Integer> shown = new ArrayList<>();
     private final Map<Scan, Shown> shows = new HashMap<>();
-    private final States scans = new States();
+    private final Numbering scans = new Numbering();
     private int[] scanned = new int[1 << 10];
     private final int memoryBits;
     private int[] outputShift = {};
@@ -241,7 +241,7 @@ final class Programmed {
             return scanned[index];
         }
         int after = scan(new Scan(memory, reads, ripe));
-        scans.add(key, -1);
+        scans.add(key);
         scanned = scans.size() > scanned.length ? Arrays.copyOf(scanned, 2 * scanned.length) : scanned;
         scanned[scans.size() - 1] = after;
         return after;

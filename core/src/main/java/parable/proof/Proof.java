@@ -115,7 +115,35 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                         new Awaiting(machine, explorer))
                 .flatMap(source -> source.claims().stream())
                 .toList();
-        return new Proof(claims, explorer.states().size(), explorer.isComplete());
+        boolean goesOn = !explorer.isComplete() && !progress.isCancelled(0);
+        return new Proof(
+                goesOn ? furtherOn(claims, new PlainPositions(assembly, faults, replay, refinement, progress)) : claims,
+                explorer.states().size(),
+                explorer.isComplete());
+    }
+
+    /** The claims with what plain positions refute of those that are not finished. */
+    private static List<Claim> furtherOn(List<Claim> claims, PlainPositions plain) {
+        return claims.stream()
+                .map(claim -> claim.verdict() == Verdict.UNFINISHED
+                        ? plain.refuted(claim.id()).orElse(claim)
+                        : claim)
+                .toList();
+    }
+
+    /**
+     * Goes through the plain positions of everything on a sheet, together: contactors and buttons at rest or over, whatever is on its way
+     * left out. That is quick, and what it refutes is refuted; the other claims are unfinished, for races are not seen.
+     *
+     * @param progress told the states so far
+     */
+    public static Proof plain(Assembly assembly, Progress progress) {
+        if (!Machine.plain(assembly, List.of()).isSmallEnough()) {
+            return new Proof(List.of(TOO_LARGE), 0, false);
+        }
+        Replay replay = new Replay(assembly, List.of());
+        Refinement refinement = new Refinement(new Machine(assembly, List.of()), replay, () -> progress.isCancelled(0));
+        return new PlainPositions(assembly, List.of(), replay, refinement, progress).proof();
     }
 
     /** The claims on how long things take; they are measured on the bench, which the other core can do meanwhile. */

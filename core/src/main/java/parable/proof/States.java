@@ -12,20 +12,14 @@ final class States {
     private static final int FREE = -1;
 
     /** Groups are no larger than this, so that those of which little is found waste little. */
-    private static final int MOST_TOGETHER = 8;
+    private static final int MOST_TOGETHER = 7;
 
     private final int low;
     private int[] at = new int[1 << 10];
     private int[] parents = new int[1 << 10];
     private int size;
-    private long[] groups = new long[1 << 6];
-    private int[] table = new int[1 << 7];
-    private int[] places;
-    private int groupCount;
-
-    States() {
-        this(0);
-    }
+    private final Numbering groups = new Numbering();
+    private int[][] places = new int[1 << 6][];
 
     /**
      * No states yet.
@@ -34,9 +28,6 @@ final class States {
      */
     States(int hands) {
         low = Math.min(hands, MOST_TOGETHER);
-        places = new int[groups.length << low];
-        Arrays.fill(places, FREE);
-        Arrays.fill(table, FREE);
     }
 
     int size() {
@@ -44,7 +35,7 @@ final class States {
     }
 
     long key(int index) {
-        return groups[at[index] >>> low] << low | at[index] & (1 << low) - 1;
+        return groups.key(at[index] >>> low) << low | at[index] & (1 << low) - 1;
     }
 
     /** The position of the state it was found from, -1 for the first. */
@@ -54,68 +45,43 @@ final class States {
 
     /** Adds a state unless it is there; returns its position. */
     int add(long key, int parent) {
-        int place = place(key, isBeside(key, parent) ? at[parent] >>> low : groupOf(key));
-        if (places[place] != FREE) {
-            return places[place];
+        int group = isBeside(key, parent) ? at[parent] >>> low : groupOf(key);
+        int place = (int) key & (1 << low) - 1;
+        if (places[group][place] != FREE) {
+            return places[group][place];
         }
         if (size == at.length) {
-            at = Arrays.copyOf(at, 2 * size);
-            parents = Arrays.copyOf(parents, 2 * size);
+            at = Arrays.copyOf(at, size + (size >> 1));
+            parents = Arrays.copyOf(parents, size + (size >> 1));
         }
-        at[size] = place;
+        at[size] = group << low | place;
         parents[size] = parent;
-        places[place] = size;
+        places[group][place] = size;
         return size++;
     }
 
     /** The position of a state, -1 if it has not been found. */
     int indexOf(long key) {
-        int group = table[slot(key >>> low)];
-        return group == FREE ? FREE : places[place(key, group)];
+        int group = groups.indexOf(key >>> low);
+        return group == FREE ? FREE : places[group][(int) key & (1 << low) - 1];
     }
 
     /** Whether a state stands in the same group as another; most that hands lead to do. */
     private boolean isBeside(long key, int other) {
-        return other >= 0 && groups[at[other] >>> low] == key >>> low;
-    }
-
-    private int place(long key, int group) {
-        return group << low | (int) key & (1 << low) - 1;
+        return other >= 0 && groups.key(at[other] >>> low) == key >>> low;
     }
 
     /** The group of a state, a new one if there was none. */
     private int groupOf(long key) {
-        int slot = slot(key >>> low);
-        if (table[slot] != FREE) {
-            return table[slot];
+        int known = groups.size();
+        int group = groups.add(key >>> low);
+        if (group == known) {
+            if (group == places.length) {
+                places = Arrays.copyOf(places, 2 * group);
+            }
+            places[group] = new int[1 << low];
+            Arrays.fill(places[group], FREE);
         }
-        if (groupCount == groups.length) {
-            groups = Arrays.copyOf(groups, 2 * groupCount);
-            places = Arrays.copyOf(places, 2 * places.length);
-            Arrays.fill(places, places.length / 2, places.length, FREE);
-        }
-        groups[groupCount] = key >>> low;
-        table[slot] = groupCount++;
-        if (2 * groupCount > table.length) {
-            grow();
-        }
-        return groupCount - 1;
-    }
-
-    private int slot(long group) {
-        long mixed = group * 0x9E3779B97F4A7C15L;
-        int slot = (int) (mixed >>> 32) & table.length - 1;
-        while (table[slot] != FREE && groups[table[slot]] != group) {
-            slot = slot + 1 & table.length - 1;
-        }
-        return slot;
-    }
-
-    private void grow() {
-        table = new int[2 * table.length];
-        Arrays.fill(table, FREE);
-        for (int group = 0; group < groupCount; group++) {
-            table[slot(groups[group])] = group;
-        }
+        return group;
     }
 }

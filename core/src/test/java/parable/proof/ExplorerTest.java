@@ -104,7 +104,7 @@ class ExplorerTest {
     }
 
     /** One or two contactors and one or two buttons, their contacts put anywhere. */
-    private static Sheet circuit(Random random) {
+    static Sheet circuit(Random random) {
         int contactors = 1 + random.nextInt(2);
         int buttons = 1 + random.nextInt(2);
         List<String> devices = new ArrayList<>(

@@ -1,0 +1,53 @@
+package parable.proof;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import parable.bench.Fault;
+import parable.parts.Assembly;
+
+/**
+ * What can be refuted by plain positions alone: contactors, relays and buttons at rest or over, all contacts of one at once. There are far
+ * fewer of those than of states with everything that is under way, so they reach further on a large sheet. Whatever happens like this can
+ * happen; but races are not seen, so nothing is proved by finding nothing.
+ */
+final class PlainPositions {
+
+    private final Explorer explorer;
+    private final Map<String, Claim> claims = new LinkedHashMap<>();
+
+    /**
+     * Goes through them.
+     *
+     * @param faults what is wrong with the sheet, from the beginning
+     * @param replay shows on the bench what is refuted
+     * @param refinement finds the times at which the bench shows it, where nominal times do not
+     */
+    PlainPositions(Assembly assembly, List<Fault> faults, Replay replay, Refinement refinement, Progress progress) {
+        Machine machine = Machine.plain(assembly, faults);
+        explorer = new Explorer(machine, progress);
+        explorer.explore();
+        Deciding deciding = new Deciding(machine, explorer, replay, refinement);
+        Stream.of(
+                        new Claims(machine, explorer, deciding),
+                        new Rest(machine, explorer, replay, assembly.sheet().duty()))
+                .flatMap(source -> source.claims().stream())
+                .forEach(claim -> claims.put(claim.id(), claim));
+    }
+
+    /** How a claim fails, empty if they do not refute it. */
+    Optional<Claim> refuted(String id) {
+        return Optional.ofNullable(claims.get(id)).filter(claim -> claim.verdict() == Verdict.FAILS);
+    }
+
+    /** The proof that is left when there is nothing else: what is not refuted is not finished. */
+    Proof proof() {
+        List<Claim> known = claims.values().stream()
+                .map(claim ->
+                        claim.verdict() == Verdict.FAILS ? claim : Claim.open(claim.id(), claim.text(), claim.story()))
+                .toList();
+        return new Proof(known, explorer.states().size(), explorer.isComplete());
+    }
+}

@@ -1,0 +1,97 @@
+package parable.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import parable.Examples;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+
+/** What is refuted when contactors and buttons are at rest or over and nowhere between. */
+class PlainPositionsTest {
+
+    private static final Progress NOT_FAR = states -> states > 20_000;
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4})
+    void everythingThatMovesDoublesThem(int starters) {
+        Assembly assembly = Examples.fitted(IndependentPartsTest.starters(starters, true));
+
+        Proof plain = Proof.plain(assembly, Progress.UNWATCHED);
+
+        int supplyAndStop = 2;
+        int ofEachStarter = 3;
+        assertThat(plain.complete()).isTrue();
+        assertThat(plain.states()).isEqualTo(1 << supplyAndStop + ofEachStarter * starters);
+    }
+
+    @Test
+    void theyNeverProveAnything() {
+        assertThat(Proof.plain(Examples.fitted(Examples.washPump()), Progress.UNWATCHED)
+                        .claims())
+                .isNotEmpty()
+                .allMatch(claim -> claim.verdict() == Verdict.UNFINISHED);
+    }
+
+    @Test
+    void whatTheyRefuteIsRefutedWithEverythingUnderWayToo() {
+        int refuted = 0;
+        for (int seed = 0; seed < 150; seed++) {
+            Assembly assembly = Examples.fitted(ExplorerTest.circuit(new Random(seed)));
+            Proof whole = Proof.together(assembly, Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+            for (Claim claim : Proof.plain(assembly, Progress.UNWATCHED).claims()) {
+                if (claim.verdict() == Verdict.FAILS) {
+                    refuted++;
+                    assertThat(whole.claim(claim.id()).orElseThrow().verdict())
+                            .as("%s, seed %s", claim.id(), seed)
+                            .isEqualTo(Verdict.FAILS);
+                }
+            }
+        }
+        assertThat(refuted).isGreaterThan(20);
+    }
+
+    @Test
+    void theyReachWhatIsTooFarForTheWholeSearch() {
+        Assembly assembly = Examples.fitted(shortBehindFive());
+        Explorer notFar = new Explorer(Machine.untimed(assembly, List.of()), NOT_FAR);
+        notFar.explore();
+        assertThat(notFar.firstShort()).isEmpty();
+
+        Proof whole = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, NOT_FAR);
+
+        assertThat(whole.complete()).isFalse();
+        assertThat(whole.states()).isLessThan(40_000);
+        assertThat(whole.claim("no-short").orElseThrow()).satisfies(claim -> {
+            assertThat(claim.verdict()).isEqualTo(Verdict.FAILS);
+            assertThat(claim.story()).anyMatch(line -> line.contains("S5"));
+            assertThat(claim.refutation()).isPresent();
+        });
+    }
+
+    /** Five relays, each started once the one before is in; the contact of the last joins line and return. */
+    private static Sheet shortBehindFive() {
+        List<String> devices = new ArrayList<>(
+                List.of("{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"}"));
+        List<String> rungs = new ArrayList<>();
+        for (int n = 1; n <= 5; n++) {
+            devices.add("{\"tag\": \"S" + n + "\", \"kind\": \"push-button\", \"blocks\": \"13-14\"}");
+            devices.add("{\"tag\": \"K" + n
+                    + "\", \"kind\": \"contactor\", \"coil\": \"230 V AC\", \"aux\": \"13-14 23-24\"}");
+            rungs.add((n == 1 ? "L" : "L K" + (n - 1) + "[23-24] @a" + n) + " S" + n + "[13-14] @b" + n + " K" + n
+                    + "[A1-A2] N");
+            rungs.add((n == 1 ? "L" : "@a" + n) + " K" + n + "[13-14] @b" + n);
+        }
+        rungs.add("L K5[23-24] N");
+        return Examples.sheet(
+                String.join(", ", devices),
+                "\"G1[L] L\", \"G1[N] N\"",
+                rungs.stream().map(rung -> "\"" + rung + "\"").collect(Collectors.joining(", ")));
+    }
+}
