@@ -42,24 +42,26 @@ class PlainPositionsTest {
     @Test
     void whatTheyRefuteIsRefutedWithEverythingUnderWayToo() {
         int refuted = 0;
-        for (int seed = 0; seed < 150; seed++) {
+        for (int seed = 0; refuted < 15; seed++) {
             Assembly assembly = Examples.fitted(ExplorerTest.circuit(new Random(seed)));
-            Proof whole = Proof.together(assembly, Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
-            for (Claim claim : Proof.plain(assembly, Progress.UNWATCHED).claims()) {
-                if (claim.verdict() == Verdict.FAILS) {
-                    refuted++;
-                    assertThat(whole.claim(claim.id()).orElseThrow().verdict())
-                            .as("%s, seed %s", claim.id(), seed)
-                            .isEqualTo(Verdict.FAILS);
-                }
+            List<Claim> failing = Proof.plain(assembly, Progress.UNWATCHED).claims().stream()
+                    .filter(claim -> claim.verdict() == Verdict.FAILS)
+                    .toList();
+            if (!failing.isEmpty()) {
+                refuted += failing.size();
+                Proof whole = Proof.together(assembly, Proof.Speed.ANY, Progress.UNWATCHED);
+                assertThat(failing)
+                        .extracting(
+                                claim -> whole.claim(claim.id()).orElseThrow().verdict())
+                        .as("seed %s", seed)
+                        .noneMatch(Verdict::holds);
             }
         }
-        assertThat(refuted).isGreaterThan(20);
     }
 
     @Test
     void theyReachWhatIsTooFarForTheWholeSearch() {
-        Assembly assembly = Examples.fitted(shortBehindFive());
+        Assembly assembly = Examples.fitted(shortBehindSix());
         Explorer notFar = new Explorer(Machine.untimed(assembly, List.of()), NOT_FAR);
         notFar.explore();
         assertThat(notFar.firstShort()).isEmpty();
@@ -70,17 +72,17 @@ class PlainPositionsTest {
         assertThat(whole.states()).isLessThan(40_000);
         assertThat(whole.claim("no-short").orElseThrow()).satisfies(claim -> {
             assertThat(claim.verdict()).isEqualTo(Verdict.FAILS);
-            assertThat(claim.story()).anyMatch(line -> line.contains("S5"));
+            assertThat(claim.story()).anyMatch(line -> line.contains("S6"));
             assertThat(claim.refutation()).isPresent();
         });
     }
 
-    /** Five relays, each started once the one before is in; the contact of the last joins line and return. */
-    private static Sheet shortBehindFive() {
+    /** Six relays, each started once the one before is in; the contact of the last joins line and return. */
+    private static Sheet shortBehindSix() {
         List<String> devices = new ArrayList<>(
                 List.of("{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"}"));
         List<String> rungs = new ArrayList<>();
-        for (int n = 1; n <= 5; n++) {
+        for (int n = 1; n <= 6; n++) {
             devices.add("{\"tag\": \"S" + n + "\", \"kind\": \"push-button\", \"blocks\": \"13-14\"}");
             devices.add("{\"tag\": \"K" + n
                     + "\", \"kind\": \"contactor\", \"coil\": \"230 V AC\", \"aux\": \"13-14 23-24\"}");
@@ -88,7 +90,7 @@ class PlainPositionsTest {
                     + "[A1-A2] N");
             rungs.add((n == 1 ? "L" : "@a" + n) + " K" + n + "[13-14] @b" + n);
         }
-        rungs.add("L K5[23-24] N");
+        rungs.add("L K6[23-24] N");
         return Examples.sheet(
                 String.join(", ", devices),
                 "\"G1[L] L\", \"G1[N] N\"",
