@@ -25,6 +25,7 @@ public final class Check {
             new PaperRule(),
             new OpenStopRule(),
             new ChangeoverRule(),
+            new TimerRule(),
             new ColourRule(),
             new ProgramReadingRule(),
             new ProgramSealRule(),

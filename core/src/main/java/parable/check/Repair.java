@@ -47,6 +47,7 @@ public record Repair(String words, Sheet sheet) {
                         case "start-does-not-hold" -> sealIn(assembly, finding);
                         case "interlock-missing", "interlock-one-sided" -> interlock(assembly, finding);
                         case "mechanical-interlock-missing" -> mechanical(assembly.sheet(), finding, practice);
+                        case "timer-function" -> function(assembly.sheet(), finding);
                         default -> Optional.empty();
                     };
             return proposed.filter(repair -> repair.isSafe(finding, findings, cancelled));
@@ -118,6 +119,20 @@ public record Repair(String words, Sheet sheet) {
         return Optional.of(new Repair(
                 "Fits a mechanical interlock " + tag + " between " + between.replace(" ", " and ") + ".",
                 sheet.withDevices(devices)));
+    }
+
+    /** The other of the two delays on the timer. */
+    private static Optional<Repair> function(Sheet sheet, Finding finding) {
+        String timer = finding.where().get(0);
+        Device set = sheet.devices().stream()
+                .filter(device -> device.tag().equals(timer))
+                .findFirst()
+                .orElseThrow();
+        String function = set.setting("function").orElse("on-delay").equals("on-delay") ? "off-delay" : "on-delay";
+        List<Device> devices = sheet.devices().stream()
+                .map(device -> device == set ? device.with("function", function) : device)
+                .toList();
+        return Optional.of(new Repair("Sets " + timer + " to " + function + ".", sheet.withDevices(devices)));
     }
 
     private static String voltage(Part contactor) {

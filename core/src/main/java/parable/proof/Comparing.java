@@ -171,8 +171,12 @@ final class Comparing {
             return new Outcome(
                     all.motors(),
                     all.in().stream().filter(this::isCompared).sorted().toList(),
-                    all.lit().stream().filter(shared::contains).sorted().toList());
+                    all.lit().stream().filter(this::isShared).sorted().toList());
         });
+    }
+
+    private boolean isShared(String signal) {
+        return shared.contains(signal) || shared.stream().map(Outcome::lampIn).anyMatch(signal::equals);
     }
 
     private boolean isCompared(String tag) {

@@ -291,8 +291,14 @@ final class Conductions {
         return solution.potential(network.node(new Terminal(tag, marking)).orElseThrow());
     }
 
+    /** Whether a part does nothing but tell or move something: a lamp, a horn, a solenoid. */
     static boolean isSignal(Part part) {
         return part.family() == Family.PILOT_LAMP || part.family() == Family.HORN || part.family() == Family.SOLENOID;
+    }
+
+    /** Whether a part tells something: a signal, or a button with a lamp in it. */
+    static boolean tells(Part part) {
+        return isSignal(part) || part.loads().stream().anyMatch(load -> load.role() == LoadRole.LAMP);
     }
 
     static boolean isMotor(Part part) {

@@ -130,7 +130,7 @@ final class Machine {
         button = new boolean[count];
         moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
-        signals = where(Conductions::isSignal);
+        signals = where(Conductions::tells);
         int signatureAt = 1;
         for (int p = 0; p < count; p++) {
             Part part = parts.get(p);
@@ -699,9 +699,15 @@ final class Machine {
         return IntStream.of(motors).mapToObj(part -> parts.get(part).tag()).toList();
     }
 
-    /** The tags of lamps, horns and solenoids, in the order of their numbers. */
+    /** The tags of lamps, horns, solenoids and buttons with lamps, in the order of their numbers. */
     List<String> signals() {
         return IntStream.of(signals).mapToObj(part -> parts.get(part).tag()).toList();
+    }
+
+    /** What a signal is called, by its number: its tag, or the lamp of the button that it is in. */
+    String signal(int number) {
+        Part part = parts.get(signals[number]);
+        return Conductions.isSignal(part) ? part.tag() : Outcome.lampIn(part.tag());
     }
 
     /** What the motors do in a state, each in words; those that do nothing are left out. */
@@ -729,7 +735,7 @@ final class Machine {
                 .toList();
         List<String> lit = IntStream.range(0, signals.length)
                 .filter(signal -> (conduction.lit() >> signal & 1) == 1)
-                .mapToObj(signal -> parts.get(signals[signal]).tag())
+                .mapToObj(this::signal)
                 .toList();
         return new Outcome(doing(conduction), in, lit);
     }

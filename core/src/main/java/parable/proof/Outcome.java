@@ -8,7 +8,7 @@ import java.util.List;
  *
  * @param motors the motors that are fed, each with the way it turns
  * @param in the contactors and relays that are in
- * @param lit the lamps, horns and solenoids that are on
+ * @param lit the lamps, horns and solenoids that are on; of a button its lamp
  */
 record Outcome(List<String> motors, List<String> in, List<String> lit) {
 
@@ -16,6 +16,11 @@ record Outcome(List<String> motors, List<String> in, List<String> lit) {
         motors = List.copyOf(motors);
         in = List.copyOf(in);
         lit = List.copyOf(lit);
+    }
+
+    /** What a lamp is called that is in a button. */
+    static String lampIn(String button) {
+        return button + "'s lamp";
     }
 
     /** What can be seen from in front of the door: motors and signals. */

@@ -51,7 +51,8 @@ final class Signals implements ClaimSource {
                     .findFirst()
                     .ifPresent(saying -> claims.add(Claim.holding(
                             "signal:" + tag,
-                            "Once all has settled, " + tag + " is on exactly when " + saying.getKey() + ".",
+                            "Once all has settled, " + machine.signal(number) + " is on exactly when " + saying.getKey()
+                                    + ".",
                             Verdict.HOLDS_AT_ANY_SPEED,
                             List.of())));
         }
@@ -72,7 +73,7 @@ final class Signals implements ClaimSource {
         return on
                 ? Optional.of(Claim.holding(
                         "signal:" + tag,
-                        tag + " is on in passing only, never once all has settled"
+                        machine.signal(number) + " is on in passing only, never once all has settled"
                                 + (whileDriven ? "." : ", and never while a motor is fed."),
                         Verdict.HOLDS_AT_ANY_SPEED,
                         List.of()))
@@ -101,6 +102,10 @@ final class Signals implements ClaimSource {
                 both(sayings, part.tag() + " has tripped", part.tag() + " is healthy", stands(p, 1), power);
             } else if (part.family() == Family.EMERGENCY_STOP || part.family() == Family.MACHINE_SWITCH) {
                 both(sayings, part.tag() + " is actuated", part.tag() + " is at rest", stands(p, 1), power);
+            } else if (part.family() == Family.CONTROLLER
+                    && machine.programmed().isPresent()) {
+                BitSet scans = where(state -> machine.scans(state, machine.conduction(state)));
+                both(sayings, part.tag() + " runs", part.tag() + " is stopped", scans, power);
             }
         }
         List<Map.Entry<String, BitSet>> single = List.copyOf(sayings.entrySet());

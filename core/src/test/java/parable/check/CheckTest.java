@@ -202,4 +202,31 @@ class CheckTest {
                 .contains("overload-missing", "control-unprotected", "contact-behind-coil", "coil-not-wired");
         assertThat(Check.of(Examples.fitted(sheet))).extracting(Finding::code).contains("not-wired");
     }
+
+    /** Every function at every place of the library where a timer stands, with those that fit there. */
+    @ParameterizedTest
+    @CsvSource({
+        "Mill, on-delay",
+        "Star-delta direct, on-delay",
+        "Star-delta dead time, star-delta",
+        "Mill start warning, on-delay",
+        "Warning at start, on-delay",
+        "Timed brake, off-delay interval"
+    })
+    void aTimerWhoseFunctionDoesNotFitItsPlaceIsFound(String name, String fitting) {
+        Sheet sheet = Examples.ofLibrary(name);
+        List<String> functions = fitting.equals("star-delta")
+                ? List.of(fitting)
+                : List.of("on-delay", "off-delay", "interval", "flasher");
+        for (String function : functions) {
+            Sheet set = sheet.withDevices(sheet.devices().stream()
+                    .map(device -> device.kind().equals("timer") ? device.with("function", function) : device)
+                    .toList());
+
+            assertThat(Check.reading(Examples.fitted(set)).stream()
+                            .anyMatch(finding -> finding.code().equals("timer-function")))
+                    .as("%s with %s", name, function)
+                    .isEqualTo(!List.of(fitting.split(" ")).contains(function));
+        }
+    }
 }

@@ -52,6 +52,7 @@ class MistakesTest {
         "timer-contacts-confused, nothing-starts",
         "timer-contacts-confused-with-direct-main, full-voltage-first",
         "timer-of-the-wrong-kind, never-pulls-in",
+        "timer-of-the-wrong-kind, timer-function",
         "star-and-delta-together, no-short",
         "restart-not-declared, restarts-when-power-returns",
         "contact-used-twice, contact-used-twice",

@@ -22,7 +22,8 @@ class RepairTest {
         "seal-in-forgotten, start-does-not-hold",
         "interlock-missing, interlock-missing",
         "interlock-one-sided, interlock-one-sided",
-        "mechanical-interlock-missing, mechanical-interlock-missing"
+        "mechanical-interlock-missing, mechanical-interlock-missing",
+        "timer-of-the-wrong-kind, timer-function"
     })
     void mendsWhatWasFound(String mistake, String code) throws Exception {
         Sheet wrong = sheet(mistake);
