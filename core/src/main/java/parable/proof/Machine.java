@@ -437,11 +437,7 @@ final class Machine {
 
     /** How a state is joined and fed. */
     Conduction conduction(long state) {
-        long key = hasPower(state) ? 1 : 0;
-        for (int p : signing) {
-            key |= signature[p][valueOfMoving(state, p)];
-        }
-        return conductions.of(key, hasPower(state), () -> closed(state, 0));
+        return conductions.of(contacts(state), hasPower(state), () -> closed(state, 0));
     }
 
     /** How some state that was asked for is joined and fed, by the number of that. */
@@ -460,12 +456,10 @@ final class Machine {
         if (shown.told() == 0) {
             return without;
         }
-        long key = hasPower(state) ? 1 : 0;
-        for (int p : signing) {
-            key |= signature[p][valueOfMoving(state, p)];
-        }
         return conductions.of(
-                key | (long) shown.told() << signatureBits, hasPower(state), () -> closed(state, shown.told()));
+                contacts(state) | (long) shown.told() << signatureBits,
+                hasPower(state),
+                () -> closed(state, shown.told()));
     }
 
     /**
@@ -602,7 +596,7 @@ final class Machine {
     /** Hands over each state that the circuit may come to by itself in one step; returns whether there is any. */
     boolean eachOwn(long state, Conduction conduction, LongConsumer step) {
         boolean any = false;
-        if (memory != NONE) {
+        if (memory != NONE && rank[memory] >= 0) {
             int becomes = remembersNext(state, conduction);
             any = becomes != valueOfMoving(state, memory) || ripe(state) != 0;
             if (any) {
@@ -684,6 +678,15 @@ final class Machine {
             }
         }
         step.accept(state ^ 1L << powerShift);
+    }
+
+    /** What tells the ways apart in which the contacts stand in states. */
+    private long contacts(long state) {
+        long key = hasPower(state) ? 1 : 0;
+        for (int p : signing) {
+            key |= signature[p][valueOfMoving(state, p)];
+        }
+        return key;
     }
 
     /** The motors that are fed. */

@@ -15,6 +15,7 @@ import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Moment;
+import parable.bench.Pace;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -141,7 +142,7 @@ final class Rehearsal {
                 return new Rest(bench, 0, faults);
             }
             Bench before = rest(situation.before()).bench();
-            Bench bench = before.on(assembly, before.now());
+            Bench bench = before.paced(Pace.NOMINAL);
             long since = bench.now();
             bench.act(situation.hands().get(situation.hands().size() - 1));
             settle(bench, situation.phase());

@@ -32,7 +32,19 @@ final class ShortestPath {
             }
             return all;
         }
-        return points <= EXACT ? exact(points, length) : improved(points, length);
+        Length measured = measured(points, length);
+        return points <= EXACT ? exact(points, measured) : improved(points, measured);
+    }
+
+    /** The same lengths, each measured once. */
+    private static Length measured(int points, Length length) {
+        double[][] lengths = new double[points][points];
+        for (int one = 0; one < points; one++) {
+            for (int other = 0; other < points; other++) {
+                lengths[one][other] = length.between(one, other);
+            }
+        }
+        return (one, other) -> lengths[one][other];
     }
 
     static double lengthOf(List<Integer> way, Length length) {
@@ -56,8 +68,11 @@ final class ShortestPath {
         for (int set = 1; set < sets; set++) {
             for (int last = 0; last < points; last++) {
                 for (int next = 0; next < points && best[set][last] < Double.POSITIVE_INFINITY; next++) {
+                    if ((set >> next & 1) == 1) {
+                        continue;
+                    }
                     double longer = best[set][last] + length.between(last, next);
-                    if ((set >> next & 1) == 0 && longer < best[set | 1 << next][next] - GAIN) {
+                    if (longer < best[set | 1 << next][next] - GAIN) {
                         best[set | 1 << next][next] = longer;
                         before[set | 1 << next][next] = last;
                     }

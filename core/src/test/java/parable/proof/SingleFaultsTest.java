@@ -81,7 +81,9 @@ class SingleFaultsTest {
                 "Pomace auger | K1 3-4 no longer conducts | false | false",
                 "Pomace auger | G1 L2 gives no voltage | false | false",
                 "Press platen | X1 is missing | true | true",
-                "Press platen | K1 21-22 is welded closed | false | true"
+                "Press platen | K1 21-22 is welded closed | false | true",
+                "By controller | A1 is stuck | false | false",
+                "By controller | KA2 11-14 is welded closed | true | false"
             })
     void theElectriciansAnswer(String sheet, String fault, boolean dangerous, boolean hidden) {
         FaultRow row = row(sheet, fault);
