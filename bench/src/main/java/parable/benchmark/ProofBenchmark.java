@@ -28,7 +28,17 @@ import parable.starters.Library;
 public class ProofBenchmark {
 
     /** The starter. */
-    @Param({"Wash pump", "Press platen", "Crusher", "Three stations", "Compressor", "Star-delta dead time", "Mill"})
+    @Param({
+        "Wash pump",
+        "Press platen",
+        "Crusher",
+        "Three stations",
+        "Compressor",
+        "Star-delta dead time",
+        "Mill",
+        "By controller",
+        "Bottle rinser"
+    })
     public String starter;
 
     /** Which times are kept. */

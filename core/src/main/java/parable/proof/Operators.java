@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -18,8 +19,18 @@ final class Operators {
 
     private final Machine machine;
 
+    /** What could start something, and where it stands as it is drawn. */
+    private final int[] starting;
+
+    private final int[] drawn;
+
     Operators(Machine machine) {
         this.machine = machine;
+        long rest = machine.initial();
+        starting = IntStream.of(machine.moving())
+                .filter(part -> couldStart(machine.parts().get(part)))
+                .toArray();
+        drawn = IntStream.of(starting).map(part -> machine.value(rest, part)).toArray();
     }
 
     /** The tag of the device that a hand moves. */
@@ -112,9 +123,8 @@ final class Operators {
 
     /** Whether nothing that could start something is held or turned away from where it is drawn. */
     boolean isQuiet(long state) {
-        for (int part : machine.moving()) {
-            boolean away = machine.value(state, part) != machine.value(machine.initial(), part);
-            if (away && couldStart(machine.parts().get(part))) {
+        for (int i = 0; i < starting.length; i++) {
+            if (machine.value(state, starting[i]) != drawn[i]) {
                 return false;
             }
         }

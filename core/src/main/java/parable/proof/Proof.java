@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.circuit.Sheet;
@@ -52,15 +53,20 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
      * @param progress told the states so far; once it ends the search, what is not decided is unfinished
      */
     public static Proof of(Assembly assembly, Speed speed, Progress progress) {
+        return apart(assembly, part -> ofOne(part, List.of(), speed, progress));
+    }
+
+    /** The circuits of a sheet that have nothing to do with each other, each gone through by itself. */
+    private static Proof apart(Assembly assembly, Function<Assembly, Proof> gone) {
         List<Sheet> parts = IndependentParts.of(assembly);
         if (parts.size() == 1) {
-            return ofOne(assembly, List.of(), speed, progress);
+            return gone.apply(assembly);
         }
         int states = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
         for (Sheet part : parts) {
-            Proof proof = ofOne(fitted(part), List.of(), speed, progress);
+            Proof proof = gone.apply(fitted(part));
             states += proof.states;
             complete &= proof.complete;
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
@@ -132,18 +138,33 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
     }
 
     /**
-     * Goes through the plain positions of everything on a sheet, together: contactors and buttons at rest or over, whatever is on its way
-     * left out. That is quick, and what it refutes is refuted; the other claims are unfinished, for races are not seen.
+     * Goes through the plain positions of a sheet: contactors and buttons at rest or over, whatever is on its way left out. That is quick, and
+     * what it refutes is refuted; the other claims are unfinished, for races are not seen.
      *
      * @param progress told the states so far
      */
     public static Proof plain(Assembly assembly, Progress progress) {
+        return apart(assembly, part -> plainOfOne(part, progress));
+    }
+
+    private static Proof plainOfOne(Assembly assembly, Progress progress) {
         if (!Machine.plain(assembly, List.of()).isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
         Replay replay = new Replay(assembly, List.of());
         Refinement refinement = new Refinement(new Machine(assembly, List.of()), replay, () -> progress.isCancelled(0));
         return new PlainPositions(assembly, List.of(), replay, refinement, progress).proof();
+    }
+
+    /**
+     * How many plain positions of a sheet can be reached, everything on it gone through together, whatever is independent.
+     *
+     * @param progress told those so far; once it ends the search, or {@link #MOST_STATES} are known, that many
+     */
+    public static int plainPositions(Assembly assembly, Progress progress) {
+        Explorer explorer = new Explorer(Machine.plain(assembly, List.of()), progress);
+        explorer.explore();
+        return explorer.states().size();
     }
 
     /** The claims on how long things take; they are measured on the bench, which the other core can do meanwhile. */

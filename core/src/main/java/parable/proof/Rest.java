@@ -20,6 +20,7 @@ final class Rest implements ClaimSource {
     private final Explorer explorer;
     private final Replay replay;
     private final Duty duty;
+    private final long drawn;
 
     Rest(Machine machine, Explorer explorer, Replay replay, Duty duty) {
         this.machine = machine;
@@ -27,6 +28,7 @@ final class Rest implements ClaimSource {
         this.explorer = explorer;
         this.replay = replay;
         this.duty = duty;
+        drawn = machine.initial();
     }
 
     @Override
@@ -98,7 +100,7 @@ final class Rest implements ClaimSource {
                     releases.add(move);
                 }
             } else if (isStopOrTrip(machine.parts().get(move.part()))
-                    && machine.value(state, move.part()) != machine.value(machine.initial(), move.part())) {
+                    && machine.value(state, move.part()) != machine.value(drawn, move.part())) {
                 releases.add(move);
             }
         }

@@ -23,12 +23,19 @@ class PlainPositionsTest {
     void everythingThatMovesDoublesThem(int starters) {
         Assembly assembly = Examples.fitted(IndependentPartsTest.starters(starters, true));
 
-        Proof plain = Proof.plain(assembly, Progress.UNWATCHED);
-
         int supplyAndStop = 2;
         int ofEachStarter = 3;
+        assertThat(Proof.plainPositions(assembly, Progress.UNWATCHED))
+                .isEqualTo(1 << supplyAndStop + ofEachStarter * starters);
+    }
+
+    @Test
+    void whatStopsOneStarterNeedNotStopAnother() {
+        Proof plain = Proof.plain(Examples.fitted(IndependentPartsTest.starters(3, true)), Progress.UNWATCHED);
+
         assertThat(plain.complete()).isTrue();
-        assertThat(plain.states()).isEqualTo(1 << supplyAndStop + ofEachStarter * starters);
+        assertThat(plain.claim("stops:S20")).isPresent();
+        assertThat(plain.claims()).noneMatch(claim -> claim.verdict() == Verdict.FAILS);
     }
 
     @Test
