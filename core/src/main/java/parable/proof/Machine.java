@@ -18,7 +18,6 @@ import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
-import parable.parts.Verb;
 
 /**
  * The positions of everything on a sheet that moves, one long for each state. Breakers without a release and fuses stay closed, all
@@ -28,9 +27,6 @@ final class Machine {
 
     /** A step to another state. */
     record Move(int part, int value, boolean byHand) {}
-
-    /** A contact that a controller's program closes, with its number in the network. */
-    private record Output(Contact contact, int number) {}
 
     /** The part that stands for all supplies from outside. */
     static final int POWER = -1;
@@ -66,9 +62,7 @@ final class Machine {
     private final int bits;
     private final int signatureBits;
     private final Conductions conductions;
-    private final BitSet resting = new BitSet();
-    private final BitSet[][] closedAt;
-    private final List<Output> outputs = new ArrayList<>();
+    private final ContactPositions standing;
     private final Optional<Programmed> programmed;
     private final int memory;
     private final int[] signing;
@@ -185,8 +179,7 @@ final class Machine {
             flips[p] = two ? 1L << shift[p] : 0;
         }
         signatureBits = signatureAt;
-        closedAt = new BitSet[count][];
-        noteContacts(assembly);
+        standing = new ContactPositions(Network.of(assembly), parts, components, part -> rank[part] >= 0);
         conductions = new Conductions(assembly, moving, motors, signals, faults, programmed);
     }
 
@@ -468,47 +461,9 @@ final class Machine {
      * @param told bit n is set if output n of the controller is closed in any case
      */
     private BitSet closed(long state, int told) {
-        BitSet closed = (BitSet) resting.clone();
-        for (int p : signing) {
-            if (closedAt[p].length > 0) {
-                closed.or(closedAt[p][valueOfMoving(state, p)]);
-            }
-        }
-        for (Output output : outputs) {
-            if (isOn(state, output.contact()) || (told >> output.contact().closedIn() - 1 & 1) == 1) {
-                closed.set(output.number());
-            }
-        }
-        return closed;
-    }
-
-    /** Notes which contacts are closed at which value of which part. */
-    private void noteContacts(Assembly assembly) {
-        Network network = Network.of(assembly);
-        for (int p = 0; p < parts.size(); p++) {
-            Part part = parts.get(p);
-            Component component = components.get(p);
-            int values = rank[p] < 0
-                            || component.bits() >= MOST_MEMORY
-                            || part.contacts().isEmpty()
-                    ? 0
-                    : 1 << component.bits();
-            closedAt[p] = new BitSet[values];
-            Arrays.setAll(closedAt[p], value -> new BitSet());
-            for (int c = 0; c < part.contacts().size(); c++) {
-                Contact contact = part.contacts().get(c);
-                int number = network.contact(p, c);
-                if (contact.output()) {
-                    outputs.add(new Output(contact, number));
-                } else if (rank[p] < 0) {
-                    resting.set(number, component.isClosed(contact, component.rest()));
-                } else {
-                    for (int value = 0; value < values; value++) {
-                        closedAt[p][value].set(number, component.isValue(value) && component.isClosed(contact, value));
-                    }
-                }
-            }
-        }
+        return standing.closed(
+                part -> valueOfMoving(state, part),
+                output -> isOn(state, output) || (told >> output.closedIn() - 1 & 1) == 1);
     }
 
     /** Whether a lamp hangs on an output that was found to go on changing. */
@@ -745,54 +700,8 @@ final class Machine {
 
     /** A move in words. */
     String words(Move move) {
-        if (move.part() == POWER) {
-            return "the supply fails or returns";
-        }
-        Part part = parts.get(move.part());
-        if (components.get(move.part()) instanceof Component.Armature) {
-            return part.tag()
-                    + switch (move.value()) {
-                        case Component.Armature.STARTED -> "'s coil is fed";
-                        case Component.Armature.RISING -> " begins to move";
-                        case Component.Armature.IN -> " is in";
-                        case Component.Armature.HANGING -> "'s coil has let go";
-                        case Component.Armature.FALLING -> " begins to drop out";
-                        default -> " is out";
-                    };
-        }
-        if (components.get(move.part()) instanceof Component.TwoPlace) {
-            return part.tag() + (move.value() == 1 ? " pulls in" : " drops out");
-        }
-        if (components.get(move.part()) instanceof Component.Button) {
-            return part.tag() + (move.byHand() ? " is pressed or let go" : "'s blocks move");
-        }
-        if (components.get(move.part()) instanceof Component.Clock) {
-            return part.tag() + "'s clockwork goes on";
-        }
-        if (components.get(move.part()) instanceof Component.Memory) {
-            return part.tag() + "'s program is scanned";
-        }
-        if (components.get(move.part()) instanceof Component.Output) {
-            return part.tag() + (move.value() == 1 ? " closes" : " opens");
-        }
-        if (components.get(move.part()) instanceof Component.ProgramTimer) {
-            return "the program's timer " + part.tag() + " has run its time";
-        }
-        String of = part.family() == Family.OVERLOAD_RELAY
-                        && move.value() == part.drive().verbs().get(Verb.PRESS)
-                ? part.tag() + "'s stop button"
-                : part.tag();
-        return verb(part, move.value()).map(verb -> of + " is " + verb).orElse(part.tag() + " changes over");
-    }
-
-    private static Optional<String> verb(Part part, int position) {
-        if (part.drive() instanceof Drive.ByTurning turning) {
-            return Optional.of("turned to " + turning.positions().get(position));
-        }
-        return part.drive().verbs().entrySet().stream()
-                .filter(verb -> verb.getValue() == position)
-                .map(verb -> verb.getKey().done())
-                .sorted()
-                .findFirst();
+        return move.part() == POWER
+                ? "the supply fails or returns"
+                : MoveWords.of(move, parts.get(move.part()), components.get(move.part()));
     }
 }

@@ -10,7 +10,7 @@ public interface Progress {
     /**
      * Told now and then how far the work is, from any thread.
      *
-     * @param done so many states, or so many faults, so far
+     * @param done so many states, or so many faults, so far; 0 if it is only asked whether to end
      * @return whether the work is to end here
      */
     boolean isCancelled(int done);

@@ -30,6 +30,9 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
             List.of(),
             Optional.empty());
 
+    /** Said where it is only asked whether to go on, so that the answer does not depend on how far the search is by chance. */
+    private static final int NOTHING_NEW = 0;
+
     /** The most states that are gone through. */
     public static final int MOST_STATES = 10_000_000;
 
@@ -102,8 +105,10 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         BooleanSupplier notInTime = speed == Speed.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());
-        CompletableFuture<List<Claim>> onTimes =
-                CompletableFuture.supplyAsync(() -> onTimes(assembly, faults, notInTime));
+        CompletableFuture<List<Claim>> onTimes = speed == Speed.ANY
+                ? CompletableFuture.completedFuture(List.of())
+                : CompletableFuture.supplyAsync(
+                        () -> onTimes(assembly, faults, () -> progress.isCancelled(NOTHING_NEW)));
         explorer.explore();
         Replay replay = new Replay(assembly, faults);
         Refinement refinement = new Refinement(timed, replay, notInTime);
@@ -121,7 +126,7 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
                         new Awaiting(machine, explorer))
                 .flatMap(source -> source.claims().stream())
                 .toList();
-        boolean goesOn = !explorer.isComplete() && !progress.isCancelled(0);
+        boolean goesOn = !explorer.isComplete() && !progress.isCancelled(NOTHING_NEW);
         return new Proof(
                 goesOn ? furtherOn(claims, new PlainPositions(assembly, faults, replay, refinement, progress)) : claims,
                 explorer.states().size(),
@@ -152,7 +157,8 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
             return new Proof(List.of(TOO_LARGE), 0, false);
         }
         Replay replay = new Replay(assembly, List.of());
-        Refinement refinement = new Refinement(new Machine(assembly, List.of()), replay, () -> progress.isCancelled(0));
+        Refinement refinement =
+                new Refinement(new Machine(assembly, List.of()), replay, () -> progress.isCancelled(NOTHING_NEW));
         return new PlainPositions(assembly, List.of(), replay, refinement, progress).proof();
     }
 

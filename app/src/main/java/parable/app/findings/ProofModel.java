@@ -140,7 +140,7 @@ public final class ProofModel {
 
     private boolean isOver(long mine, int now) {
         long time = System.nanoTime();
-        if (time - told > TELL_EVERY) {
+        if (now > 0 && time - told > TELL_EVERY) {
             told = time;
             Platform.runLater(() -> done.set(now));
         }
