@@ -1,11 +1,9 @@
 package parable.proof;
 
 import java.util.List;
-import java.util.stream.IntStream;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
-import parable.parts.Verb;
 
 /** How finely the positions of what moves are told apart. */
 enum Grain {
@@ -16,23 +14,16 @@ enum Grain {
     /** Contactors, relays and buttons are at rest or over, and all their contacts move as one. What can happen like this can happen; not the other way round. */
     PLAIN;
 
-    /** How a part moves. */
+    private static final List<Integer> AT_REST_OR_OVER = List.of(0, 1);
+
+    /** How a part moves. Of an overload relay only that it is healthy or tripped is left in plain positions, its stop button is not. */
     Component of(Part part, int initial) {
         if (this == PLAIN) {
             if (part.drive() instanceof Drive.ByCoil) {
                 return new Component.TwoPlace();
             }
-            if (part.family() == Family.PUSH_BUTTON) {
-                return new Component.Hand(List.of(0, 1), initial);
-            }
-            if (part.family() == Family.OVERLOAD_RELAY) {
-                int stop = part.drive().verbs().getOrDefault(Verb.PRESS, -1);
-                return new Component.Hand(
-                        IntStream.rangeClosed(0, 1)
-                                .filter(position -> position != stop)
-                                .boxed()
-                                .toList(),
-                        initial);
+            if (part.family() == Family.PUSH_BUTTON || part.family() == Family.OVERLOAD_RELAY) {
+                return new Component.Hand(AT_REST_OR_OVER, initial);
             }
         }
         return Component.of(part, initial);

@@ -405,8 +405,8 @@ final class Machine {
     }
 
     /** Whether a scan would change anything, or stopping the controller has yet to. */
-    private boolean isToScan(long state, Conduction conduction) {
-        return remembersNext(state, conduction) != valueOfMoving(state, memory) || ripe(state) != 0;
+    private boolean isToScan(long state, int becomes) {
+        return becomes != valueOfMoving(state, memory) || ripe(state) != 0;
     }
 
     /** The controller with its program, empty if the sheet has none. */
@@ -513,7 +513,7 @@ final class Machine {
     private boolean isTold(long state, int part, Conduction conduction) {
         Programmed controller = programmed.orElseThrow();
         if (part == memory) {
-            return isToScan(state, conduction);
+            return isToScan(state, remembersNext(state, conduction));
         }
         int output = part - memory - 1;
         int remembered = valueOfMoving(state, memory);
@@ -524,7 +524,8 @@ final class Machine {
 
     private int[] targets(long state, int part, Conduction conduction) {
         if (part == memory) {
-            return isToScan(state, conduction) ? new int[] {remembersNext(state, conduction)} : NOWHERE;
+            int becomes = remembersNext(state, conduction);
+            return isToScan(state, becomes) ? new int[] {becomes} : NOWHERE;
         }
         if (next[part].length == 0) {
             return NOWHERE;
@@ -553,7 +554,7 @@ final class Machine {
         boolean any = false;
         if (memory != NONE && rank[memory] >= 0) {
             int becomes = remembersNext(state, conduction);
-            any = becomes != valueOfMoving(state, memory) || ripe(state) != 0;
+            any = isToScan(state, becomes);
             if (any) {
                 step.accept(scanned(state, becomes));
             }
