@@ -30,6 +30,21 @@ record Conduction(
         boolean scans,
         int number) {
 
+    /** Whether another moves everything in the same way, drives the same motors and is shorted or not alike. */
+    boolean movesLike(Conduction other) {
+        return shorted == other.shorted
+                && driven == other.driven
+                && pulls == other.pulls
+                && holds == other.holds
+                && reads == other.reads
+                && scans == other.scans;
+    }
+
+    /** Whether another is the same in everything but its number. */
+    boolean isLike(Conduction other) {
+        return equals(other.numbered(number));
+    }
+
     /** The same by another number. */
     Conduction numbered(int other) {
         return new Conduction(shorted, driven, reversed, uneven, live, braked, pulls, holds, lit, reads, scans, other);

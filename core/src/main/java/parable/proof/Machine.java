@@ -161,12 +161,8 @@ final class Machine {
         }
         powerShift = place(true, 0);
         bits = place(false, powerShift + 1);
-        boolean sound = programmed
-                .filter(controller -> faults.stream().noneMatch(fault -> fault.tag()
-                        .equals(parts.get(controller.part()).tag())))
-                .isPresent();
         atOnce = IntStream.range(0, programmed.map(Programmed::outputs).orElse(0))
-                .filter(output -> merged && sound && programmed.orElseThrow().followsAtOnce(output))
+                .filter(output -> merged && programmed.orElseThrow().followsAtOnce(output, faults))
                 .toArray();
         signing = IntStream.of(moving).filter(p -> p != memory).toArray();
         byItself = IntStream.of(signing).filter(p -> next[p].length > 0).toArray();
@@ -636,8 +632,17 @@ final class Machine {
         step.accept(state ^ 1L << powerShift);
     }
 
+    /** Whether another has the same parts, and each of them moves in the same way where its coil and the program's inputs are the same. */
+    boolean movesLike(Machine other) {
+        return components.equals(other.components)
+                && Arrays.equals(moving, other.moving)
+                && Arrays.equals(welded, other.welded)
+                && Arrays.deepEquals(barredBy, other.barredBy)
+                && Arrays.equals(atOnce, other.atOnce);
+    }
+
     /** What tells the ways apart in which the contacts stand in states. */
-    private long contacts(long state) {
+    long contacts(long state) {
         long key = hasPower(state) ? 1 : 0;
         for (int p : signing) {
             key |= signature[p][valueOfMoving(state, p)];

@@ -11,8 +11,11 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import parable.bench.Fault;
 import parable.circuit.Device;
 import parable.circuit.Extras;
+import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.ControllerField;
 import parable.parts.Drive;
@@ -275,8 +278,24 @@ final class Programmed {
     }
 
     /** Whether an output leads to nothing but the coil of a relay, and follows at once without making a difference. */
-    boolean followsAtOnce(int output) {
-        return circuit.onlyRelay(outputs.get(output)).filter(circuit::onlyMakes).isPresent();
+    boolean followsAtOnce(int output, List<Fault> faults) {
+        int number = outputs.get(output);
+        return circuit.onlyRelay(number).filter(circuit::onlyMakes).isPresent()
+                && faults.stream().noneMatch(fault -> leadsElsewhere(fault, number));
+    }
+
+    /** Whether a fault may join what an output feeds with something else, or keep the program from running. */
+    private boolean leadsElsewhere(Fault fault, int output) {
+        Stream<Terminal> feeds = Stream.concat(
+                Stream.of(new Terminal(
+                        controller.tag(), controller.contacts().get(output).to())),
+                circuit.behind(output).stream());
+        return switch (fault.kind()) {
+            case WELDED, BURNT, OFF, BROKEN, BLOWN, LOST, MISSING -> false;
+            case EARTHED -> feeds.anyMatch(new Terminal(fault.tag(), fault.place())::equals);
+            case STUCK, SHORTED, LOOSE, LOW, MISSET, MISPLACED, SWAPPED -> feeds.anyMatch(
+                    terminal -> terminal.tag().equals(fault.tag()));
+        };
     }
 
     /** What the lamps show once nothing changes any more; they change nothing themselves. */

@@ -24,7 +24,7 @@ import parable.scenario.Step;
 final class Replay {
 
     private static final long APART = 8_000_000;
-    private static final long READY = 60_000_000;
+    private static final long LONGEST = 60_000_000;
 
     /** More changes than this in four seconds, with nobody near, are chatter. */
     private static final int CHATTER = 40;
@@ -33,6 +33,10 @@ final class Replay {
 
     private final Assembly assembly;
     private final List<Fault> faults;
+
+    /** By when all has settled after switching on, in microseconds: time enough for all timers one after the other. */
+    private final long ready;
+
     private final List<Step> script = new ArrayList<>();
     private Optional<Bench> settled = Optional.empty();
     private List<Step> beginning = List.of();
@@ -45,6 +49,25 @@ final class Replay {
     Replay(Assembly assembly, List<Fault> faults) {
         this.faults = faults;
         this.assembly = assembly;
+        long timers = assembly.parts().stream().mapToLong(Replay::longest).sum()
+                + Programmed.of(assembly).map(Programmed::longest).orElse(0L);
+        ready = Math.min(APART + timers, LONGEST);
+    }
+
+    /** How long a timer takes to go through all that it does, in microseconds; 0 for other parts. */
+    private static long longest(Part part) {
+        return part.drive() instanceof Drive.ByTimer timer
+                ? timer.program().fed().stream()
+                        .mapToLong(stage -> stage.after().longest())
+                        .sum()
+                : 0;
+    }
+
+    /** What hands do one after the other, up to a while after the last. */
+    Refutation shown(List<Machine.Move> hands) {
+        Bench bench = played(hands, APART);
+        bench.runUntil(bench.now() + APART);
+        return refutation(bench, bench.now(), Pace.NOMINAL);
     }
 
     /**
@@ -59,13 +82,17 @@ final class Replay {
     }
 
     private Optional<Refutation> play(List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
+        return look(played(hands, apart), kind, inTheEnd, Pace.NOMINAL);
+    }
+
+    private Bench played(List<Machine.Move> hands, long apart) {
         Bench bench = begin(Pace.NOMINAL);
-        bench.runUntil(READY);
+        bench.runUntil(ready);
         for (Machine.Move move : hands) {
             bench.runUntil(bench.now() + apart);
             action(move, bench.moment()).forEach(action -> act(bench, action));
         }
-        return look(bench, kind, inTheEnd, Pace.NOMINAL);
+        return bench;
     }
 
     /**
@@ -120,12 +147,7 @@ final class Replay {
 
     /** Plays what hands do, and looks whether things still move long after; the instant is the last at which anything changed. */
     Optional<Refutation> restless(List<Machine.Move> hands) {
-        Bench bench = begin(Pace.NOMINAL);
-        bench.runUntil(READY);
-        for (Machine.Move move : hands) {
-            bench.runUntil(bench.now() + APART);
-            action(move, bench.moment()).forEach(action -> act(bench, action));
-        }
+        Bench bench = played(hands, APART);
         long last = bench.now();
         bench.runUntil(last + APART);
         long late = bench.instants().stream()
@@ -161,7 +183,7 @@ final class Replay {
     }
 
     private Optional<Refutation> look(Bench bench, Predicate<Moment> kind, boolean inTheEnd, Pace pace) {
-        bench.runUntil(bench.now() + (inTheEnd ? READY : APART));
+        bench.runUntil(bench.now() + (inTheEnd ? LONGEST : APART));
         if (inTheEnd) {
             return kind.test(bench.moment()) ? Optional.of(refutation(bench, bench.now(), pace)) : Optional.empty();
         }

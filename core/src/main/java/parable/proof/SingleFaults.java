@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -40,6 +41,10 @@ public final class SingleFaults {
     private final List<Usual> healthy;
     private final Set<String> holding;
     private final Set<Integer> keeping;
+    private final Unharmed unharmed;
+
+    /** Those in which nothing is broken but that an earth fault makes its protection open. */
+    private final Unharmed protecting;
 
     /** Something usual that is done, and what may be seen once all has settled. */
     private record Usual(String words, List<Hand> script, Set<Outcome> ends) {}
@@ -58,6 +63,12 @@ public final class SingleFaults {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         keeping = refinement.kept();
         healthy = usual(machine, explorer);
+        boolean everything = !assembly.sheet().claims().isEmpty();
+        unharmed = new Unharmed(everything);
+        protecting = new Unharmed(everything);
+        if (isAllHeld(explorer, claims)) {
+            unharmed.add(machine, explorer.states());
+        }
     }
 
     /**
@@ -72,14 +83,29 @@ public final class SingleFaults {
         AtomicInteger tried = new AtomicInteger();
         BooleanSupplier cancelled = () -> progress.isCancelled(tried.get());
         SingleFaults faults = new SingleFaults(assembly, cancelled);
-        return faults.possible().parallelStream()
-                .filter(fault -> !cancelled.getAsBoolean())
-                .map(faults::row)
-                .peek(row -> tried.incrementAndGet())
+        return faults.rows(tried).stream()
                 .sorted(Comparator.comparing(FaultRow::isDangerous)
                         .thenComparing(FaultRow::isHidden)
                         .reversed())
                 .toList();
+    }
+
+    /** A row for each fault, in their order; some faults take a hundred times as long as others, so each core takes the next that waits. */
+    private List<FaultRow> rows(AtomicInteger tried) {
+        List<Fault> possible = possible();
+        Map<Fault, FaultRow> rows = new ConcurrentHashMap<>();
+        AtomicInteger next = new AtomicInteger();
+        IntStream.range(0, Runtime.getRuntime().availableProcessors())
+                .parallel()
+                .forEach(core -> {
+                    for (int i = next.getAndIncrement();
+                            i < possible.size() && !cancelled.getAsBoolean();
+                            i = next.getAndIncrement()) {
+                        rows.put(possible.get(i), row(possible.get(i)));
+                        tried.incrementAndGet();
+                    }
+                });
+        return possible.stream().filter(rows::containsKey).map(rows::get).toList();
     }
 
     /** The faults that can occur on what is wired. */
@@ -128,15 +154,8 @@ public final class SingleFaults {
     private FaultRow row(Fault fault) {
         List<Fault> faults = List.of(fault);
         Machine machine = Machine.untimed(assembly, faults);
-        Explorer explorer = explored(machine);
-        Refinement refinement = new Refinement(new Machine(assembly, faults), new Replay(assembly, faults), cancelled)
-                .keepingTo(keeping);
-        List<Claim> broken = claims(machine, explorer, refinement, faults).stream()
-                .filter(claim ->
-                        holding.contains(claim.id()) && !claim.verdict().holds())
-                .filter(claim ->
-                        fault.kind() != Fault.Kind.EARTHED || !claim.id().equals("no-short"))
-                .toList();
+        Explorer explorer = new Explorer(machine, states -> cancelled.getAsBoolean());
+        List<Claim> broken = isKnown(fault, machine) ? List.of() : broken(fault, machine, explorer);
         List<String> ids = new ArrayList<>(broken.stream().map(Claim::id).toList());
         String stops = "stops:" + fault.tag();
         boolean deaf = fault.kind() == Fault.Kind.STUCK && holding.contains(stops);
@@ -151,8 +170,40 @@ public final class SingleFaults {
         Optional<Refutation> shown = broken.stream()
                 .flatMap(claim -> claim.refutation().stream())
                 .findFirst()
-                .or(() -> shown(machine, faults, faulty.get(reveals.orElse(Math.min(2, faulty.size() - 1)))));
+                .or(() -> Optional.of(
+                        shown(machine, faults, faulty.get(reveals.orElse(Math.min(2, faulty.size() - 1))))));
         return new FaultRow(fault, ids, reveals.map(i -> words(healthy.get(i), faulty.get(i))), shown);
+    }
+
+    private List<Claim> broken(Fault fault, Machine machine, Explorer explorer) {
+        List<Fault> faults = List.of(fault);
+        explorer.explore();
+        Refinement refinement = new Refinement(new Machine(assembly, faults), new Replay(assembly, faults), cancelled)
+                .keepingTo(keeping);
+        List<Claim> claims = claims(machine, explorer, refinement, faults).stream()
+                .filter(claim -> holding.contains(claim.id()))
+                .filter(claim -> !isEarthed(fault) || !claim.id().equals("no-short"))
+                .toList();
+        if (isAllHeld(explorer, claims)) {
+            (isEarthed(fault) ? protecting : unharmed).add(machine, explorer.states());
+        }
+        return claims.stream().filter(claim -> !claim.verdict().holds()).toList();
+    }
+
+    private boolean isKnown(Fault fault, Machine machine) {
+        return unharmed.includes(machine) || isEarthed(fault) && protecting.includes(machine);
+    }
+
+    private static boolean isEarthed(Fault fault) {
+        return fault.kind() == Fault.Kind.EARTHED;
+    }
+
+    /** Whether everything that holds without a fault holds at any speed. */
+    private boolean isAllHeld(Explorer explorer, List<Claim> claims) {
+        return explorer.isComplete()
+                && claims.stream()
+                        .filter(claim -> holding.contains(claim.id()))
+                        .allMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);
     }
 
     private static String words(Usual healthy, Usual faulty) {
@@ -160,7 +211,7 @@ public final class SingleFaults {
     }
 
     /** Something usual that is done with the fault in, at nominal times. */
-    private Optional<Refutation> shown(Machine machine, List<Fault> faults, Usual usual) {
+    private Refutation shown(Machine machine, List<Fault> faults, Usual usual) {
         List<Machine.Move> moves = new ArrayList<>();
         long state = machine.initial();
         for (Hand hand : usual.script()) {
@@ -168,7 +219,7 @@ public final class SingleFaults {
             moves.add(move);
             state = machine.with(state, move);
         }
-        return new Replay(assembly, faults).find(moves, moment -> true, true);
+        return new Replay(assembly, faults).shown(moves);
     }
 
     private static String seen(Set<Outcome> ends) {

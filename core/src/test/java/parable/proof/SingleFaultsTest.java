@@ -12,12 +12,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.bench.Bench;
+import parable.bench.Fault;
 import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.Extras;
 import parable.circuit.Rung;
 import parable.circuit.RungNotation;
 import parable.circuit.Sheet;
+import parable.parts.Assembly;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
 
@@ -58,6 +60,32 @@ class SingleFaultsTest {
                 .allSatisfy(row -> assertThat(row.refutation().orElseThrow().story())
                         .as(row.fault().words())
                         .isNotEmpty());
+    }
+
+    /** Of most faults it is told from the circuits that they make what they break; a whole proof with the fault in must say the same. */
+    @ParameterizedTest
+    @CsvSource({"Wash pump, 5", "By controller, 12", "Press platen, 9"})
+    void aRowSaysWhatAWholeProofWithTheFaultSays(String sheet, int each) throws Exception {
+        Assembly assembly = Examples.fitted(Examples.ofLibrary(sheet));
+        List<FaultRow> rows = table(sheet);
+        for (int i = 0; i < rows.size(); i += each) {
+            FaultRow row = rows.get(i);
+            List<String> fails = Proof.with(
+                            assembly, List.of(row.fault()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+                    .claims()
+                    .stream()
+                    .filter(claim -> !claim.verdict().holds())
+                    .map(Claim::id)
+                    .filter(id -> id.matches("no-short|stops:.*|no-restart|comes-to-rest"))
+                    .filter(id -> row.fault().kind() != Fault.Kind.EARTHED || !id.equals("no-short"))
+                    .toList();
+
+            assertThat(row.broken().stream()
+                            .filter(id -> row.fault().kind() != Fault.Kind.STUCK
+                                    || !id.equals("stops:" + row.fault().tag())))
+                    .as(row.fault().words())
+                    .containsExactlyInAnyOrderElementsOf(fails);
+        }
     }
 
     private static FaultRow row(String sheet, String words) {
