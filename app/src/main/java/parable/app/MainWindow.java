@@ -221,7 +221,8 @@ public final class MainWindow {
 
     /** Lets the rules look at the sheet, if they have not already. */
     private void check() {
-        Sheet sheet = bare(run().assembly().sheet());
+        Sheet drawn = run().assembly().sheet();
+        Sheet sheet = drawn.withFieldwork(drawn.fieldwork().undone());
         if (checked.filter(sheet::equals).isEmpty()) {
             if (checked.filter(before -> before.name().equals(sheet.name())).isEmpty()) {
                 findings.forget();

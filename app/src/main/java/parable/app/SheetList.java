@@ -6,7 +6,6 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
-import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Rail;
 import parable.circuit.Sheet;
@@ -78,7 +77,7 @@ final class SheetList implements SheetActions {
 
     @Override
     public void copy() {
-        add(sheet().withFieldwork(Fieldwork.NONE.by(sheet().fieldwork().method())));
+        add(sheet().withFieldwork(sheet().fieldwork().undone()));
     }
 
     @Override

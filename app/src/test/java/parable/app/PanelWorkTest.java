@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
@@ -26,7 +27,9 @@ import parable.circuit.Circuit;
 import parable.circuit.Fieldwork;
 import parable.circuit.Position;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
 import parable.circuit.Tick;
+import parable.circuit.WireChoice;
 import parable.circuit.WireTicks;
 import parable.circuit.WiringMethod;
 import parable.files.JobFile;
@@ -112,6 +115,33 @@ class PanelWorkTest {
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(work().wires().get(1).ticks()).containsExactly(Tick.TUGGED);
+    }
+
+    /** Three under one screw is a mistake that one can make, and that one is told of. */
+    @Test
+    void aWireLandsElsewhereAndTheCheckTellsOfTheThirdConductor(FxRobot robot) throws Exception {
+        Sheet pump = jobs.jobProperty().get().sheets().get(0);
+        Terminal start = new Terminal("S1", "13");
+        Terminal holds = new Terminal("K1", "13");
+        Terminal there = new Terminal("S3", "13");
+        List<WireChoice> chain = List.of(
+                new WireChoice(new Terminal("S2", "12"), start),
+                new WireChoice(start, holds),
+                new WireChoice(holds, there));
+        robot.interact(() -> jobs.edit(pump.withFieldwork(Fieldwork.NONE.choosing(chain))));
+        key(robot, KeyCode.CONTROL, KeyCode.L);
+        until(robot, () -> !table("wires").getItems().isEmpty());
+        for (int i = 0; !words("wire-sentence").equals("Wire 6 leaves S3 13 and lands on K1 13."); i++) {
+            assertThat(i).isLessThan(table("wires").getItems().size());
+            key(robot, KeyCode.DOWN);
+        }
+        key(robot, KeyCode.L);
+        robot.clickOn("From S3 13 to S1 13 instead of K1 13");
+        until(robot, () -> work().choices().contains(new WireChoice(there, start)));
+
+        key(robot, KeyCode.CONTROL, KeyCode.K);
+        until(robot, () -> robot.lookup(".finding-text").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().startsWith("S1 13 gets three conductors of wire 6, from ")));
     }
 
     @Test

@@ -27,6 +27,7 @@ public final class Check {
             new ChangeoverRule(),
             new TimerRule(),
             new ColourRule(),
+            new ConductorsRule(),
             new ProgramReadingRule(),
             new ProgramSealRule(),
             new ProgramCopperRule(),

@@ -10,11 +10,13 @@ import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.EditException;
 import parable.circuit.Extras;
+import parable.circuit.Nodes;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
+import parable.circuit.WireChoice;
 import parable.drafting.NewDevice;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
@@ -48,6 +50,7 @@ public record Repair(String words, Sheet sheet) {
                         case "interlock-missing", "interlock-one-sided" -> interlock(assembly, finding);
                         case "mechanical-interlock-missing" -> mechanical(assembly.sheet(), finding, practice);
                         case "timer-function" -> function(assembly.sheet(), finding);
+                        case "three-conductors" -> asProposed(assembly.sheet(), assembly.nodes(), finding);
                         default -> Optional.empty();
                     };
             return proposed.filter(repair -> repair.isSafe(finding, findings, cancelled));
@@ -119,6 +122,19 @@ public record Repair(String words, Sheet sheet) {
         return Optional.of(new Repair(
                 "Fits a mechanical interlock " + tag + " between " + between.replace(" ", " and ") + ".",
                 sheet.withDevices(devices)));
+    }
+
+    /** The wires of a number as the list proposes them. */
+    private static Optional<Repair> asProposed(Sheet sheet, Nodes nodes, Finding finding) {
+        String number = finding.where().get(1);
+        List<WireChoice> others = sheet.fieldwork().choices().stream()
+                .filter(wire -> nodes.all().stream()
+                        .filter(node -> node.number().equals(number))
+                        .noneMatch(node -> node.terminals().contains(wire.one())))
+                .toList();
+        return Optional.of(new Repair(
+                "Wires " + number + " the shortest way, with two conductors on a terminal at the most.",
+                sheet.withFieldwork(sheet.fieldwork().choosing(others))));
     }
 
     /** The other of the two delays on the timer. */

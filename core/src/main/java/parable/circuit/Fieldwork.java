@@ -13,24 +13,36 @@ import java.util.stream.Stream;
  * What is done at the panel by what the sheet says.
  *
  * @param method how it is wired
+ * @param choices the wires that somebody wants; those of a wire number count if they join all that it joins
  * @param wires what was ticked off, a wire at most once
  * @param readings what the tests found, a step at most once
  */
-public record Fieldwork(WiringMethod method, List<WireTicks> wires, List<Reading> readings) {
+public record Fieldwork(WiringMethod method, List<WireChoice> choices, List<WireTicks> wires, List<Reading> readings) {
 
     /** Nothing done yet. */
-    public static final Fieldwork NONE = new Fieldwork(WiringMethod.POINT_TO_POINT, List.of(), List.of());
+    public static final Fieldwork NONE = new Fieldwork(WiringMethod.POINT_TO_POINT, List.of(), List.of(), List.of());
 
     /** Not modified: the lists are copied. */
     public Fieldwork {
         Objects.requireNonNull(method, "method");
+        choices = List.copyOf(choices);
         wires = List.copyOf(wires);
         readings = List.copyOf(readings);
     }
 
     /** The same work by another method. */
     public Fieldwork by(WiringMethod other) {
-        return new Fieldwork(other, wires, readings);
+        return new Fieldwork(other, choices, wires, readings);
+    }
+
+    /** The same work with other wires wanted. */
+    public Fieldwork choosing(List<WireChoice> others) {
+        return new Fieldwork(method, others, wires, readings);
+    }
+
+    /** How it is to be wired, with nothing done yet. */
+    public Fieldwork undone() {
+        return new Fieldwork(method, choices, List.of(), List.of());
     }
 
     /** What was ticked off for the wire between two terminals. */
@@ -53,7 +65,7 @@ public record Fieldwork(WiringMethod method, List<WireTicks> wires, List<Reading
         }
         Stream<WireTicks> others = wires.stream().filter(wire -> !wire.isAbout(one, other));
         Stream<WireTicks> changed = ticks.isEmpty() ? Stream.of() : Stream.of(new WireTicks(one, other, ticks));
-        return new Fieldwork(method, Stream.concat(others, changed).toList(), readings);
+        return new Fieldwork(method, choices, Stream.concat(others, changed).toList(), readings);
     }
 
     /** What was found at a step, empty if nothing was yet. */
@@ -65,13 +77,14 @@ public record Fieldwork(WiringMethod method, List<WireTicks> wires, List<Reading
     public Fieldwork with(Reading found) {
         return new Fieldwork(
                 method,
+                choices,
                 wires,
                 Stream.concat(without(found.step()), Stream.of(found)).toList());
     }
 
     /** Without what was found at a step. */
     public Fieldwork forget(String step) {
-        return new Fieldwork(method, wires, without(step).toList());
+        return new Fieldwork(method, choices, wires, without(step).toList());
     }
 
     private Stream<Reading> without(String step) {
@@ -82,6 +95,7 @@ public record Fieldwork(WiringMethod method, List<WireTicks> wires, List<Reading
     Fieldwork retagged(Map<String, String> tags, UnaryOperator<String> words) {
         return new Fieldwork(
                 method,
+                choices.stream().map(wire -> wire.retagged(tags)).toList(),
                 wires.stream().map(wire -> wire.retagged(tags)).toList(),
                 readings.stream()
                         .map(one -> new Reading(words.apply(one.step()), one.found(), one.remark(), one.by(), one.on()))

@@ -13,11 +13,14 @@ import parable.circuit.Fieldwork;
 import parable.circuit.Reading;
 import parable.circuit.Terminal;
 import parable.circuit.Tick;
+import parable.circuit.WireChoice;
 import parable.circuit.WireTicks;
 import parable.circuit.WiringMethod;
 
-/** What was done at the panel, in the fields {@code wiring}, {@code wired} and {@code tests} of a sheet; each is left out while it says nothing. */
+/** What was done at the panel, in the fields {@code wiring}, {@code wires}, {@code wired} and {@code tests} of a sheet; each is left out while it says nothing. */
 final class FieldworkText {
+
+    private static final Pattern CHOICE = Pattern.compile("([^\\s:]+):(\\S+) ([^\\s:]+):(\\S+)");
 
     private static final Pattern WIRE =
             Pattern.compile("([^\\s:]+):(\\S+) ([^\\s:]+):(\\S+)((?: (?:done|tugged|checked))+)");
@@ -27,6 +30,10 @@ final class FieldworkText {
     static void write(Fieldwork work, ObjectNode sheet) {
         if (work.method() != WiringMethod.POINT_TO_POINT) {
             sheet.put("wiring", work.method().words());
+        }
+        if (!work.choices().isEmpty()) {
+            ArrayNode wires = sheet.putArray("wires");
+            work.choices().forEach(wire -> wires.add(wire.toString()));
         }
         if (!work.wires().isEmpty()) {
             ArrayNode wired = sheet.putArray("wired");
@@ -51,6 +58,10 @@ final class FieldworkText {
     }
 
     static Fieldwork read(Located sheet) throws JobFormatException {
+        List<WireChoice> choices = new ArrayList<>();
+        for (Located line : entries(sheet, "wires")) {
+            choices.add(choice(line));
+        }
         List<WireTicks> wires = new ArrayList<>();
         for (Located line : entries(sheet, "wired")) {
             wires.add(wire(line));
@@ -64,7 +75,7 @@ final class FieldworkText {
                     entry.required("by").text(),
                     entry.required("on").text()));
         }
-        return new Fieldwork(method(sheet), wires, readings);
+        return new Fieldwork(method(sheet), choices, wires, readings);
     }
 
     private static List<Located> entries(Located sheet, String field) throws JobFormatException {
@@ -79,6 +90,15 @@ final class FieldworkText {
         }
         return WiringMethod.ofWords(written.get().text())
                 .orElseThrow(() -> written.get().refused("'point to point' or 'terminal strip'"));
+    }
+
+    private static WireChoice choice(Located line) throws JobFormatException {
+        Matcher written = CHOICE.matcher(line.text());
+        if (!written.matches()) {
+            throw line.refused("two terminals of one wire number, such as 'S1:13 K1:13'");
+        }
+        return new WireChoice(
+                new Terminal(written.group(1), written.group(2)), new Terminal(written.group(3), written.group(4)));
     }
 
     private static WireTicks wire(Located line) throws JobFormatException {

@@ -50,6 +50,7 @@ final class JobReader {
             "claims",
             "program",
             "wiring",
+            "wires",
             "wired",
             "tests");
     private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");

@@ -17,7 +17,7 @@ import parable.parts.Assembly;
 /**
  * All wires of a sheet in the order in which they are made: rung by rung from the first on, each from left to right up to the return, then the power
  * circuit. The wires of a node leave a place as seldom as can be, and are then as short as can be, with two conductors on a terminal at the
- * most, on a terminal of the strip two on either side.
+ * most, on a terminal of the strip two on either side. Where somebody wants them otherwise, they are as they are wanted.
  *
  * @param wires in that order
  * @param metres how much wire that is, in m
@@ -48,6 +48,7 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
 
         private final Assembly assembly;
         private final PanelLayout layout;
+        private final Groups groups;
         private final Conductors conductors;
         private final Map<Terminal, Double> order = new HashMap<>();
         private final Map<Terminal, Integer> rungs = new HashMap<>();
@@ -55,6 +56,7 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
         Chains(Assembly assembly, Practice practice, PanelLayout layout) {
             this.assembly = assembly;
             this.layout = layout;
+            groups = new Groups(assembly, layout);
             conductors = new Conductors(assembly, practice);
             List<Rung> control = assembly.sheet().control();
             for (int i = 0; i < control.size(); i++) {
@@ -73,9 +75,11 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
             List<Wire> wires = new ArrayList<>();
             double fromFirst = 0;
             for (Node node : assembly.nodes().all()) {
-                for (List<Terminal> joined : groups(node)) {
-                    fromFirst += fromFirst(joined);
-                    wires.addAll(chain(node, joined));
+                List<List<Terminal>> joined = groups.of(node);
+                joined.stream().skip(1).forEach(behind -> metBefore(behind.get(0), behind.subList(1, behind.size())));
+                for (List<Terminal> group : joined) {
+                    fromFirst += fromFirst(group);
+                    wires.addAll(wires(node, group));
                 }
             }
             wires.sort(Comparator.comparingInt((Wire wire) -> wire.rung() == 0 ? Integer.MAX_VALUE : wire.rung())
@@ -91,39 +95,20 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                     .sum();
         }
 
-        /** What is joined by a chain of its own: all of a node, or what is on either side of the strip. */
-        private List<List<Terminal>> groups(Node node) {
-            List<StripTerminal> ways = layout.strip().stream()
-                    .filter(one -> one.number().equals(node.number()))
-                    .toList();
-            if (ways.isEmpty()) {
-                return List.of(node.terminals());
-            }
-            List<List<Terminal>> groups = new ArrayList<>();
-            List<Terminal> inside = new ArrayList<>(in(node, PanelLayout.BACK_PLATE));
-            groups.add(inside);
-            for (StripTerminal way : ways) {
-                List<Terminal> there = in(node, way.place());
-                metBefore(way.terminal(), there);
-                inside.add(way.terminal());
-                groups.add(
-                        Stream.concat(Stream.of(way.terminal()), there.stream()).toList());
-            }
-            return groups;
-        }
-
-        private List<Terminal> in(Node node, String place) {
-            return node.terminals().stream()
-                    .filter(terminal -> layout.place(terminal.tag()).equals(place))
-                    .toList();
-        }
-
         /** A terminal of the strip is wired just before what lies behind it. */
         private void metBefore(Terminal strip, List<Terminal> behind) {
             Terminal first =
                     behind.stream().min(Comparator.comparingDouble(order::get)).orElseThrow();
             order.put(strip, order.get(first) - 0.5);
             rungs.put(strip, rungs.get(first));
+        }
+
+        private List<Wire> wires(Node node, List<Terminal> group) {
+            return groups.chosen(group)
+                    .map(wanted -> wanted.stream()
+                            .map(one -> ordered(node, one.one(), one.other()))
+                            .toList())
+                    .orElseGet(() -> chain(node, group));
         }
 
         private List<Wire> chain(Node node, List<Terminal> terminals) {
@@ -135,10 +120,15 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
             for (int i = 1; i < way.size(); i++) {
                 Terminal one = terminals.get(way.get(i - 1));
                 Terminal other = terminals.get(way.get(i));
-                boolean forward = order.get(one) <= order.get(other);
-                wires.add(wire(node, forward ? one : other, forward ? other : one));
+                wires.add(ordered(node, one, other));
             }
             return wires;
+        }
+
+        /** A wire from that of two terminals which is met first. */
+        private Wire ordered(Node node, Terminal one, Terminal other) {
+            boolean forward = order.get(one) <= order.get(other);
+            return wire(node, forward ? one : other, forward ? other : one);
         }
 
         private Wire wire(Node node, Terminal from, Terminal to) {

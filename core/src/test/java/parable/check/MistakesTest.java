@@ -61,7 +61,8 @@ class MistakesTest {
         "trip-lamp-green, lamp-colour",
         "overload-set-too-high, overload-setting",
         "changeover-taken-for-two-contacts, changeover-split",
-        "changeover-the-wrong-way-round, changeover-common"
+        "changeover-the-wrong-way-round, changeover-common",
+        "three-under-one-screw, three-conductors"
     })
     void isCaughtAndItsTwinIsNot(String mistake, String caughtBy) throws Exception {
         assertThat(raised(sheet(mistake, "wrong"))).contains(caughtBy);

@@ -33,6 +33,7 @@ import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.circuit.Tick;
+import parable.circuit.WireChoice;
 import parable.circuit.WiringMethod;
 import parable.parts.Catalogue;
 import parable.parts.PartKind;
@@ -70,6 +71,7 @@ class JobFileTest {
         Terminal to = new Terminal("K1", "13");
         Fieldwork work = Fieldwork.NONE
                 .by(WiringMethod.TERMINAL_STRIP)
+                .choosing(List.of(new WireChoice(from, to)))
                 .ticked(from, to, Tick.DONE, true)
                 .ticked(to, from, Tick.TUGGED, true)
                 .with(new Reading(
@@ -87,6 +89,7 @@ class JobFileTest {
         Job read = JobFile.read(JobFile.text(job));
         assertThat(read).isEqualTo(job);
         Fieldwork renamed = read.sheets().get(0).retagged(Map.of("S1", "PB2")).fieldwork();
+        assertThat(renamed.choices()).containsExactly(new WireChoice(new Terminal("PB2", "13"), to));
         assertThat(renamed.ticks(to, new Terminal("PB2", "13"))).containsExactly(Tick.DONE, Tick.TUGGED);
         assertThat(renamed.reading("dead: press PB2: Ohms from PB2 13 to PB2 14"))
                 .isPresent();
@@ -101,6 +104,7 @@ class JobFileTest {
             delimiter = '|',
             value = {
                 "\"wiring\": \"by feel\"| 'point to point' or 'terminal strip'",
+                "\"wires\": [\"S1 to K1\"]| two terminals of one wire number",
                 "\"wired\": [\"S1:13 K1:13 sung\"]| two terminals and what is ticked off",
                 "\"tests\": [{\"found\": \"0\"}]| step"
             })

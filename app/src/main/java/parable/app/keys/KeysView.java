@@ -64,6 +64,7 @@ public final class KeysView extends BorderPane {
     private static final List<Key> AT_THE_PANEL = List.of(
             new Key("Ctrl+L  Ctrl+B  Ctrl+R", "The wires, the test sheet, the record"),
             new Key("Space  D  T  C", "Done and next; done, tugged, checked"),
+            new Key("L", "Land an end of the wire elsewhere"),
             new Key("Ctrl+Arrows", "Move the device clicked on the panel"),
             new Key("Enter", "Write down; nothing typed: as expected"));
 

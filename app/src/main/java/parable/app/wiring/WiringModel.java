@@ -24,6 +24,7 @@ import parable.wiring.Cable;
 import parable.wiring.Cables;
 import parable.wiring.Label;
 import parable.wiring.Labels;
+import parable.wiring.Landing;
 import parable.wiring.PanelLayout;
 import parable.wiring.PartsLine;
 import parable.wiring.PartsList;
@@ -82,7 +83,7 @@ public final class WiringModel {
     public void look() {
         sheet().ifPresent(sheet -> {
             Practice practice = jobs.jobProperty().get().practice();
-            Sheet bare = sheet.withFieldwork(Fieldwork.NONE.by(sheet.fieldwork().method()));
+            Sheet bare = sheet.withFieldwork(sheet.fieldwork().undone());
             Optional<List<Object>> asked = Optional.of(List.of(bare, practice));
             if (!asked.equals(listed)) {
                 listed = asked;
@@ -153,6 +154,21 @@ public final class WiringModel {
             tick(wire, Tick.DONE, true);
             goToNext();
         });
+    }
+
+    /** Where else the wire in hand may land, empty if the sheet has none. */
+    public Optional<Landing> landing() {
+        return lists.get().flatMap(made -> wire().map(wire -> Landing.of(made.assembly(), made.wires(), wire)));
+    }
+
+    /** Makes an end of the wire in hand land elsewhere. */
+    public void land(Landing landing, Terminal end, Terminal instead) {
+        edit(work -> landing.moved(work, end, instead));
+    }
+
+    /** Wires the number in hand as it is proposed. */
+    public void landAsProposed(Landing landing) {
+        edit(landing::asProposed);
     }
 
     /** How it is wired. */

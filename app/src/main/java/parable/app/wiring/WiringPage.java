@@ -23,6 +23,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -49,6 +50,7 @@ public final class WiringPage {
     private final Label details = new Label();
     private final CheckBox strip = new CheckBox("Through a terminal strip on the panel");
     private final TableView<Wire> wires = new TableView<>();
+    private final LandingMenu landing;
     private final Button done = new Button("Done, next wire  Space");
     private final TabPane tabs = new TabPane();
     private final VBox beside;
@@ -57,6 +59,7 @@ public final class WiringPage {
     /** The page of one sheet. */
     public WiringPage(JobModel jobs, WiringModel model, Look look, Supplier<Moment> moment) {
         this.model = model;
+        landing = new LandingMenu(model);
         panel = new PanelView(model, look, moment);
         VBox.setVgrow(panel, Priority.ALWAYS);
         places.getStyleClass().add("panel-places");
@@ -98,7 +101,7 @@ public final class WiringPage {
         tabs.setId("wire-lists");
         tabs.setMinHeight(0);
         VBox.setVgrow(tabs, Priority.ALWAYS);
-        beside = new VBox(6, sentence, details, done, strip, tabs, summary, caution);
+        beside = new VBox(6, sentence, details, new HBox(6, done, landing), strip, tabs, summary, caution);
         beside.getStyleClass().add("findings");
         model.listsProperty().addListener((any, before, now) -> showLists());
         model.selectedProperty().addListener((any, before, now) -> showWire());
@@ -127,6 +130,7 @@ public final class WiringPage {
     private void key(KeyEvent event) {
         switch (event.getCode()) {
             case SPACE -> model.done();
+            case L -> landing.show();
             case T -> toggle(Tick.TUGGED);
             case C -> toggle(Tick.CHECKED);
             case D -> toggle(Tick.DONE);
@@ -176,7 +180,7 @@ public final class WiringPage {
     private void showWire() {
         places.getChildren().forEach(button -> ((ToggleButton) button).setSelected(false));
         sentence.setText(model.wire().map(Wire::words).orElse("This sheet has no wires."));
-        details.setText(model.wire().map(WiringPage::details).orElse(""));
+        details.setText(model.wire().map(WiringPage::details).orElse("") + landing.remark());
         if (wires.getSelectionModel().getSelectedIndex()
                 != model.selectedProperty().get()) {
             wires.getSelectionModel().select(model.selectedProperty().get());
@@ -211,6 +215,7 @@ public final class WiringPage {
     private void showTicks() {
         strip.setSelected(model.method() == WiringMethod.TERMINAL_STRIP);
         done.setDisable(model.wires().isEmpty());
+        landing.setDisable(model.wires().isEmpty());
         wires.refresh();
         summary.setText(model.listsProperty()
                 .get()
