@@ -20,6 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import parable.app.colours.ColoursView;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
@@ -30,6 +31,7 @@ import parable.app.paper.PaperMenu;
 import parable.app.run.RunModel;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
+import parable.circuit.Conventions;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
@@ -74,8 +76,11 @@ public final class MainWindow {
 
     private final FindingsModel findings = new FindingsModel();
     private final ProofModel proof = new ProofModel();
-    private Optional<Sheet> checked = Optional.empty();
+    private Optional<Checked> checked = Optional.empty();
     private int opened;
+
+    /** What the rules have looked at. */
+    private record Checked(Sheet sheet, Conventions conventions) {}
 
     /** A window on the open job. */
     public MainWindow(JobModel jobs, FilePrompt prompt) {
@@ -85,7 +90,7 @@ public final class MainWindow {
         sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
         mounting = new Mounting(jobs, () -> shown, prompt);
         acceptances = new Acceptances(jobs, () -> shown, prompt);
-        viewMenu = new ViewMenu(jobs, look, this::showKeys);
+        viewMenu = new ViewMenu(jobs, look, this::showColours, this::showKeys);
         header = new Header(
                 jobs,
                 prompt,
@@ -223,13 +228,17 @@ public final class MainWindow {
     private void check() {
         Sheet drawn = run().assembly().sheet();
         Sheet sheet = drawn.withFieldwork(drawn.fieldwork().undone());
-        if (checked.filter(sheet::equals).isEmpty()) {
-            if (checked.filter(before -> before.name().equals(sheet.name())).isEmpty()) {
+        Checked now = new Checked(sheet, jobs.jobProperty().get().conventions());
+        if (checked.filter(now::equals).isEmpty()) {
+            if (checked.filter(before -> before.sheet.name().equals(sheet.name()))
+                    .isEmpty()) {
                 findings.forget();
             }
-            checked = Optional.of(sheet);
-            findings.check(run().assembly(), jobs.jobProperty().get().practice());
-            proof.forget();
+            if (checked.filter(before -> before.sheet.equals(sheet)).isEmpty()) {
+                proof.forget();
+            }
+            checked = Optional.of(now);
+            findings.check(run().assembly(), now.conventions);
         }
     }
 
@@ -293,6 +302,12 @@ public final class MainWindow {
     /** Opens the page with all keys in the place of the drawing. */
     private void showKeys() {
         root.setCenter(new KeysView(() -> showSheet(shown)));
+        root.setRight(null);
+    }
+
+    /** Opens the page of colours in the place of the drawing. */
+    private void showColours() {
+        root.setCenter(new ColoursView(jobs, () -> showSheet(shown)));
         root.setRight(null);
     }
 
@@ -439,7 +454,9 @@ public final class MainWindow {
 
     /** Whether a page to be read or answered stands in the place of the drawing; then no key operates what is not seen. */
     private boolean isAsking() {
-        return root.getCenter() instanceof StartView || root.getCenter() instanceof KeysView;
+        return root.getCenter() instanceof StartView
+                || root.getCenter() instanceof KeysView
+                || root.getCenter() instanceof ColoursView;
     }
 
     private boolean drawingKey(KeyEvent event) {

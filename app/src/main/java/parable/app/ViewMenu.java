@@ -16,7 +16,7 @@ import parable.app.look.Theme;
 import parable.circuit.Practice;
 import parable.drafting.Dress;
 
-/** How one looks at the job: size, colours, and the dress of its symbols and tags. */
+/** How one looks at the job: size, theme, the dress of its symbols and tags, and what colours tell in it. */
 final class ViewMenu extends MenuButton {
 
     private final JobModel jobs;
@@ -27,9 +27,10 @@ final class ViewMenu extends MenuButton {
     /**
      * The menu.
      *
+     * @param showColours shows the page with the colours of buttons and lamps
      * @param showKeys shows the page with all keys
      */
-    ViewMenu(JobModel jobs, Look look, Runnable showKeys) {
+    ViewMenu(JobModel jobs, Look look, Runnable showColours, Runnable showKeys) {
         super("View");
         this.jobs = jobs;
         this.look = look;
@@ -56,10 +57,13 @@ final class ViewMenu extends MenuButton {
             getItems().add(item);
             showingProperty().addListener((any, before, showing) -> item.setSelected(worn() == practice));
         }
+        MenuItem colours = new MenuItem("Colours of buttons and lamps");
+        colours.setId("view-colours");
+        colours.setOnAction(event -> showColours.run());
         MenuItem keys = new MenuItem("All keys  F1");
         keys.setId("view-keys");
         keys.setOnAction(event -> showKeys.run());
-        getItems().addAll(new SeparatorMenuItem(), keys);
+        getItems().addAll(colours, new SeparatorMenuItem(), keys);
     }
 
     private Practice worn() {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import parable.check.Check;
 import parable.check.Finding;
+import parable.circuit.Conventions;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.FindingsText;
@@ -42,7 +43,7 @@ final class CheckCommand implements Callable<Integer> {
         Job job = Jobs.open(file);
         List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
         List<SheetFindings> found = sheets.stream()
-                .map(one -> new SheetFindings(one, findings(one)))
+                .map(one -> new SheetFindings(one, findings(one, job.conventions())))
                 .toList();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -56,9 +57,9 @@ final class CheckCommand implements Callable<Integer> {
         return wrong ? 1 : 0;
     }
 
-    private static List<Finding> findings(Sheet sheet) {
+    private static List<Finding> findings(Sheet sheet, Conventions conventions) {
         try {
-            return Check.of(Assembly.of(sheet));
+            return Check.of(Assembly.of(sheet), conventions.colours());
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         }

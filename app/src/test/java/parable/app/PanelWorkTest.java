@@ -144,6 +144,25 @@ class PanelWorkTest {
                 .anyMatch(label -> label.getText().startsWith("S1 13 gets three conductors of wire 6, from ")));
     }
 
+    /** The starts of the pump are green; a job that wants them white finds them, until it is undone. */
+    @Test
+    void coloursAreAgreedOnByTicksAndFoundAtOnce(FxRobot robot) throws Exception {
+        key(robot, KeyCode.CONTROL, KeyCode.K);
+        robot.clickOn("#view-menu").clickOn("#view-colours").clickOn("#colour-start-green");
+        robot.clickOn("#colours-done");
+        assertThat(jobs.jobProperty().get().conventions().isUsual()).isFalse();
+        until(robot, () -> isSaid(robot, "S1 starts and is green; expected white, grey or black."));
+
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        until(robot, () -> !isSaid(robot, "S1 starts and is green; expected white, grey or black."));
+        assertThat(jobs.jobProperty().get().conventions().isUsual()).isTrue();
+    }
+
+    private static boolean isSaid(FxRobot robot, String words) {
+        return robot.lookup(".finding-text").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().equals(words));
+    }
+
     @Test
     void aStripIsPutInByATickAndADeviceIsMovedByDragging(FxRobot robot) throws Exception {
         key(robot, KeyCode.CONTROL, KeyCode.L);

@@ -18,6 +18,7 @@ import parable.bench.Bench;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.circuit.Circuit;
+import parable.circuit.ColourCode;
 import parable.circuit.Edit;
 import parable.circuit.Extras;
 import parable.circuit.Job;
@@ -86,7 +87,7 @@ public class EditBenchmark {
     /** The rules that read the sheet. */
     @Benchmark
     public List<Finding> read() {
-        return Check.reading(assembly);
+        return Check.reading(assembly, ColourCode.of(Practice.IEC));
     }
 
     /** The file is read, put on a bench and drawn. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
+import parable.circuit.ColourCode;
 import parable.parts.Assembly;
 
 /**
@@ -38,19 +39,24 @@ public final class Check {
 
     private Check() {}
 
-    /** Everything that the rules find on an assembled sheet, the worst first, then in the order of the rules. */
-    public static List<Finding> of(Assembly assembly) {
-        return of(assembly, () -> false).orElseThrow();
+    /**
+     * Everything that the rules find on an assembled sheet, the worst first, then in the order of the rules.
+     *
+     * @param colours which colours operators and lamps may have
+     */
+    public static List<Finding> of(Assembly assembly, ColourCode colours) {
+        return of(assembly, colours, () -> false).orElseThrow();
     }
 
     /**
      * Everything that the rules find on an assembled sheet, in the same order.
      *
+     * @param colours which colours operators and lamps may have
      * @param cancelled asked now and then; may be asked from the calling thread only
      * @return empty if it was cancelled
      */
-    public static Optional<List<Finding>> of(Assembly assembly, BooleanSupplier cancelled) {
-        Study study = new Study(assembly, cancelled);
+    public static Optional<List<Finding>> of(Assembly assembly, ColourCode colours, BooleanSupplier cancelled) {
+        Study study = new Study(assembly, colours, cancelled);
         try {
             return Optional.of(found(Stream.concat(TRYING.stream(), READING.stream()), study));
         } catch (CancellationException notWanted) {
@@ -59,8 +65,8 @@ public final class Check {
     }
 
     /** What those rules find that only read the circuit, without trying it: at once, also on a large sheet. */
-    public static List<Finding> reading(Assembly assembly) {
-        return found(READING.stream(), new Study(assembly, () -> false));
+    public static List<Finding> reading(Assembly assembly, ColourCode colours) {
+        return found(READING.stream(), new Study(assembly, colours, () -> false));
     }
 
     private static List<Finding> found(Stream<Rule> rules, Study study) {

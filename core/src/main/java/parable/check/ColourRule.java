@@ -1,88 +1,133 @@
 package parable.check;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.Stream;
+import parable.circuit.ColourCode;
+import parable.circuit.ColourUse;
+import parable.circuit.Node;
+import parable.circuit.Terminal;
 import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.Part;
 
 /**
- * {@code operator-colour} and {@code lamp-colour}: colours that mean the contrary of what the operator or lamp does. Only what IEC 60204-1
- * and NFPA 79 agree on is looked at: red never starts, green never stops, an E-stop is red; a lamp that tells of a trip is neither green nor
- * white nor blue.
+ * {@code operator-colour} and {@code lamp-colour}: colours that the job's code does not allow for what the operator or lamp does. Parts without a
+ * colour are left alone.
  */
 final class ColourRule implements Rule {
 
     private static final String COLOUR = "colour";
-    private static final Set<String> NOT_FOR_A_TRIP = Set.of("green", "white", "blue");
 
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
-        study.parts(Family.PUSH_BUTTON).forEach(button -> button(button).ifPresent(findings::add));
+        study.parts(Family.PUSH_BUTTON)
+                .forEach(button -> button(study.colours(), button).ifPresent(findings::add));
         study.parts(Family.EMERGENCY_STOP)
-                .filter(stop -> !colour(stop, "red").equals("red"))
-                .forEach(stop ->
-                        findings.add(operator(stop, "is an E-stop and " + colour(stop, "red"), "red on yellow")));
-        study.parts(Family.PILOT_LAMP)
-                .filter(lamp -> NOT_FOR_A_TRIP.contains(colour(lamp, "")))
-                .forEach(lamp -> study.parts(Family.OVERLOAD_RELAY)
-                        .filter(release -> tellsOf(study, release, lamp))
-                        .forEach(release -> findings.add(lamp(lamp, release))));
+                .forEach(stop -> operator(study.colours(), stop, ColourUse.EMERGENCY_STOP, "is an E-stop")
+                        .ifPresent(findings::add));
+        study.parts(Family.PILOT_LAMP).forEach(lamp -> lamp(study, lamp).ifPresent(findings::add));
         return findings;
     }
 
-    private static String colour(Part part, String unless) {
-        return part.device().settings().getOrDefault(COLOUR, unless);
+    private static Optional<String> colour(Part part) {
+        return part.device().setting(COLOUR);
     }
 
-    private static Optional<Finding> button(Part button) {
-        boolean stops = button.contacts().stream().allMatch(Contact::isNormallyClosed);
-        boolean starts = button.contacts().stream().noneMatch(Contact::isNormallyClosed);
-        if (starts && colour(button, "").equals("red")) {
-            return Optional.of(operator(button, "starts and is red", "white, grey, black or, by IEC, green"));
+    private static Optional<Finding> button(ColourCode code, Part button) {
+        if (button.contacts().stream().allMatch(Contact::isNormallyClosed)) {
+            return operator(code, button, ColourUse.STOP, "stops");
         }
-        if (stops && colour(button, "").equals("green")) {
-            return Optional.of(operator(button, "stops and is green", "red, black, grey or white"));
+        boolean other = colour(button)
+                .filter(colour -> code.allows(ColourUse.OTHER, colour))
+                .isPresent();
+        return other || button.contacts().stream().anyMatch(Contact::isNormallyClosed)
+                ? Optional.empty()
+                : operator(code, button, ColourUse.START, "starts");
+    }
+
+    private static Optional<Finding> operator(ColourCode code, Part part, ColourUse use, String does) {
+        return colour(part)
+                .filter(colour -> !code.allows(use, colour))
+                .map(colour -> new Finding(
+                        "operator-colour",
+                        Severity.WARNING,
+                        List.of(part.tag()),
+                        part.tag() + " " + does + " and is " + colour + "; expected " + expected(code, use) + ".",
+                        "In a hurry the hand goes by colour. Red is for stopping, green never stops."));
+    }
+
+    private static String expected(ColourCode code, ColourUse use) {
+        List<String> colours = code.colours(use);
+        return colours.isEmpty() ? "none, by the colours of this job" : Words.or(colours);
+    }
+
+    private static Optional<Finding> lamp(Study study, Part lamp) {
+        boolean wired = !lamp.loads().isEmpty()
+                && study.isWired(lamp, lamp.loads().get(0).from())
+                && study.isWired(lamp, lamp.loads().get(0).to());
+        return wired ? colour(lamp).flatMap(colour -> lamp(study, lamp, colour)) : Optional.empty();
+    }
+
+    private static Optional<Finding> lamp(Study study, Part lamp, String colour) {
+        ColourCode code = study.colours();
+        Stream<Optional<Finding>> told = Stream.of();
+        if (!code.allows(ColourUse.TRIPPED, colour)) {
+            told = study.parts(Family.OVERLOAD_RELAY)
+                    .filter(release -> isNear(study, release, lamp))
+                    .filter(release -> study.isLitBy(lamp, release, 1))
+                    .map(release -> finding(lamp, release, colour, ColourUse.TRIPPED, "has tripped", code));
         }
-        return Optional.empty();
+        if (!code.allows(ColourUse.RUNNING, colour)) {
+            told = Stream.concat(
+                    told,
+                    runs(study, lamp, 1)
+                            .map(starter -> finding(lamp, starter, colour, ColourUse.RUNNING, "is in", code)));
+        }
+        if (!code.allows(ColourUse.STOPPED, colour)) {
+            told = Stream.concat(
+                    told,
+                    runs(study, lamp, 0)
+                            .map(starter -> finding(lamp, starter, colour, ColourUse.STOPPED, "is out", code)));
+        }
+        return told.flatMap(Optional::stream).findFirst();
     }
 
-    private static Finding operator(Part part, String what, String expected) {
-        return new Finding(
-                "operator-colour",
-                Severity.WARNING,
-                List.of(part.tag()),
-                part.tag() + " " + what + "; expected " + expected + ".",
-                "In a hurry the hand goes by colour. Red is for stopping, green never stops.");
+    /** The contactors that drive a motor and in a position of which alone a lamp is lit. */
+    private static Stream<Part> runs(Study study, Part lamp, int position) {
+        return study.switchingContactors()
+                .filter(contactor -> isNear(study, contactor, lamp))
+                .filter(study::drivesAlone)
+                .filter(contactor -> study.isLitBy(lamp, contactor, position));
     }
 
-    private static Finding lamp(Part lamp, Part release) {
-        return new Finding(
+    private static Optional<Finding> finding(
+            Part lamp, Part teller, String colour, ColourUse use, String does, ColourCode code) {
+        return Optional.of(new Finding(
                 "lamp-colour",
                 Severity.WARNING,
-                List.of(lamp.tag(), release.tag()),
-                lamp.tag() + " lights when " + release.tag() + " has tripped and is " + colour(lamp, "")
-                        + "; expected yellow or red.",
-                "Green, white and blue say that all is as it should be.");
+                List.of(lamp.tag(), teller.tag()),
+                lamp.tag() + " is lit when " + teller.tag() + " " + does + " and is " + colour + "; expected "
+                        + expected(code, use) + ".",
+                "Whoever comes to the door reads the colour before the label. What colours say in this job is agreed on under"
+                        + " View, Colours."));
     }
 
-    /** Whether a lamp could be fed with this release tripped, all else at rest and switched on, and not while it is healthy. */
-    private static boolean tellsOf(Study study, Part release, Part lamp) {
-        if (lamp.loads().isEmpty()
-                || !study.isWired(lamp, lamp.loads().get(0).from())
-                || !study.isWired(lamp, lamp.loads().get(0).to())) {
-            return false;
-        }
-        return study.isFed(standing(study, release, 1), lamp, lamp.loads().get(0))
-                && !study.isFed(standing(study, release, 0), lamp, lamp.loads().get(0));
+    /** Whether a part has a terminal on a wire of a lamp that is no rail, so that it may well be what lights it. */
+    private static boolean isNear(Study study, Part part, Part lamp) {
+        List<String> rails = study.assembly().sheet().rails().stream()
+                .map(rail -> rail.name())
+                .toList();
+        return lamp.terminals().stream()
+                .flatMap(marking -> study.assembly().nodes().indexOf(new Terminal(lamp.tag(), marking)).stream())
+                .map(index -> study.assembly().nodes().all().get(index))
+                .filter(node -> node.names().stream().noneMatch(rails::contains))
+                .anyMatch(node -> holds(node, part));
     }
 
-    private static BitSet standing(Study study, Part release, int position) {
-        return study.closed((part, contact) -> Study.isFeed(part, contact)
-                || !contact.pole() && contact.closedAt(part.equals(release) ? position : part.initial()));
+    private static boolean holds(Node node, Part part) {
+        return node.terminals().stream().anyMatch(terminal -> terminal.tag().equals(part.tag()));
     }
 }

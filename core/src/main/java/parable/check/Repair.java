@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import parable.circuit.Circuit;
+import parable.circuit.ColourCode;
+import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.EditException;
 import parable.circuit.Extras;
@@ -38,30 +40,35 @@ public record Repair(String words, Sheet sheet) {
      * The repair of a finding on a sheet, empty if none is known that is safe.
      *
      * @param findings everything that is found on the sheet
-     * @param practice how new devices are tagged
+     * @param conventions how new devices are tagged, and which colours they may have
      * @param cancelled asked now and then; once it says so, none is found
      */
     public static Optional<Repair> of(
-            Assembly assembly, Finding finding, List<Finding> findings, Practice practice, BooleanSupplier cancelled) {
+            Assembly assembly,
+            Finding finding,
+            List<Finding> findings,
+            Conventions conventions,
+            BooleanSupplier cancelled) {
         try {
             Optional<Repair> proposed =
                     switch (finding.code()) {
                         case "start-does-not-hold" -> sealIn(assembly, finding);
                         case "interlock-missing", "interlock-one-sided" -> interlock(assembly, finding);
-                        case "mechanical-interlock-missing" -> mechanical(assembly.sheet(), finding, practice);
+                        case "mechanical-interlock-missing" -> mechanical(
+                                assembly.sheet(), finding, conventions.practice());
                         case "timer-function" -> function(assembly.sheet(), finding);
                         case "three-conductors" -> asProposed(assembly.sheet(), assembly.nodes(), finding);
                         default -> Optional.empty();
                     };
-            return proposed.filter(repair -> repair.isSafe(finding, findings, cancelled));
+            return proposed.filter(repair -> repair.isSafe(finding, findings, conventions.colours(), cancelled));
         } catch (EditException impossible) {
             return Optional.empty();
         }
     }
 
-    private boolean isSafe(Finding finding, List<Finding> before, BooleanSupplier cancelled) {
+    private boolean isSafe(Finding finding, List<Finding> before, ColourCode colours, BooleanSupplier cancelled) {
         try {
-            Optional<List<Finding>> after = Check.of(Assembly.of(sheet), cancelled);
+            Optional<List<Finding>> after = Check.of(Assembly.of(sheet), colours, cancelled);
             return after.filter(found -> !found.contains(finding) && before.containsAll(found))
                     .isPresent();
         } catch (PartException impossible) {

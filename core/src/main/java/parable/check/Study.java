@@ -9,6 +9,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import parable.circuit.ColourCode;
 import parable.circuit.Terminal;
 import parable.network.Network;
 import parable.network.Solution;
@@ -29,14 +30,16 @@ final class Study {
     private static final BitSet NO_SOURCES = new BitSet();
 
     private final Assembly assembly;
+    private final ColourCode colours;
     private final BooleanSupplier cancelled;
     private final Network network;
     private final BitSet allSources = new BitSet();
     private Optional<List<Rehearsal>> rehearsals = Optional.empty();
 
     /** Throws a {@link java.util.concurrent.CancellationException} from a try that is cancelled. */
-    Study(Assembly assembly, BooleanSupplier cancelled) {
+    Study(Assembly assembly, ColourCode colours, BooleanSupplier cancelled) {
         this.assembly = assembly;
+        this.colours = colours;
         this.cancelled = cancelled;
         this.network = Network.of(assembly);
         allSources.set(0, network.sourceCount());
@@ -44,6 +47,11 @@ final class Study {
 
     Assembly assembly() {
         return assembly;
+    }
+
+    /** Which colours operators and lamps may have. */
+    ColourCode colours() {
+        return colours;
     }
 
     Stream<Part> parts(Family... families) {
@@ -136,6 +144,23 @@ final class Study {
             }
         }
         return false;
+    }
+
+    /** Whether a contactor drives a motor while all others are out. */
+    boolean drivesAlone(Part contactor) {
+        return drives(solution(closed((part, contact) ->
+                isFeed(part, contact) || contact.closedAt(part.equals(contactor) ? 1 : part.initial()))));
+    }
+
+    /** Whether a lamp could be fed with a part in one position, all else at rest and switched on, and not with it in the other. */
+    boolean isLitBy(Part lamp, Part part, int position) {
+        return isFed(standing(part, position), lamp, lamp.loads().get(0))
+                && !isFed(standing(part, 1 - position), lamp, lamp.loads().get(0));
+    }
+
+    private BitSet standing(Part moved, int position) {
+        return closed((part, contact) -> isFeed(part, contact)
+                || !contact.pole() && contact.closedAt(part.equals(moved) ? position : part.initial()));
     }
 
     int node(Part part, String marking) {

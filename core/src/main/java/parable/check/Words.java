@@ -10,10 +10,18 @@ final class Words {
 
     /** The tags with commas and a last "and": {@code M1, M2 and M3}. */
     static String and(Collection<String> tags) {
-        List<String> all = List.copyOf(tags);
+        return joined(List.copyOf(tags), " and ");
+    }
+
+    /** The words with commas and a last "or": {@code red, grey or white}. */
+    static String or(Collection<String> words) {
+        return joined(List.copyOf(words), " or ");
+    }
+
+    private static String joined(List<String> all, String last) {
         if (all.size() < 2) {
             return String.join("", all);
         }
-        return String.join(", ", all.subList(0, all.size() - 1)) + " and " + all.get(all.size() - 1);
+        return String.join(", ", all.subList(0, all.size() - 1)) + last + all.get(all.size() - 1);
     }
 }

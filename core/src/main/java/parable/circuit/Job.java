@@ -9,30 +9,40 @@ import java.util.Optional;
  * A job: all the sheets of one installation, as one file holds them.
  *
  * @param name for example {@code Tern Hollow press house}
- * @param practice the regional practice it is drawn in
+ * @param conventions the regional practice it is drawn in, and the colours it goes by
  * @param sheets in their order; names are unique
  * @param logbook the seal of the last entry of its logbook, so that entries cut off there are noticed; empty if there was none
  * @param extras unknown fields
  */
-public record Job(String name, Practice practice, List<Sheet> sheets, String logbook, Extras extras) {
+public record Job(String name, Conventions conventions, List<Sheet> sheets, String logbook, Extras extras) {
 
     /** Not modified: the list is copied. */
     public Job {
         Objects.requireNonNull(name, "name");
-        Objects.requireNonNull(practice, "practice");
+        Objects.requireNonNull(conventions, "conventions");
         Objects.requireNonNull(logbook, "logbook");
         Objects.requireNonNull(extras, "extras");
         sheets = List.copyOf(sheets);
     }
 
-    /** A job without a logbook. */
+    /** A job without a logbook, with the colours that are usual in its practice. */
     public Job(String name, Practice practice, List<Sheet> sheets, Extras extras) {
-        this(name, practice, sheets, "", extras);
+        this(name, Conventions.of(practice), sheets, "", extras);
+    }
+
+    /** The regional practice it is drawn in. */
+    public Practice practice() {
+        return conventions.practice();
+    }
+
+    /** This job with other conventions, and nothing drawn otherwise. */
+    public Job with(Conventions others) {
+        return new Job(name, others, sheets, logbook, extras);
     }
 
     /** This job with another last entry in its logbook. */
     public Job sealedBy(String seal) {
-        return new Job(name, practice, sheets, seal, extras);
+        return new Job(name, conventions, sheets, seal, extras);
     }
 
     /** This job with a sheet in the place of the one that has its name; at the end if none has. */
@@ -47,12 +57,12 @@ public record Job(String name, Practice practice, List<Sheet> sheets, String log
         } else {
             others.add(changed);
         }
-        return new Job(name, practice, others, logbook, extras);
+        return new Job(name, conventions, others, logbook, extras);
     }
 
     /** This job with other sheets. */
     public Job with(List<Sheet> others) {
-        return new Job(name, practice, others, logbook, extras);
+        return new Job(name, conventions, others, logbook, extras);
     }
 
     /** The sheet of this name, empty if the job has none. */

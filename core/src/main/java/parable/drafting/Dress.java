@@ -26,7 +26,7 @@ public final class Dress {
         }
         List<Sheet> sheets =
                 job.sheets().stream().map(sheet -> dressed(sheet, practice)).toList();
-        return new Job(job.name(), practice, sheets, job.logbook(), job.extras());
+        return new Job(job.name(), job.conventions().in(practice), sheets, job.logbook(), job.extras());
     }
 
     private static Sheet dressed(Sheet sheet, Practice practice) {

@@ -38,7 +38,8 @@ final class JobReader {
     /** The newest version of the format that this reads, and the one that is written. */
     static final int VERSION = 1;
 
-    private static final List<String> JOB_FIELDS = List.of("version", "name", "practice", "logbook", "sheets");
+    private static final List<String> JOB_FIELDS =
+            List.of("version", "name", "practice", "colours", "logbook", "sheets");
     private static final List<String> SHEET_FIELDS = List.of(
             "name",
             "duty",
@@ -78,7 +79,7 @@ final class JobReader {
         }
         return new Job(
                 root.required("name").text(),
-                practice(root),
+                ColoursText.read(root, practice(root)),
                 sheets,
                 optional(root, "logbook"),
                 extras(root, JOB_FIELDS));

@@ -31,6 +31,7 @@ final class JobWriter {
         root.put("version", JobReader.VERSION);
         root.put("name", job.name());
         root.put("practice", job.practice().words());
+        ColoursText.write(job.conventions(), root);
         if (!job.logbook().isEmpty()) {
             root.put("logbook", job.logbook());
         }

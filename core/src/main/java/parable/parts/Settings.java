@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import parable.circuit.ColourCode;
 import parable.circuit.Device;
 
 /** Reads the settings of one device; a setting that says nothing sensible is refused with the tag and its name. */
@@ -14,7 +15,6 @@ final class Settings {
 
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
-    private static final List<String> COLOURS = List.of("red", "yellow", "green", "blue", "white", "grey", "black");
 
     private static final double HORSEPOWER = 0.7457;
 
@@ -132,8 +132,8 @@ final class Settings {
     /** Checks a colour of an operator or lamp; IEC 60073 and NFPA 79 use these. */
     void colour(String name) throws SettingException {
         Optional<String> written = device.setting(name);
-        if (written.isPresent() && !COLOURS.contains(written.get())) {
-            throw refused(name, written.get(), "one of " + String.join(", ", COLOURS));
+        if (written.isPresent() && !ColourCode.COLOURS.contains(written.get())) {
+            throw refused(name, written.get(), "one of " + String.join(", ", ColourCode.COLOURS));
         }
     }
 

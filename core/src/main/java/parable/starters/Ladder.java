@@ -3,7 +3,8 @@ package parable.starters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import parable.circuit.Practice;
+import parable.circuit.ColourCode;
+import parable.circuit.ColourUse;
 
 /** What every ladder of the library has in common: the stops in front, the returns, the stations, the lamps. */
 final class Ladder {
@@ -32,14 +33,13 @@ final class Ladder {
         }
         for (int i = 0; i < wish.stations().size(); i++) {
             int first = i < 2 ? 2 * i : 2 * i + 6;
-            stops.add(button(first, "Stop", wish.stations().get(i), "11-12", "red"));
-            starts.add(button(first + 1, startLabel, wish.stations().get(i), "13-14", startColour()));
+            stops.add(button(first, "Stop", wish.stations().get(i), "11-12", usual(ColourUse.STOP)));
+            starts.add(button(first + 1, startLabel, wish.stations().get(i), "13-14", usual(ColourUse.START)));
         }
     }
 
-    /** IEC 60073 wants green, white, grey or black for start; NFPA 79 prefers black where red and green are lamps. */
-    private String startColour() {
-        return wish.practice() == Practice.IEC ? "green" : "black";
+    private String usual(ColourUse use) {
+        return ColourCode.of(wish.practice()).colours(use).get(0);
     }
 
     /** Only a stop button, for starters whose start is something else. */
@@ -47,7 +47,7 @@ final class Ladder {
         if (wish.has(EmergencyStop.ONE)) {
             draft.device("emergency-stop", tags.emergencyStop(), "E-stop", "door", "blocks", "11-12");
         }
-        stops.add(button(0, "Stop", wish.stations().get(0), "11-12", "red"));
+        stops.add(button(0, "Stop", wish.stations().get(0), "11-12", usual(ColourUse.STOP)));
     }
 
     /** Puts a push button on the sheet and returns its tag. */
@@ -124,12 +124,11 @@ final class Ladder {
      * @param contactor the contactor that stands for the starter
      */
     void lamps(String coil, String contactor) {
-        boolean iec = wish.practice() == Practice.IEC;
         for (Lamp lamp : wish.lamps()) {
             switch (lamp) {
-                case RUNNING -> lamp("Running", iec ? "green" : "red", draft.from(coil), "running");
-                case STOPPED -> lamp("Stopped", iec ? "white" : "green", line(contactor + "[21-22]"), "stopped");
-                case TRIPPED -> lamp("Tripped", "yellow", line(trippedContact()), "tripped");
+                case RUNNING -> lamp("Running", usual(ColourUse.RUNNING), draft.from(coil), "running");
+                case STOPPED -> lamp("Stopped", usual(ColourUse.STOPPED), line(contactor + "[21-22]"), "stopped");
+                case TRIPPED -> lamp("Tripped", usual(ColourUse.TRIPPED), line(trippedContact()), "tripped");
                 case EMERGENCY_STOP -> lamp("E-stop", "red", line(tags.emergencyStop() + "[23-24]"), "E-stop active");
                 case CONTROL_ON -> lamp("Control on", "white", draft.from(control.line()), "control on");
             }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -11,6 +12,8 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.circuit.ColourCode;
+import parable.circuit.ColourUse;
 import parable.circuit.Duty;
 import parable.circuit.Job;
 import parable.circuit.Practice;
@@ -35,7 +38,7 @@ class CheckTest {
     }
 
     private static List<String> codes(Sheet sheet) {
-        return Check.of(Examples.fitted(sheet)).stream()
+        return Check.of(Examples.fitted(sheet), ColourCode.EITHER).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(Finding::code)
                 .toList();
@@ -106,7 +109,7 @@ class CheckTest {
     void aContactUsedWhileALowerOneIsFreeIsNoted() {
         Sheet sheet = with("Press platen", "@5 K1[13-14]", "@5 K1[33-34] @6");
 
-        assertThat(Check.of(Examples.fitted(sheet)))
+        assertThat(Check.of(Examples.fitted(sheet), ColourCode.EITHER))
                 .filteredOn(finding -> finding.code().equals("not-lowest-free"))
                 .singleElement()
                 .satisfies(finding -> assertThat(finding.text()).isEqualTo("K1 33-34 is used while 13-14 is free."));
@@ -128,10 +131,13 @@ class CheckTest {
                 declared.control(),
                 declared.extras());
 
-        assertThat(Check.of(Examples.fitted(declared)))
+        assertThat(Check.of(Examples.fitted(declared), ColourCode.EITHER))
                 .extracting(Finding::code, Finding::severity)
                 .contains(tuple("restarts-when-power-returns", Severity.NOTE));
-        assertThat(Check.of(Examples.fitted(undeclared)).get(0).severity()).isEqualTo(Severity.DANGER);
+        assertThat(Check.of(Examples.fitted(undeclared), ColourCode.EITHER)
+                        .get(0)
+                        .severity())
+                .isEqualTo(Severity.DANGER);
     }
 
     @Test
@@ -151,7 +157,7 @@ class CheckTest {
                 .findFirst()
                 .orElseThrow()
                 .sheets()) {
-            List<Finding> findings = Check.of(Examples.fitted(sheet));
+            List<Finding> findings = Check.of(Examples.fitted(sheet), ColourCode.EITHER);
             assertThat(findings).extracting(Finding::severity).isSorted();
             assertThat(findings).allSatisfy(finding -> {
                 assertThat(finding.text()).endsWith(".").doesNotContain("null", "[", "{");
@@ -173,7 +179,7 @@ class CheckTest {
                 "\"G1[L] F1[1-2] L\", \"G1[N] N\"",
                 "\"L P1[X1-X2] @3 P2[X1-X2] N\", \"L P3[X1-X2] N\", \"L P4[X1-X2] N\"");
 
-        assertThat(Check.of(Examples.fitted(sheet)))
+        assertThat(Check.of(Examples.fitted(sheet), ColourCode.EITHER))
                 .extracting(Finding::code, finding -> finding.where().get(0))
                 .containsExactly(
                         tuple("too-little-voltage", "P1"),
@@ -200,7 +206,9 @@ class CheckTest {
 
         assertThat(codes(sheet))
                 .contains("overload-missing", "control-unprotected", "contact-behind-coil", "coil-not-wired");
-        assertThat(Check.of(Examples.fitted(sheet))).extracting(Finding::code).contains("not-wired");
+        assertThat(Check.of(Examples.fitted(sheet), ColourCode.EITHER))
+                .extracting(Finding::code)
+                .contains("not-wired");
     }
 
     /** Every function at every place of the library where a timer stands, with those that fit there. */
@@ -223,10 +231,63 @@ class CheckTest {
                     .map(device -> device.kind().equals("timer") ? device.with("function", function) : device)
                     .toList());
 
-            assertThat(Check.reading(Examples.fitted(set)).stream()
+            assertThat(Check.reading(Examples.fitted(set), ColourCode.EITHER).stream()
                             .anyMatch(finding -> finding.code().equals("timer-function")))
                     .as("%s with %s", name, function)
                     .isEqualTo(!List.of(fitting.split(" ")).contains(function));
         }
+    }
+
+    /** What runs is green in one practice and red in the other; each is told of where the other is usual. */
+    @ParameterizedTest
+    @CsvSource({
+        "P1, green, ''          , ''",
+        "P1, red,   lamp-colour , ''",
+        "P1, yellow, lamp-colour, lamp-colour",
+        "P2, white, ''          , ''",
+        "P2, red,   lamp-colour , lamp-colour",
+        "P3, yellow, ''         , ''",
+        "P3, green, lamp-colour , lamp-colour",
+        "S1, black, ''          , ''",
+        "S1, blue,  ''          , ''",
+        "S1, red,   operator-colour, operator-colour",
+        "S0, black, ''          , ''",
+        "S0, yellow, operator-colour, operator-colour"
+    })
+    void coloursAreJudgedByThePractice(String tag, String colour, String iec, String northAmerican) {
+        Sheet pump = Examples.ofLibrary("Wash pump");
+        Sheet painted = pump.withDevices(pump.devices().stream()
+                .map(device -> device.tag().equals(tag) ? device.with("colour", colour) : device)
+                .toList());
+
+        assertThat(coloursFound(painted, ColourCode.of(Practice.IEC))).isEqualTo(iec);
+        assertThat(coloursFound(painted, ColourCode.of(Practice.NORTH_AMERICAN)))
+                .isEqualTo(northAmerican);
+    }
+
+    private static String coloursFound(Sheet sheet, ColourCode code) {
+        return Check.reading(Examples.fitted(sheet), code).stream()
+                .map(Finding::code)
+                .filter(found -> found.endsWith("-colour"))
+                .collect(Collectors.joining(" "));
+    }
+
+    @Test
+    void theColoursOfTheLibraryAreThoseOfItsPractice() {
+        for (Job job : Library.jobs()) {
+            for (Sheet sheet : job.sheets()) {
+                assertThat(coloursFound(sheet, job.conventions().colours()))
+                        .as(sheet.name())
+                        .isEmpty();
+            }
+        }
+    }
+
+    @Test
+    void aJobMayAgreeOnOtherColours() {
+        ColourCode whiteStarts = ColourCode.of(Practice.IEC).with(ColourUse.START, List.of("white"));
+        List<Finding> found = Check.reading(Examples.fitted(Examples.ofLibrary("Wash pump")), whiteStarts);
+
+        assertThat(found).extracting(Finding::text).contains("S1 starts and is green; expected white.");
     }
 }

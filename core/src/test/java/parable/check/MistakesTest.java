@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.circuit.ColourCode;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
@@ -72,7 +73,7 @@ class MistakesTest {
     /** What is found, notes left out, and the claims that fail. */
     private static List<String> raised(Sheet sheet) {
         List<String> raised = new ArrayList<>();
-        Check.of(Examples.fitted(sheet)).stream()
+        Check.of(Examples.fitted(sheet), ColourCode.EITHER).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(Finding::code)
                 .forEach(raised::add);

@@ -8,6 +8,8 @@ import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.circuit.ColourCode;
+import parable.circuit.Conventions;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
@@ -27,16 +29,17 @@ class RepairTest {
     })
     void mendsWhatWasFound(String mistake, String code) throws Exception {
         Sheet wrong = sheet(mistake);
-        List<Finding> findings = Check.of(Examples.fitted(wrong));
+        List<Finding> findings = Check.of(Examples.fitted(wrong), ColourCode.EITHER);
         Finding finding = findings.stream()
                 .filter(one -> one.code().equals(code))
                 .findFirst()
                 .orElseThrow();
 
-        Repair repair = Repair.of(Examples.fitted(wrong), finding, findings, Practice.IEC, () -> false)
+        Repair repair = Repair.of(Examples.fitted(wrong), finding, findings, Conventions.of(Practice.IEC), () -> false)
                 .orElseThrow();
 
-        assertThat(Check.of(Examples.fitted(repair.sheet()))).noneMatch(found -> found.severity() != Severity.NOTE);
+        assertThat(Check.of(Examples.fitted(repair.sheet()), ColourCode.EITHER))
+                .noneMatch(found -> found.severity() != Severity.NOTE);
         assertThat(Proof.of(Examples.fitted(repair.sheet()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
                         .claims())
                 .allMatch(claim -> claim.verdict().holds());
@@ -48,12 +51,12 @@ class RepairTest {
     @CsvSource({"phases-not-exchanged", "two-loads-in-series", "stops-in-parallel", "contact-behind-the-coil"})
     void offersNothingWhereItCouldNotKnow(String mistake) throws Exception {
         Sheet wrong = sheet(mistake);
-        List<Finding> findings = Check.of(Examples.fitted(wrong));
+        List<Finding> findings = Check.of(Examples.fitted(wrong), ColourCode.EITHER);
 
         assertThat(findings).isNotEmpty();
-        assertThat(findings)
-                .allMatch(finding -> Repair.of(Examples.fitted(wrong), finding, findings, Practice.IEC, () -> false)
-                        .equals(Optional.empty()));
+        assertThat(findings).allMatch(finding -> Repair.of(
+                        Examples.fitted(wrong), finding, findings, Conventions.of(Practice.IEC), () -> false)
+                .equals(Optional.empty()));
     }
 
     private static Sheet sheet(String mistake) throws Exception {

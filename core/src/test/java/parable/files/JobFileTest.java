@@ -24,6 +24,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.circuit.Acceptance;
+import parable.circuit.ColourCode;
+import parable.circuit.ColourUse;
+import parable.circuit.Conventions;
 import parable.circuit.Extras;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;
@@ -65,6 +68,40 @@ class JobFileTest {
     }
 
     @Test
+    void coloursAreKeptWhereTheyDifferFromWhatIsUsual() throws JobFormatException {
+        Job usual = new Job("Kept", Practice.NORTH_AMERICAN, List.of(Examples.ofLibrary("Wash pump")), Extras.NONE);
+        ColourCode whiteOnly = usual.conventions()
+                .colours()
+                .with(ColourUse.START, List.of("white"))
+                .with(ColourUse.RUNNING, "red", false)
+                .with(ColourUse.TRIPPED, List.of());
+        Job agreed = usual.with(usual.conventions().with(whiteOnly));
+
+        assertThat(JobFile.text(usual)).doesNotContain("colours");
+        assertThat(JobFile.text(agreed))
+                .contains("\"start\": \"white\"", "\"running lamp\": \"green white\"", "\"tripped lamp\": \"none\"");
+        assertThat(JobFile.read(JobFile.text(usual))).isEqualTo(usual);
+        assertThat(JobFile.read(JobFile.text(agreed))).isEqualTo(agreed);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"colours\": {\"start\": \"pink\"}| colours with spaces between, of red",
+                "\"colours\": {\"stopping\": \"red\"}| one of start, other button, stop",
+                "\"colours\": \"red\"| an object in braces"
+            })
+    void whatAreNoColoursIsRefused(String field, String expected) {
+        String text =
+                Examples.pressHouseText().replaceFirst("\"practice\"", field.replace("\\", "") + ",\n \"practice\"");
+
+        assertThatThrownBy(() -> JobFile.read(text))
+                .isInstanceOf(JobFormatException.class)
+                .hasMessageContaining(expected);
+    }
+
+    @Test
     void whatWasDoneAtThePanelIsKeptAndFollowsTheTags() throws JobFormatException {
         Sheet sheet = Examples.ofLibrary("Wash pump");
         Terminal from = new Terminal("S1", "13");
@@ -84,7 +121,7 @@ class JobFileTest {
                 .withDevices(sheet.devices().stream()
                         .map(device -> device.tag().equals("K1") ? device.standing(new Position(120, 40)) : device)
                         .toList());
-        Job job = new Job("Kept", Practice.IEC, List.of(worked), "a".repeat(64), Extras.NONE);
+        Job job = new Job("Kept", Conventions.of(Practice.IEC), List.of(worked), "a".repeat(64), Extras.NONE);
 
         Job read = JobFile.read(JobFile.text(job));
         assertThat(read).isEqualTo(job);

@@ -12,6 +12,7 @@ import parable.Examples;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.check.Severity;
+import parable.circuit.ColourCode;
 import parable.circuit.Job;
 import parable.files.JobFile;
 import parable.parts.Assembly;
@@ -43,8 +44,10 @@ class ProgramMistakesTest {
         Equivalence wrong = Equivalence.of(sheet(mistake, "relays"), sheet(mistake, "wrong"), Progress.UNWATCHED);
         Equivalence right = Equivalence.of(sheet(mistake, "relays"), sheet(mistake, "right"), Progress.UNWATCHED);
 
-        assertThat(Check.of(sheet(mistake, "wrong"))).extracting(Finding::code).contains(rule);
-        assertThat(Check.of(sheet(mistake, "right")))
+        assertThat(Check.of(sheet(mistake, "wrong"), ColourCode.EITHER))
+                .extracting(Finding::code)
+                .contains(rule);
+        assertThat(Check.of(sheet(mistake, "right"), ColourCode.EITHER))
                 .filteredOn(finding -> finding.severity() != Severity.NOTE)
                 .isEmpty();
         assertThat(wrong.verdict()).isEqualTo(Equivalence.Verdict.DIFFERENT);
@@ -56,10 +59,10 @@ class ProgramMistakesTest {
     /** An E-stop in the program behaves the same as long as the controller is sound: only the rule tells. */
     @Test
     void anEmergencyStopInTheProgramIsADanger() throws Exception {
-        assertThat(Check.of(sheet("plc-emergency-stop-in-the-program", "wrong")))
+        assertThat(Check.of(sheet("plc-emergency-stop-in-the-program", "wrong"), ColourCode.EITHER))
                 .extracting(Finding::code)
                 .contains("plc-estop-only-in-program");
-        assertThat(Check.of(sheet("plc-emergency-stop-in-the-program", "right")))
+        assertThat(Check.of(sheet("plc-emergency-stop-in-the-program", "right"), ColourCode.EITHER))
                 .extracting(Finding::code)
                 .doesNotContain("plc-estop-only-in-program");
     }

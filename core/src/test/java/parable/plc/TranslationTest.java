@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.check.Check;
 import parable.check.Severity;
+import parable.circuit.ColourCode;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -70,7 +71,7 @@ class TranslationTest {
     @ParameterizedTest
     @MethodSource("relayStarters")
     void aTranslationRaisesNothing(Relays relays) throws Exception {
-        assertThat(Check.of(Examples.fitted(translated(relays, TranslationChoices.PROPOSED))))
+        assertThat(Check.of(Examples.fitted(translated(relays, TranslationChoices.PROPOSED)), ColourCode.EITHER))
                 .filteredOn(finding -> finding.severity() != Severity.NOTE)
                 .isEmpty();
     }
@@ -140,7 +141,7 @@ class TranslationTest {
 
         assertThat(rungs(proposed)).anyMatch(rung -> rung.contains("F2[95-96]") && rung.contains("S4[11-12]"));
         assertThat(rungs(decided)).noneMatch(rung -> rung.contains("F2[95-96]") && rung.contains("S4[11-12]"));
-        assertThat(Check.of(Examples.fitted(decided)))
+        assertThat(Check.of(Examples.fitted(decided), ColourCode.EITHER))
                 .anyMatch(finding -> finding.code().equals("plc-estop-only-in-program"));
     }
 

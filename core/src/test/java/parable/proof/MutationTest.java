@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import parable.check.Check;
 import parable.check.Severity;
 import parable.circuit.Circuit;
+import parable.circuit.ColourCode;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
@@ -94,7 +95,7 @@ class MutationTest {
     }
 
     private static Set<String> found(Sheet sheet) throws PartException {
-        return Check.of(Assembly.of(sheet)).stream()
+        return Check.of(Assembly.of(sheet), ColourCode.EITHER).stream()
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(finding -> "rule " + finding.code() + " " + finding.where())
                 .collect(Collectors.toCollection(TreeSet::new));

@@ -15,6 +15,8 @@ import parable.Examples;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.check.Repair;
+import parable.circuit.ColourCode;
+import parable.circuit.Conventions;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -82,7 +84,7 @@ class LandingTest {
         double shortest = list(sheet).metres();
         sheet = landed(sheet, "6", "S1:13");
         Assembly crowded = Examples.fitted(sheet);
-        List<Finding> findings = Check.of(crowded);
+        List<Finding> findings = Check.of(crowded, ColourCode.EITHER);
         Finding finding = findings.stream()
                 .filter(one -> one.code().equals("three-conductors"))
                 .findFirst()
@@ -90,7 +92,7 @@ class LandingTest {
 
         assertThat(list(sheet).metres()).isGreaterThan(shortest);
         assertThat(finding.text()).startsWith("S1 13 gets three conductors of wire 6, from ");
-        Sheet repaired = Repair.of(crowded, finding, findings, Practice.IEC, () -> false)
+        Sheet repaired = Repair.of(crowded, finding, findings, Conventions.of(Practice.IEC), () -> false)
                 .orElseThrow()
                 .sheet();
         assertThat(list(repaired).metres()).isEqualTo(shortest);

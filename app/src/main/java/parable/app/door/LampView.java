@@ -5,6 +5,7 @@ import javafx.scene.control.Label;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
+import parable.app.look.Colours;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Part;

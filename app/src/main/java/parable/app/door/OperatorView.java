@@ -15,6 +15,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.transform.Rotate;
+import parable.app.look.Colours;
 import parable.app.run.Handle;
 import parable.bench.Moment;
 import parable.parts.Drive;

@@ -19,7 +19,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.check.Repair;
-import parable.circuit.Practice;
+import parable.circuit.Conventions;
 import parable.parts.Assembly;
 
 /** The findings on the sheet that is shown. The rules run beside the window, and only the last sheet asked for counts. */
@@ -66,28 +66,31 @@ public final class FindingsModel {
      * Checks a sheet. What can be read off it is found at once; the starter is tried when no other sheet has been asked for during a
      * while. A check that is under way for an earlier sheet is given up.
      *
-     * @param practice how the devices of repairs are tagged
+     * @param conventions how the devices of repairs are tagged, and which colours may be
      */
-    public void check(Assembly assembly, Practice practice) {
+    public void check(Assembly assembly, Conventions conventions) {
         long mine = asked.incrementAndGet();
         checking.set(true);
-        worker.schedule(() -> run(mine, () -> tell(mine, read(assembly), true)), REDRAW_MILLIS, TimeUnit.MILLISECONDS);
         worker.schedule(
-                () -> run(mine, () -> Check.of(assembly, () -> asked.get() != mine)
+                () -> run(mine, () -> tell(mine, read(assembly, conventions), true)),
+                REDRAW_MILLIS,
+                TimeUnit.MILLISECONDS);
+        worker.schedule(
+                () -> run(mine, () -> Check.of(assembly, conventions.colours(), () -> asked.get() != mine)
                         .ifPresent(found -> {
                             tried = found.stream()
                                     .filter(one -> !read.contains(one))
                                     .toList();
                             tell(mine, found, false);
-                            offer(mine, assembly, found, practice);
+                            offer(mine, assembly, found, conventions);
                         })),
                 QUIET_MILLIS,
                 TimeUnit.MILLISECONDS);
     }
 
     /** What is read off a sheet, and until it has been tried too, what was found by trying it before. */
-    private List<Finding> read(Assembly assembly) {
-        read = Check.reading(assembly);
+    private List<Finding> read(Assembly assembly, Conventions conventions) {
+        read = Check.reading(assembly, conventions.colours());
         return Stream.concat(read.stream(), tried.stream().filter(one -> one.where().stream()
                         .allMatch(tag -> assembly.part(tag).isPresent())))
                 .distinct()
@@ -95,10 +98,10 @@ public final class FindingsModel {
                 .toList();
     }
 
-    private void offer(long mine, Assembly assembly, List<Finding> found, Practice practice) {
+    private void offer(long mine, Assembly assembly, List<Finding> found, Conventions conventions) {
         Map<Finding, Repair> offered = new LinkedHashMap<>();
         for (Finding finding : found) {
-            Repair.of(assembly, finding, found, practice, () -> asked.get() != mine)
+            Repair.of(assembly, finding, found, conventions, () -> asked.get() != mine)
                     .ifPresent(repair -> offered.put(finding, repair));
         }
         Platform.runLater(() -> {

@@ -1,10 +1,10 @@
-package parable.app.door;
+package parable.app.look;
 
 import java.util.Map;
 import javafx.scene.paint.Color;
 
 /** The colours of operators and lamps as paint. */
-final class Colours {
+public final class Colours {
 
     private static final Color UNPAINTED = Color.web("#c9cdd1");
     private static final Map<String, Color> PAINT = Map.of(
@@ -19,7 +19,7 @@ final class Colours {
     private Colours() {}
 
     /** The paint of a colour that a device may have; unpainted metal for any other word. */
-    static Color paint(String word) {
+    public static Color paint(String word) {
         return PAINT.getOrDefault(word, UNPAINTED);
     }
 }
