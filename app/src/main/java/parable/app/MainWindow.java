@@ -294,7 +294,7 @@ public final class MainWindow {
 
     /** Opens the page of questions in the place of the drawing. */
     private void showStart() {
-        StartModel start = new StartModel(jobs.jobProperty().get().practice());
+        StartModel start = new StartModel(jobs.jobProperty().get().conventions());
         root.setCenter(new StartView(start, sheetList::add, () -> showSheet(shown)));
         root.setRight(null);
     }

@@ -3,6 +3,7 @@ package parable.starters;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import parable.circuit.ColourCode;
 import parable.circuit.ColourUse;
 
@@ -39,7 +40,10 @@ final class Ladder {
     }
 
     private String usual(ColourUse use) {
-        return ColourCode.of(wish.practice()).colours(use).get(0);
+        return Stream.of(wish.conventions().colours(), ColourCode.of(wish.practice()))
+                .flatMap(code -> code.colours(use).stream())
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Only a stop button, for starters whose start is something else. */

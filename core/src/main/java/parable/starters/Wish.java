@@ -8,13 +8,14 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import parable.circuit.Conventions;
 import parable.circuit.Practice;
 
 /**
  * What somebody wants of a starter. It cannot be changed; what is not said is as the practice has it.
  *
  * @param name the name of the sheet
- * @param practice the regional practice
+ * @param conventions the regional practice, and the colours of buttons and lamps
  * @param motor the motor
  * @param stations the places that have a start and a stop button, the first on the door
  * @param lamps the lamps on the door
@@ -22,7 +23,7 @@ import parable.circuit.Practice;
  */
 public record Wish(
         String name,
-        Practice practice,
+        Conventions conventions,
         MotorData motor,
         List<String> stations,
         Set<Lamp> lamps,
@@ -31,7 +32,7 @@ public record Wish(
     /** Not modified: the collections are copied. */
     public Wish {
         Objects.requireNonNull(name, "name");
-        Objects.requireNonNull(practice, "practice");
+        Objects.requireNonNull(conventions, "conventions");
         Objects.requireNonNull(motor, "motor");
         stations = List.copyOf(stations);
         lamps = Collections.unmodifiableSet(lamps.isEmpty() ? EnumSet.noneOf(Lamp.class) : EnumSet.copyOf(lamps));
@@ -43,37 +44,42 @@ public record Wish(
 
     /** A direct-on-line starter with start and stop on its door. */
     public static Wish of(String name, Practice practice, MotorData motor) {
-        return new Wish(name, practice, motor, List.of("door"), Set.of(), Map.of());
+        return new Wish(name, Conventions.of(practice), motor, List.of("door"), Set.of(), Map.of());
+    }
+
+    /** The regional practice. */
+    public Practice practice() {
+        return conventions.practice();
     }
 
     /** This wish with another answer to one question. */
     public Wish with(Choice choice) {
         Map<Class<? extends Choice>, Choice> changed = new LinkedHashMap<>(choices);
         changed.put(choice.getClass(), choice);
-        return new Wish(name, practice, motor, stations, lamps, changed);
+        return new Wish(name, conventions, motor, stations, lamps, changed);
     }
 
     /** This wish with start and stop in these places. */
     public Wish from(String... places) {
-        return new Wish(name, practice, motor, List.of(places), lamps, choices);
+        return new Wish(name, conventions, motor, List.of(places), lamps, choices);
     }
 
     /** This wish with these lamps on the door. */
     public Wish showing(Lamp... some) {
-        return new Wish(name, practice, motor, stations, Set.of(some), choices);
+        return new Wish(name, conventions, motor, stations, Set.of(some), choices);
     }
 
     /** The answer to a question. */
     <C extends Enum<C> & Choice> C choice(Class<C> question) {
         Choice chosen = choices.get(question);
-        return chosen == null ? question.cast(Question.byDefault(question, practice)) : question.cast(chosen);
+        return chosen == null ? question.cast(Question.byDefault(question, practice())) : question.cast(chosen);
     }
 
     /** The answer to one of the questions. */
     public Choice answer(Question question) {
         Choice first = question.answers().get(0);
         Choice chosen = choices.get(first.getClass());
-        return chosen == null ? Question.byDefault(first.getClass(), practice) : chosen;
+        return chosen == null ? Question.byDefault(first.getClass(), practice()) : chosen;
     }
 
     /** Whether this is the answer to its question. */

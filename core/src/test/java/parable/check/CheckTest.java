@@ -20,6 +20,9 @@ import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
 import parable.starters.Library;
+import parable.starters.MotorData;
+import parable.starters.Starter;
+import parable.starters.Wish;
 
 class CheckTest {
 
@@ -289,5 +292,15 @@ class CheckTest {
         List<Finding> found = Check.reading(Examples.fitted(Examples.ofLibrary("Wash pump")), whiteStarts);
 
         assertThat(found).extracting(Finding::text).contains("S1 starts and is green; expected white.");
+        Wish wish = Wish.of("Pump", Practice.IEC, MotorData.on400V("Pump", "floor", "2.2 kW", "4.9 A", "10 A"));
+        Wish white = new Wish(
+                wish.name(),
+                wish.conventions().with(whiteStarts),
+                wish.motor(),
+                wish.stations(),
+                wish.lamps(),
+                wish.choices());
+        assertThat(coloursFound(Starter.of(white).sheet(), whiteStarts)).isEmpty();
+        assertThat(coloursFound(Starter.of(wish).sheet(), whiteStarts)).isEqualTo("operator-colour");
     }
 }

@@ -56,8 +56,8 @@ public final class ColoursView extends BorderPane {
         usual.setOnAction(
                 event -> agree(Conventions.of(conventions().practice()).colours()));
         Label caution = new Label(
-                "A button or lamp in a colour without a tick is found on the Check page. The standards leave some of this open; "
-                        + "local code and the site's rules decide.");
+                "A button or lamp in a colour without a tick is found on the Check page. A new sheet takes the colour that was"
+                        + " ticked first. The standards leave some of this open; local code and the site's rules decide.");
         caution.setWrapText(true);
         VBox content = new VBox(16, practice, grid(), usual, caution);
         content.setPadding(new Insets(14, 0, 0, 0));
@@ -119,7 +119,7 @@ public final class ColoursView extends BorderPane {
                 conventions().isUsual()
                         ? "As is usual in " + words + " practice."
                         : "Agreed on for this job; it differs from what is usual in " + words + " practice.");
-        usual.setText("As is usual in " + words + " practice");
+        usual.setText("Back to what is usual in " + words + " practice");
         usual.setDisable(conventions().isUsual());
     }
 }

@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import parable.circuit.Conventions;
 import parable.circuit.Practice;
 import parable.starters.Choice;
 import parable.starters.Lamp;
@@ -21,6 +22,7 @@ import parable.starters.Wish;
 /** What somebody wishes for, as far as they have said; what is not said is as the practice has it. */
 public final class StartModel {
 
+    private final Conventions conventions;
     private final Practice practice;
     private final Map<Question, Choice> answers = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Wish> wish = new ReadOnlyObjectWrapper<>();
@@ -30,8 +32,9 @@ public final class StartModel {
     private int stations = 1;
 
     /** A wish of which nothing has been said. */
-    public StartModel(Practice practice) {
-        this.practice = practice;
+    public StartModel(Conventions conventions) {
+        this.conventions = conventions;
+        practice = conventions.practice();
         power = practice == Practice.IEC ? "2.2 kW" : "3 hp";
         settle();
     }
@@ -88,7 +91,7 @@ public final class StartModel {
         List<String> places = IntStream.rangeClosed(1, stations)
                 .mapToObj(i -> i == 1 ? "door" : "station " + i)
                 .toList();
-        Wish next = new Wish(name, practice, motor, places, Set.of(Lamp.RUNNING), Map.of());
+        Wish next = new Wish(name, conventions, motor, places, Set.of(Lamp.RUNNING), Map.of());
         for (Choice answer : answers.values()) {
             next = next.with(answer);
         }
