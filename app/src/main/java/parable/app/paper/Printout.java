@@ -60,7 +60,7 @@ final class Printout {
                 GraphicsContext graphics = canvas.getGraphicsContext2D();
                 graphics.scale(scale, scale);
                 graphics.translate(-left, -top);
-                new Painter(graphics, Ink.PRINT, (fault, subject) -> false).paint(drawing, atRest);
+                new Painter(graphics, Ink.PRINT).paint(drawing, atRest);
                 printed &= job.printPage(page, canvas);
             }
         }

@@ -1,10 +1,7 @@
 package parable.app.sheet;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.function.BiPredicate;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -16,7 +13,6 @@ import javafx.scene.text.TextAlignment;
 import parable.app.Typeface;
 import parable.app.look.Ink;
 import parable.bench.Condition;
-import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -29,7 +25,6 @@ import parable.network.NodeState;
 /** Paints a drawing as it is at one instant. */
 public final class Painter {
 
-    private static final double MARGIN = 30;
     private static final double THIN = 1.5;
     private static final double HEAVY = 3.2;
     private static final double DISC = 8;
@@ -39,73 +34,46 @@ public final class Painter {
 
     private final GraphicsContext canvas;
     private final Ink ink;
-    private final BiPredicate<Fault, Subject> concerns;
-    private Map<String, List<Integer>> numbers = Map.of();
 
-    /** Puts numbers beside the tags of devices, so that what is said of them elsewhere is found on the drawing. */
-    public Painter numbering(Map<String, List<Integer>> byTag) {
-        numbers = byTag;
-        return this;
-    }
-
-    /**
-     * A painter.
-     *
-     * @param concerns whether a fault of a device concerns what a symbol of it stands for
-     */
-    public Painter(GraphicsContext canvas, Ink ink, BiPredicate<Fault, Subject> concerns) {
+    /** A painter in these colours. */
+    public Painter(GraphicsContext canvas, Ink ink) {
         this.canvas = canvas;
         this.ink = ink;
-        this.concerns = concerns;
     }
 
-    /** Paints everything; the canvas must be scaled and moved already. */
+    /** Paints all of a drawing at an instant, with no fault flagged; the canvas must be scaled and moved already. */
     public void paint(Drawing drawing, Moment moment) {
-        paint(drawing.marks(), moment);
+        paint(new Sight(moment, (fault, subject) -> false, Map.of()).of(drawing.marks()));
     }
 
-    /** Paints what may be seen between two heights of the drawing. */
-    public void paint(Drawing drawing, Moment moment, double top, double bottom) {
-        paint(
-                drawing.marks().stream()
-                        .filter(mark -> mark.reaches(top - MARGIN, bottom + MARGIN))
-                        .toList(),
-                moment);
-    }
-
-    private void paint(List<Mark> marks, Moment moment) {
+    /** Paints marks, wires below all else; the canvas must be scaled and moved already. */
+    void paint(List<Seen> marks) {
         canvas.setLineCap(StrokeLineCap.ROUND);
         canvas.setLineJoin(StrokeLineJoin.ROUND);
         canvas.setTextBaseline(VPos.BASELINE);
-        for (Mark mark : marks) {
-            if (mark instanceof Mark.Wire wire) {
-                paintWire(wire, stateOf(wire.number(), moment));
-            } else if (mark instanceof Mark.Junction junction) {
-                paintJunction(junction, stateOf(junction.number(), moment));
-            }
-        }
-        Set<String> numbered = new HashSet<>();
-        for (Mark mark : marks) {
-            if (mark instanceof Mark.Symbol symbol) {
-                paintSymbol(symbol, moment);
-            } else if (mark instanceof Mark.Link link) {
-                paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
-            } else if (mark instanceof Mark.Figure figure) {
-                figure.strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
-            } else if (mark instanceof Mark.Label label) {
-                paintLabel(label);
-                boolean tag = label.role() == Mark.TextRole.TAG && numbers.containsKey(label.text());
-                if (tag && numbered.add(label.text())) {
-                    paintNumbers(label);
+        for (Seen seen : marks) {
+            if (seen instanceof Seen.OnWire on) {
+                if (on.mark() instanceof Mark.Wire wire) {
+                    paintWire(wire, on.state());
+                } else if (on.mark() instanceof Mark.Junction junction) {
+                    paintJunction(junction, on.state());
                 }
-            } else if (mark instanceof Mark.Condition condition) {
-                paintCondition(condition, moment);
             }
         }
-    }
-
-    private static NodeState stateOf(String number, Moment moment) {
-        return moment.node(number).orElse(NodeState.DEAD);
+        for (Seen seen : marks) {
+            if (seen instanceof Seen.OfSymbol symbol) {
+                paintSymbol(symbol);
+            } else if (seen instanceof Seen.OfLabel label) {
+                paintLabel(label.mark());
+                paintNumbers(label);
+            } else if (seen instanceof Seen.OfCondition condition) {
+                paintCondition(condition.mark(), condition.condition());
+            } else if (seen.mark() instanceof Mark.Link link) {
+                paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
+            } else if (seen.mark() instanceof Mark.Figure figure) {
+                figure.strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
+            }
+        }
     }
 
     private void paintWire(Mark.Wire wire, NodeState state) {
@@ -118,21 +86,16 @@ public final class Painter {
         canvas.fillOval(junction.at().x() - radius, junction.at().y() - radius, 2 * radius, 2 * radius);
     }
 
-    private void paintSymbol(Mark.Symbol symbol, Moment moment) {
-        boolean on = isOn(symbol.subject(), moment);
+    private void paintSymbol(Seen.OfSymbol seen) {
+        Mark.Symbol symbol = seen.mark();
+        boolean on = seen.on();
         boolean load = !(symbol.subject() instanceof Subject.OfContact);
         symbol.always().forEach(stroke -> paintStroke(stroke, on && load ? HEAVY : THIN + 0.4, ink.symbol()));
-        Color colour = on && !load ? ink.of(stateOf(symbol.wire(), moment)) : ink.symbol();
-        if (isFaulty(symbol, moment)) {
+        Color colour = on && !load ? ink.of(seen.state()) : ink.symbol();
+        if (seen.faulty()) {
             paintWarning(symbol.box());
         }
         (on ? symbol.on() : symbol.off()).forEach(stroke -> paintStroke(stroke, on ? HEAVY : 2.2, colour));
-    }
-
-    private boolean isFaulty(Mark.Symbol symbol, Moment moment) {
-        return moment.faults().stream()
-                .filter(fault -> fault.tag().equals(symbol.subject().tag()))
-                .anyMatch(fault -> concerns.test(fault, symbol.subject()));
     }
 
     /** A flag with an exclamation mark at the corner of a symbol that has a fault. */
@@ -147,7 +110,8 @@ public final class Painter {
     }
 
     /** The numbers of what is said of a device, each on a disc beside its tag. */
-    private void paintNumbers(Mark.Label label) {
+    private void paintNumbers(Seen.OfLabel seen) {
+        Mark.Label label = seen.mark();
         double length = LETTER * label.text().length() + DISC;
         double x = label.at().x()
                 + switch (label.anchor()) {
@@ -155,7 +119,7 @@ public final class Painter {
                     case MIDDLE -> length - LETTER * label.text().length() / 2;
                     case END -> -length;
                 };
-        for (int number : numbers.get(label.text())) {
+        for (int number : seen.numbers()) {
             canvas.setFill(ink.shorted());
             canvas.fillOval(x - DISC, label.at().y() - 4 - DISC, 2 * DISC, 2 * DISC);
             canvas.setFill(ink.paper());
@@ -163,19 +127,6 @@ public final class Painter {
             canvas.fillText(Integer.toString(number), x, label.at().y());
             x += 2 * DISC + 1;
         }
-    }
-
-    private static boolean isOn(Subject subject, Moment moment) {
-        if (subject instanceof Subject.OfContact contact) {
-            return moment.closed(contact.tag(), contact.contact());
-        }
-        if (subject instanceof Subject.OfLoad load) {
-            return moment.energised(load.tag(), load.load());
-        }
-        if (subject instanceof Subject.OfMotor motor) {
-            return moment.condition(motor.tag()) != Condition.STOPPED;
-        }
-        return moment.condition(subject.tag()) == Condition.PRESENT;
     }
 
     private void paintStroke(Stroke stroke, double width, Color colour) {
@@ -211,8 +162,7 @@ public final class Painter {
     }
 
     /** A device at work or in trouble is told in bold. */
-    private void paintCondition(Mark.Condition mark, Moment moment) {
-        Condition condition = moment.condition(mark.tag());
+    private void paintCondition(Mark.Condition mark, Condition condition) {
         setText(condition.isActive(), Mark.TextRole.NOTE.size(), mark.anchor());
         canvas.setFill(condition.isActive() ? ink.symbol() : ink.quiet());
         canvas.fillText(condition.word(), mark.at().x(), mark.at().y());

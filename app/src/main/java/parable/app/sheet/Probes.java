@@ -55,17 +55,25 @@ final class Probes {
                 () -> sides.length < 2 ? drawing.pointOn(place) : drawing.pointAt(new Terminal(sides[0], sides[1])));
     }
 
+    /** Where those are drawn that touch something. */
+    Map<Probe, Point> points(Drawing drawing) {
+        Map<Probe, Point> touching = new EnumMap<>(Probe.class);
+        for (Probe probe : Probe.values()) {
+            pointOf(probe, drawing).ifPresent(at -> touching.put(probe, at));
+        }
+        return touching;
+    }
+
     /**
      * Paints those that touch something.
      *
+     * @param touching where each is drawn
      * @param rim the colour around each
      */
-    void paint(GraphicsContext graphics, Drawing drawing, Color rim) {
+    static void paint(GraphicsContext graphics, Map<Probe, Point> touching, Color rim) {
         graphics.setFont(Font.font(Typeface.WORDS, FontWeight.BOLD, 11));
         graphics.setTextAlign(TextAlignment.CENTER);
-        for (Probe probe : Probe.values()) {
-            pointOf(probe, drawing).ifPresent(at -> paint(graphics, probe, at, rim));
-        }
+        touching.forEach((probe, at) -> paint(graphics, probe, at, rim));
     }
 
     private static void paint(GraphicsContext graphics, Probe probe, Point at, Color rim) {

@@ -12,8 +12,6 @@ import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -27,7 +25,6 @@ import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
-import parable.app.wiring.WireMark;
 import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.circuit.Place;
@@ -37,6 +34,7 @@ import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.draw.Box;
 import parable.draw.Drawing;
+import parable.draw.Mark;
 import parable.draw.SheetDrawing;
 import parable.draw.Subject;
 import parable.parts.Assembly;
@@ -63,7 +61,7 @@ public final class SheetView extends Region {
     private final MeterModel meter;
     private final Probes probes;
     private final Consumer<String> ask;
-    private final Canvas canvas = new Canvas();
+    private final Strips paper = new Strips();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
     private final ScrollBar down = new ScrollBar();
     private final ScrollBar across = new ScrollBar();
@@ -106,7 +104,7 @@ public final class SheetView extends Region {
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        getChildren().addAll(canvas, hotSpots, down, across);
+        getChildren().addAll(paper, hotSpots, down, across);
         fit();
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
@@ -302,19 +300,6 @@ public final class SheetView extends Region {
         return draft.map(Draft::moment).orElseGet(() -> run.shownProperty().get());
     }
 
-    private void paintSelection(GraphicsContext graphics) {
-        desk.flatMap(model -> model.selection().stretchProperty().get())
-                .filter(stretch -> draft.isEmpty())
-                .flatMap(this::around)
-                .ifPresent(box -> {
-                    graphics.setStroke(look.ink().symbol());
-                    graphics.setLineWidth(2.4);
-                    graphics.setLineDashes(9, 4);
-                    graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);
-                    graphics.setLineDashes();
-                });
-    }
-
     /** The box around all that is selected, empty if it is not drawn. */
     private Optional<Box> around(Selection.Stretch stretch) {
         Place at = stretch.first();
@@ -371,8 +356,6 @@ public final class SheetView extends Region {
         double width = getWidth();
         double height = getHeight();
         scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR);
-        canvas.setWidth(width);
-        canvas.setHeight(height);
         place(down, shownDrawing().height() * scale - height, height);
         place(across, shownDrawing().width() * scale - width, width);
         down.resizeRelocate(width - BAR, 0, BAR, height);
@@ -387,7 +370,7 @@ public final class SheetView extends Region {
             }
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
         }
-        paint(top, top + seen);
+        paper.show(width, height, picture(top, top + seen));
     }
 
     /** Shows all of the drawing where that is not too small to be read; otherwise its width, and it is scrolled. */
@@ -407,19 +390,23 @@ public final class SheetView extends Region {
         }
     }
 
-    private void paint(double top, double bottom) {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.save();
-        graphics.setFill(look.ink().paper());
-        graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        graphics.translate(-across.getValue(), -down.getValue());
-        graphics.scale(scale, scale);
-        new Painter(graphics, look.ink(), this::concerns)
-                .numbering(numbers)
-                .paint(shownDrawing(), shownMoment(), top, bottom);
-        probes.paint(graphics, drawing, look.ink().symbol());
-        WireMark.paint(graphics, drawing, marked, look.ink());
-        paintSelection(graphics);
-        graphics.restore();
+    private SheetPicture picture(double top, double bottom) {
+        Drawing shown = shownDrawing();
+        List<Mark> within = shown.marks().stream()
+                .filter(mark -> mark.reaches(top - SheetPicture.MARGIN, bottom + SheetPicture.MARGIN))
+                .toList();
+        return new SheetPicture(
+                new Sight(shownMoment(), this::concerns, numbers).of(within),
+                new SheetPicture.Pointers(
+                        probes.points(drawing),
+                        marked,
+                        marked.ends().stream()
+                                .flatMap(end -> drawing.pointAt(end).stream())
+                                .toList(),
+                        desk.flatMap(model ->
+                                        model.selection().stretchProperty().get())
+                                .filter(stretch -> draft.isEmpty())
+                                .flatMap(this::around)),
+                new SheetPicture.Sheet(scale, across.getValue(), down.getValue(), look.ink()));
     }
 }

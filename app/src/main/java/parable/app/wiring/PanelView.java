@@ -147,6 +147,10 @@ public final class PanelView extends Region {
                 () -> model.wire().map(wire -> List.of(wire.from(), wire.to())).orElse(List.of()));
     }
 
+    private List<Point> points(Drawing drawing) {
+        return ends().stream().flatMap(end -> drawing.pointAt(end).stream()).toList();
+    }
+
     private void follow() {
         setAccessibleText(pointed.map(ends -> "Probes on " + ends)
                 .orElseGet(() -> model.wire().map(Wire::words).orElse("No wires")));
@@ -191,8 +195,7 @@ public final class PanelView extends Region {
         double fits = Math.min(width / drawing.width(), getHeight() / drawing.height());
         double scale = Math.max(READABLE, Math.min(LARGEST_SCALE, fits))
                 * look.zoomProperty().get();
-        List<Point> way =
-                ends().stream().flatMap(end -> drawing.pointAt(end).stream()).toList();
+        List<Point> way = points(drawing);
         double x = way.stream().mapToDouble(Point::x).average().orElse(0) - width / scale / 2;
         double y = way.stream().mapToDouble(Point::y).average().orElse(0) - getHeight() / scale / 2;
         Point corner = new Point(
@@ -218,9 +221,9 @@ public final class PanelView extends Region {
             graphics.translate(pane.left(), 0);
             graphics.scale(pane.scale(), pane.scale());
             graphics.translate(-pane.corner().x(), -pane.corner().y());
-            new Painter(graphics, look.ink(), (fault, subject) -> false).paint(still(pane.drawing()), moment.get());
+            new Painter(graphics, look.ink()).paint(still(pane.drawing()), moment.get());
             WireMark.paint(graphics, pane.drawing(), look.ink());
-            WireMark.paint(graphics, pane.drawing(), new Marked(List.of(), ends()), look.ink());
+            WireMark.paint(graphics, List.of(), Marked.NOTHING, points(pane.drawing()), look.ink());
             grip.filter(one -> one.pane().view().equals(pane.view())).ifPresent(one -> paint(graphics, one));
             graphics.restore();
             if (pane.corner().y() > 0 || pane.corner().x() > 0) {

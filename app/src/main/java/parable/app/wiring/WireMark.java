@@ -28,14 +28,19 @@ public final class WireMark {
         }
     }
 
-    /** Paints what is pointed out on the drawing of a sheet: wires heavy, terminals ringed. */
-    public static void paint(GraphicsContext graphics, Drawing drawing, Marked marked, Ink ink) {
-        for (Mark mark : drawing.marks()) {
+    /**
+     * Paints what is pointed out on the drawing of a sheet: wires heavy, terminals ringed.
+     *
+     * @param marks what of the drawing is in view
+     * @param ends where the terminals that are pointed out are
+     */
+    public static void paint(GraphicsContext graphics, List<Mark> marks, Marked marked, List<Point> ends, Ink ink) {
+        for (Mark mark : marks) {
             if (mark instanceof Mark.Wire line && marked.wires().contains(line.number())) {
                 line(graphics, line.points(), ink);
             }
         }
-        marked.ends().stream().flatMap(end -> drawing.pointAt(end).stream()).forEach(end -> ring(graphics, end, ink));
+        ends.forEach(end -> ring(graphics, end, ink));
     }
 
     /** A heavy line with a light core, told from live wires by that. */
