@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.geometry.Orientation;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -28,6 +30,7 @@ import parable.files.JobFormatException;
 import parable.parts.Assembly;
 import parable.scenario.Player;
 import parable.scenario.Scenario;
+import parable.starters.Library;
 
 /** Draws starters from an empty sheet in the real window, by keyboard only and by mouse only. */
 @ExtendWith(ApplicationExtension.class)
@@ -216,6 +219,39 @@ class DeskTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#preview").<Label>query().getText())
                 .startsWith("F2: found no free contact that is closed at rest");
+    }
+
+    /** On a sheet that is higher than the window one sees what one has selected and what one types. */
+    @Test
+    void whatIsSelectedAndWhatIsTypedComesIntoView(FxRobot robot) {
+        Sheet rinser = Library.jobs().get(0).sheet("Bottle rinser").orElseThrow();
+        robot.interact(() -> {
+            jobs.edit(rinser);
+            window.showSheet("Bottle rinser");
+        });
+        key(robot, KeyCode.CONTROL, KeyCode.D);
+        SheetView view = (SheetView) window.part("sheet");
+        int last = rinser.control().size() - 1;
+        for (int rung = 0; rung <= last; rung++) {
+            key(robot, KeyCode.DOWN);
+            var box = view.drawing().boxOf(new Place(Circuit.CONTROL, rung, 1)).orElseThrow();
+            assertThat(view.localToScreen(view.getLayoutBounds()).contains(view.onScreen(box.x(), box.y())))
+                    .as("rung " + (rung + 1))
+                    .isTrue();
+        }
+        double scrolled = scrolled(robot);
+        assertThat(scrolled).isPositive();
+        key(robot, KeyCode.INSERT);
+        robot.write("L S9 (K9) N", 0);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(scrolled(robot)).isGreaterThan(scrolled);
+    }
+
+    private static double scrolled(FxRobot robot) {
+        return robot.lookup("#sheet > .scroll-bar").queryAllAs(ScrollBar.class).stream()
+                .filter(bar -> bar.getOrientation() == Orientation.VERTICAL)
+                .mapToDouble(ScrollBar::getValue)
+                .sum();
     }
 
     @Test

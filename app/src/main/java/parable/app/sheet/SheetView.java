@@ -65,7 +65,7 @@ public final class SheetView extends Region {
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
     private final ScrollBar down = new ScrollBar();
     private final ScrollBar across = new ScrollBar();
-    private final ChangeListener<Object> selected = (any, before, now) -> say();
+    private final ChangeListener<Object> selected = (any, before, now) -> showSelected();
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final ChangeListener<Object> changed = (any, before, now) -> requestLayout();
     private Drawing drawing;
@@ -74,6 +74,7 @@ public final class SheetView extends Region {
     private Optional<Draft> draft = Optional.empty();
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
+    private Optional<Box> wanted = Optional.empty();
     private boolean spotsFit;
     private double scale = 1;
 
@@ -183,7 +184,7 @@ public final class SheetView extends Region {
         Stream.concat(
                         what.wires().stream().flatMap(number -> drawing.pointOn(number).stream()),
                         what.ends().stream().flatMap(end -> drawing.pointAt(end).stream()))
-                .forEach(at -> bringIntoView(new Box(at.x() - NEAR, at.y() - NEAR, 2 * NEAR, 2 * NEAR)));
+                .forEach(at -> bringIntoView(roomAround(new Box(at.x(), at.y(), 0, 0))));
         requestLayout();
     }
 
@@ -245,6 +246,13 @@ public final class SheetView extends Region {
         scroll(down, above > 0 ? -above : Math.max(0, below));
     }
 
+    private void showSelected() {
+        say();
+        wanted = desk.flatMap(model -> model.selection().stretchProperty().get())
+                .flatMap(this::around)
+                .map(SheetView::roomAround);
+    }
+
     /** Says to those who cannot see the drawing what is selected and how it is at this instant. */
     private void say() {
         setAccessibleRole(AccessibleRole.TEXT);
@@ -274,7 +282,12 @@ public final class SheetView extends Region {
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
         draft = desk.flatMap(model -> model.preview().sheet()).flatMap(this::drafted);
+        wanted = draft.flatMap(one -> one.drawing().firstUnlike(drawing)).map(SheetView::roomAround);
         requestLayout();
+    }
+
+    private static Box roomAround(Box box) {
+        return new Box(box.x() - NEAR, box.y() - NEAR, box.width() + 2 * NEAR, box.height() + 2 * NEAR);
     }
 
     private Optional<Draft> drafted(Sheet sheet) {
@@ -358,6 +371,8 @@ public final class SheetView extends Region {
         scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR);
         place(down, shownDrawing().height() * scale - height, height);
         place(across, shownDrawing().width() * scale - width, width);
+        wanted.ifPresent(this::bringIntoView);
+        wanted = Optional.empty();
         down.resizeRelocate(width - BAR, 0, BAR, height);
         across.resizeRelocate(0, height - BAR, width - BAR, BAR);
         hotSpots.resizeRelocate(-across.getValue(), -down.getValue(), width, height);
