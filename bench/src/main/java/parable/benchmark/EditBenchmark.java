@@ -19,19 +19,16 @@ import parable.check.Check;
 import parable.check.Finding;
 import parable.circuit.Circuit;
 import parable.circuit.ColourCode;
-import parable.circuit.Edit;
 import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
-import parable.drafting.TypedRung;
 import parable.draw.Drawing;
 import parable.draw.SheetDrawing;
 import parable.files.JobFile;
 import parable.parts.Assembly;
-import parable.starters.Library;
 
 /**
  * What the core does for an edit of a large sheet, and to open one: a direct-on-line starter with as many further rungs as are
@@ -59,20 +56,11 @@ public class EditBenchmark {
     /** Draws the sheet. */
     @Setup(Level.Trial)
     public void draw() throws Exception {
-        whole = Library.jobs().get(0).sheets().get(0);
-        for (int n = 10; whole.control().size() < rungs; n++) {
-            whole = with("L /S%1$d @%2$d S%3$d @%4$d (K%1$d) N", n);
-            whole = with("@%2$d K%1$d @%4$d", n);
-        }
+        whole = LargeSheet.of(rungs);
         taken = Structure.taken(whole, new Place(Circuit.CONTROL, 5, 1));
         file = JobFile.text(new Job("Large", Practice.IEC, List.of(whole), Extras.NONE));
         assembly = Assembly.of(whole);
         bench = Bench.of(assembly);
-    }
-
-    private Sheet with(String rung, int n) throws Exception {
-        TypedRung typed = TypedRung.read(String.format(rung, n, 10_000 + n, 1_000 + n, 50_000 + n), whole, "230 V AC");
-        return new Edit.InsertRung(Circuit.CONTROL, whole.control().size(), typed.rung()).on(typed.sheet());
     }
 
     /** A contact is taken away or put back: fitted out, gone on with on the bench, drawn. */

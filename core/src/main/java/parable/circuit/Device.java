@@ -71,7 +71,8 @@ public record Device(
             changed.computeIfPresent(reference, (name, value) -> TAG.matcher(value)
                     .replaceAll(word -> tags.getOrDefault(word.group(), word.group())));
         }
-        return new Device(tags.getOrDefault(tag, tag), also, kind, label, place, at, changed, extras);
+        Device retagged = new Device(tags.getOrDefault(tag, tag), also, kind, label, place, at, changed, extras);
+        return retagged.equals(this) ? this : retagged;
     }
 
     /** This device with another value of a setting; an empty value leaves it at the kind's default. */

@@ -52,7 +52,9 @@ public record Rung(List<RungItem> items, String remark) {
 
     /** This rung after devices were given other tags, from the old to the new. */
     Rung retagged(Map<String, String> tags) {
-        return new Rung(items.stream().map(item -> retagged(item, tags)).toList(), remark);
+        Rung retagged =
+                new Rung(items.stream().map(item -> retagged(item, tags)).toList(), remark);
+        return retagged.equals(this) ? this : retagged;
     }
 
     private static RungItem retagged(RungItem item, Map<String, String> tags) {
