@@ -88,7 +88,7 @@ public final class Bench {
 
     /**
      * This run gone on with from its present at other times; this bench is not modified. What is under way already takes the time it would
-     * have taken.
+     * have taken. Both remember together what the circuit came to, so that they are to be used from one thread.
      */
     public Bench paced(Pace pace) {
         Bench bench = new Bench(new Rig(rig, pace), state.copy());

@@ -25,7 +25,7 @@ import parable.program.ScanPlan;
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
 
-    private static final int REMEMBERED = 64;
+    private static final int REMEMBERED = 128;
 
     final Network network;
     final List<Part> parts;
@@ -36,15 +36,21 @@ final class Rig {
     private final Faults faults;
     private final Map<Defects, Network> miswired = new HashMap<>();
 
-    /** A circuit comes back to the same positions again and again, most of all one that blinks. */
-    private final Map<Position, Solution> solutions = new LinkedHashMap<>(16, 0.75f, true) {
+    /** A circuit comes back to the same positions again and again, most of all one that blinks, or one that is tried at other speeds. */
+    private final Map<Position, Solution> solutions;
+
+    private static final class Remembered extends LinkedHashMap<Position, Solution> {
         private static final long serialVersionUID = 1L;
+
+        Remembered() {
+            super(16, 0.75f, true);
+        }
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<Position, Solution> eldest) {
             return size() > REMEMBERED;
         }
-    };
+    }
 
     /** Which contacts are closed and which sources give voltage; neither is modified. */
     private record Position(BitSet closed, BitSet on) {}
@@ -54,6 +60,7 @@ final class Rig {
 
     Rig(Assembly assembly, Pace pace) {
         this.pace = pace;
+        solutions = new Remembered();
         network = Network.of(assembly);
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
@@ -72,7 +79,7 @@ final class Rig {
         }
     }
 
-    /** The same rig where changes take other times. */
+    /** The same rig where changes take other times; both remember what either has solved, so that one thread only may use them. */
     Rig(Rig same, Pace pace) {
         this.pace = pace;
         network = same.network;
@@ -82,7 +89,7 @@ final class Rig {
         arrivalGroup = same.arrivalGroup;
         groups.addAll(same.groups);
         groupsByPart.addAll(same.groupsByPart);
-        solutions.putAll(same.solutions);
+        solutions = same.solutions;
     }
 
     /** Everything at rest, supplies on, nothing under way. */

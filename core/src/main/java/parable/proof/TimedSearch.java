@@ -31,7 +31,20 @@ final class TimedSearch {
     /** A state, which coils are felt to be fed, and the times left. */
     private record Node(long positions, long commanded, Zone zone, int parent) {}
 
-    private record Key(long positions, long commanded) {}
+    private record Key(long positions, long commanded) {
+
+        /** As any record's; written out, because keys are looked up so often that the generated one is felt. */
+        @Override
+        public int hashCode() {
+            long mixed = 31 * positions + commanded;
+            return (int) (mixed ^ mixed >>> 32);
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Key that && positions == that.positions && commanded == that.commanded;
+        }
+    }
 
     private final Machine machine;
     private final Map<Integer, Timed> timed;

@@ -1,0 +1,132 @@
+package parable.files;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.draw.Drawing;
+import parable.draw.PanelDrawing;
+import parable.draw.SheetDrawing;
+import parable.logbook.Revision;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.plc.IoList;
+import parable.program.StructuredText;
+import parable.proof.Claim;
+import parable.proof.Progress;
+import parable.proof.Proof;
+import parable.proof.Verdict;
+import parable.testsheet.TestSheet;
+import parable.wiring.Cables;
+import parable.wiring.PartsList;
+import parable.wiring.TerminalPlan;
+import parable.wiring.WireList;
+
+/** What a job pack says of one sheet: all of it worked out first, which may be done for several sheets at once, and written then, one after the other. */
+final class SheetPages {
+
+    /** Puts something of the sheet on pages. */
+    private interface Part {
+        void write(PdfBook book) throws IOException;
+    }
+
+    private final Job job;
+    private final Sheet sheet;
+    private final Assembly assembly;
+    private final Proof proof;
+    private final List<Part> parts = new ArrayList<>();
+
+    private SheetPages(Job job, Sheet sheet, Assembly assembly, Proof proof) {
+        this.job = job;
+        this.sheet = sheet;
+        this.assembly = assembly;
+        this.proof = proof;
+    }
+
+    /**
+     * Works a sheet out.
+     *
+     * @param mostStates how many states of it are gone through for its proof
+     */
+    static SheetPages of(Job job, Sheet sheet, int mostStates) {
+        try {
+            Assembly assembly = Assembly.of(sheet);
+            Progress untilMost = states -> states > mostStates;
+            Proof proof = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, untilMost);
+            SheetPages pages = new SheetPages(job, sheet, assembly, proof);
+            pages.workOut();
+            return pages;
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    private void workOut() {
+        Drawing drawing = SheetDrawing.of(assembly, job.practice());
+        parts.add(book -> book.draw(assembly, drawing, sheet.name()));
+        sheet.program().ifPresent(program -> {
+            List<String> lines = StructuredText.write(program).lines().toList();
+            parts.add(book -> book.text(sheet.name() + ", program", sheet.name() + ", program", lines));
+            table("inputs and outputs", IoCsv.table(IoList.of(assembly)), 0);
+        });
+        table("parts", PartsCsv.table(PartsList.of(assembly)), 0);
+        table("wires", WiresCsv.table(WireList.of(assembly, job.practice()), sheet.fieldwork()), 3);
+        table("terminal strip", TerminalsCsv.table(TerminalPlan.of(assembly, job.practice())), 0);
+        table("cables", CablesCsv.table(Cables.of(assembly, job.practice())), 0);
+        List<Drawing> places = PanelDrawing.all(assembly);
+        parts.add(book -> book.draw(assembly, places, sheet.name() + ", places"));
+        table("test sheet", TestsCsv.table(TestSheet.of(assembly, job.practice()), sheet.fieldwork()), 0);
+        String title = "proof of circuit " + Revision.of(sheet) + ", " + proof.states() + " states"
+                + (proof.complete() ? "" : ", not finished");
+        table(title, claims(), 0);
+    }
+
+    /**
+     * A table, left out if it has no rows.
+     *
+     * @param boxes how many of the last columns are boxes to be ticked
+     */
+    private void table(String title, Table table, int boxes) {
+        if (!table.rows().isEmpty()) {
+            parts.add(book -> book.table(sheet.name() + ", " + title, table, boxes));
+        }
+    }
+
+    private Table claims() {
+        List<List<String>> rows = new ArrayList<>();
+        for (Claim claim : proof.claims()) {
+            String rests = claim.times().isEmpty() ? "" : "Rests on: " + String.join("; ", claim.times());
+            rows.add(List.of(
+                    claim.text(),
+                    claim.verdict() == Verdict.UNFINISHED
+                            ? "not finished, not proved"
+                            : claim.verdict().word().replace('-', ' '),
+                    claim.story().isEmpty() ? rests : String.join(" ", claim.story())));
+        }
+        return new Table(List.of("Claim", "Verdict", "Times, or how it fails"), rows);
+    }
+
+    private long count(Verdict verdict) {
+        return proof.claims().stream()
+                .filter(claim -> claim.verdict() == verdict)
+                .count();
+    }
+
+    /** What the cover says of it, in a sentence. */
+    String summary() {
+        long fails = count(Verdict.FAILS);
+        long open = count(Verdict.UNFINISHED);
+        return sheet.name() + ": circuit " + Revision.of(sheet) + ", "
+                + proof.claims().size() + " claims, "
+                + (fails == 0 ? "none fails" : fails + " fail")
+                + (open == 0 ? "" : ", " + open + " not finished and so not proved") + ".";
+    }
+
+    /** Writes its pages. */
+    void write(PdfBook book) throws IOException {
+        for (Part part : parts) {
+            part.write(book);
+        }
+    }
+}
