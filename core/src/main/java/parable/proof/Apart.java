@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,10 +26,16 @@ final class Apart implements ClaimSource {
     private final int[] breakers;
 
     /** For every set of contactors, a bit each, that is ever in together: what the motors do then with power and every breaker closed. */
-    private final Map<Long, Set<List<String>>> doing = new HashMap<>();
+    private final Map<Long, Known> doing = new HashMap<>();
 
     private long lastIn = -1;
-    private Set<List<String>> lastKnown = Set.of();
+    private Known lastKnown = new Known();
+
+    /** What motors were seen to do, and in which circuits, so that each is looked at once. */
+    private static final class Known {
+        private final Set<List<String>> doing = new LinkedHashSet<>();
+        private final BitSet seen = new BitSet();
+    }
 
     Apart(Machine machine, Explorer explorer) {
         this.machine = machine;
@@ -78,13 +85,14 @@ final class Apart implements ClaimSource {
         }
         if (in != lastIn) {
             lastIn = in;
-            lastKnown = doing.computeIfAbsent(in, any -> new LinkedHashSet<>());
+            lastKnown = doing.computeIfAbsent(in, any -> new Known());
         }
-        boolean says = in != 0 && Long.bitCount(in) <= 2 && lastKnown.size() < 2;
+        boolean says = in != 0 && Long.bitCount(in) <= 2 && lastKnown.doing.size() < 2;
         if (says && machine.hasPower(state) && breakersClosed(state)) {
             Conduction conduction = machine.conduction(state);
-            if (!conduction.shorted()) {
-                lastKnown.add(machine.doing(conduction));
+            if (!conduction.shorted() && !lastKnown.seen.get(conduction.number())) {
+                lastKnown.seen.set(conduction.number());
+                lastKnown.doing.add(machine.doing(conduction));
             }
         }
     }
@@ -100,7 +108,7 @@ final class Apart implements ClaimSource {
     /** The claim on what the motors do with some contactors in, if that is always the same. */
     private Optional<Claim> doing(String kind, List<Integer> contactorsIn) {
         long in = contactorsIn.stream().mapToLong(one -> 1L << one).sum();
-        Set<List<String>> known = doing.getOrDefault(in, Set.of());
+        Set<List<String>> known = doing.getOrDefault(in, new Known()).doing;
         if (known.size() != 1) {
             return Optional.empty();
         }

@@ -56,9 +56,10 @@ final class Claims implements ClaimSource {
     private Claim stops(int part) {
         String tag = machine.parts().get(part).tag();
         String done = machine.parts().get(part).family() == Family.OVERLOAD_RELAY ? "tripped" : "held";
-        Optional<Integer> broken = deciding.first(index -> explorer.isSettled(index)
-                && explorer.isDriven(index)
-                && machine.value(explorer.states().key(index), part) == 1);
+        Optional<Integer> broken = explorer.settledAndDriven()
+                .filter(index -> machine.value(explorer.states().key(index), part) == 1)
+                .boxed()
+                .findFirst();
         return deciding.decide(
                 "stops:" + tag,
                 "While " + tag + " is " + done + " every motor comes to have no current, whatever else is held.",

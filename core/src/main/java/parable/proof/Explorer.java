@@ -115,6 +115,13 @@ final class Explorer {
                 .findFirst();
     }
 
+    /** The positions of the settled states in which any motor is driven, in order. */
+    IntStream settledAndDriven() {
+        BitSet both = (BitSet) settled.clone();
+        both.and(driven);
+        return both.stream();
+    }
+
     /** Whether any motor is driven in a state. */
     boolean isDriven(int index) {
         return driven.get(index);
