@@ -5,12 +5,15 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import org.apache.pdfbox.pdmodel.PDPage;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 
@@ -36,6 +39,8 @@ public final class JobPack {
 
     private final Job job;
     private final PdfBook book;
+    private final Map<Sheet, List<PDPage>> sections = new HashMap<>();
+    private final Map<Sheet, String> summaries = new HashMap<>();
 
     private JobPack(Job job, PdfBook book) {
         this.job = job;
@@ -49,33 +54,49 @@ public final class JobPack {
      * @param mostStates how many states of a sheet are gone through for its proof; claims that need more stand as not finished
      */
     public static byte[] of(Job job, List<Sheet> sheets, int mostStates) {
-        Map<Sheet, SheetPages> pages = workedOut(job, sheets, mostStates);
         try (PdfBook book = new PdfBook(job)) {
-            new JobPack(job, book).cover(sheets.stream().map(pages::get).toList());
-            for (Sheet sheet : sheets) {
-                pages.get(sheet).write(book);
-            }
-            return book.bytes();
+            return new JobPack(job, book).bound(sheets, mostStates);
         } catch (IOException impossible) {
             throw new UncheckedIOException("a file in memory cannot be written", impossible);
         }
     }
 
-    /** The sheets are worked out on all cores, each core taking the next that waits. */
-    private static Map<Sheet, SheetPages> workedOut(Job job, List<Sheet> sheets, int mostStates) {
+    /** The sheets are worked out on all cores, each core taking the next that waits, and written as they come; the cover is written last. */
+    private byte[] bound(List<Sheet> sheets, int mostStates) throws IOException {
         ExecutorService cores =
                 Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
         try {
-            Map<Sheet, CompletableFuture<SheetPages>> begun = new LinkedHashMap<>();
+            BlockingQueue<CompletableFuture<SheetPages>> done = new LinkedBlockingQueue<>();
             for (Sheet sheet : longestFirst(sheets)) {
-                begun.put(sheet, CompletableFuture.supplyAsync(() -> SheetPages.of(job, sheet, mostStates), cores));
+                CompletableFuture<SheetPages> pages =
+                        CompletableFuture.supplyAsync(() -> SheetPages.of(job, sheet, mostStates), cores);
+                pages.whenComplete((worked, failure) -> done.add(pages));
             }
-            Map<Sheet, SheetPages> done = new HashMap<>();
-            begun.forEach((sheet, pages) -> done.put(sheet, pages.join()));
-            return done;
+            for (int written = 0; written < sheets.size(); written++) {
+                write(done.take().join());
+            }
+        } catch (InterruptedException notWanted) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException("the job pack was not waited for");
         } finally {
             cores.shutdown();
         }
+        cover(sheets);
+        List<List<PDPage>> all = new ArrayList<>(List.of(book.section()));
+        sheets.forEach(sheet -> all.add(sections.get(sheet)));
+        return book.bytes(all);
+    }
+
+    private void write(SheetPages pages) throws IOException {
+        pages.write(book);
+        sections.put(pages.sheet(), book.section());
+        summaries.put(pages.sheet(), pages.summary());
+    }
+
+    private void cover(List<Sheet> sheets) throws IOException {
+        List<String> lines = new ArrayList<>(CAUTIONS);
+        sheets.forEach(sheet -> lines.add(summaries.get(sheet)));
+        book.text("Cover", job.name() + ", " + job.practice().words() + " practice", lines);
     }
 
     /** Timers and programs take longest to be proved; what is begun last should take little, so that no core waits for another. */
@@ -86,11 +107,5 @@ public final class JobPack {
                                 .noneMatch(device -> device.kind().contains("timer")))
                         .thenComparing(sheet -> -sheet.devices().size()))
                 .toList();
-    }
-
-    private void cover(List<SheetPages> sheets) throws IOException {
-        List<String> lines = new ArrayList<>(CAUTIONS);
-        sheets.forEach(sheet -> lines.add(sheet.summary()));
-        book.text("Cover", job.name() + ", " + job.practice().words() + " practice", lines);
     }
 }

@@ -42,6 +42,7 @@ final class PdfBook implements Closeable {
     private final PdfFonts fonts;
     private final Job job;
     private final PDRectangle paper;
+    private final List<PDPage> written = new ArrayList<>();
 
     PdfBook(Job job) throws IOException {
         this.job = job;
@@ -51,7 +52,35 @@ final class PdfBook implements Closeable {
         paper = new PDRectangle(upright.getHeight(), upright.getWidth());
     }
 
+    /** The pages written since this was asked last; they are only bound into the book once it is made of them. */
+    List<PDPage> section() {
+        List<PDPage> section = List.copyOf(written);
+        written.clear();
+        return section;
+    }
+
+    /** The book of all that was written, in that order. */
     byte[] bytes() throws IOException {
+        return bytes(List.of(section()));
+    }
+
+    /** The book of these sections, in this order. */
+    byte[] bytes(List<List<PDPage>> sections) throws IOException {
+        List<PDPage> pages = sections.stream().flatMap(List::stream).toList();
+        for (int i = 0; i < pages.size(); i++) {
+            document.addPage(pages.get(i));
+            try (PDPageContentStream content = new PDPageContentStream(
+                    document, pages.get(i), PDPageContentStream.AppendMode.APPEND, true, true)) {
+                String number = "Page " + (i + 1) + " of " + pages.size();
+                label(
+                        new PdfPen(content, fonts),
+                        paper.getWidth() - MARGIN,
+                        -MARGIN + 10,
+                        number,
+                        Mark.TextRole.MARKING,
+                        Mark.Anchor.END);
+            }
+        }
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         document.save(bytes);
         return bytes.toByteArray();
@@ -77,7 +106,7 @@ final class PdfBook implements Closeable {
 
     private void page(String title, OnPage content) throws IOException {
         PDPage page = new PDPage(paper);
-        document.addPage(page);
+        written.add(page);
         try (PDPageContentStream stream = new PDPageContentStream(document, page)) {
             stream.setLineCapStyle(1);
             stream.setLineJoinStyle(1);
@@ -136,7 +165,7 @@ final class PdfBook implements Closeable {
 
     private void page(Assembly assembly, List<Row> rows, double scale, String title) throws IOException {
         PDPage page = new PDPage(paper);
-        document.addPage(page);
+        written.add(page);
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
             double top = MARGIN;
             for (Row row : rows) {
@@ -347,7 +376,7 @@ final class PdfBook implements Closeable {
 
     private void add(Assembly assembly, Drawing drawing, Tile tile, String title) throws IOException {
         PDPage page = new PDPage(paper);
-        document.addPage(page);
+        written.add(page);
         double top = paper.getHeight() - MARGIN;
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
             content.setLineCapStyle(1);
@@ -374,7 +403,7 @@ final class PdfBook implements Closeable {
         double right = paper.getWidth() - MARGIN;
         pen.lines(List.of(new Point(MARGIN, line), new Point(right, line)), 0.8);
         label(pen, MARGIN, words, job.name() + ": " + title, Mark.TextRole.TAG, Mark.Anchor.START);
-        String state = remark + job.practice().words() + " practice.  Page " + document.getNumberOfPages();
+        String state = remark + job.practice().words() + " practice.";
         label(pen, right, words, state, Mark.TextRole.MARKING, Mark.Anchor.END);
         label(
                 pen,

@@ -2,8 +2,8 @@ package parable.files;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Arrays;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
@@ -16,7 +16,11 @@ final class PdfFonts {
     private final PDFont regular;
     private final PDFont bold;
     private final Map<Integer, Boolean> known = new HashMap<>();
-    private final Map<List<Object>, Double> widths = new HashMap<>();
+
+    /** The widths of signs in thousandths of the size, by their codes; not a number where nobody has asked yet. */
+    private final double[] regularWidths = unknown();
+
+    private final double[] boldWidths = unknown();
 
     PdfFonts(PDDocument document) throws IOException {
         regular = load(document, Typefaces.WORDS);
@@ -35,26 +39,38 @@ final class PdfFonts {
 
     /** How wide a text is as it is set, in points. */
     double width(String text, Mark.TextRole role) throws IOException {
+        double[] widths = role.bold() ? boldWidths : regularWidths;
+        String set = printable(text);
         double width = 0;
-        for (int sign : printable(text).codePoints().toArray()) {
-            Double known = widths.get(List.of(sign, role.bold()));
-            if (known == null) {
-                known = of(role.bold()).getStringWidth(Character.toString(sign)) / 1000.0;
-                widths.put(List.of(sign, role.bold()), known);
+        for (int i = 0; i < set.length(); i++) {
+            char sign = set.charAt(i);
+            if (Double.isNaN(widths[sign])) {
+                widths[sign] = of(role.bold()).getStringWidth(String.valueOf(sign));
             }
-            width += known * role.size();
+            width += widths[sign];
         }
-        return width;
+        return width * role.size() / 1000;
+    }
+
+    private static double[] unknown() {
+        double[] widths = new double[Character.MAX_VALUE + 1];
+        Arrays.fill(widths, Double.NaN);
+        return widths;
     }
 
     /** The text with a question mark for every sign that the font lacks. */
     String printable(String text) {
+        boolean all = text.codePoints().allMatch(this::isKnown);
+        if (all) {
+            return text;
+        }
         StringBuilder printable = new StringBuilder();
-        text.codePoints().forEach(sign -> {
-            boolean has = known.computeIfAbsent(sign, any -> has(Character.toString(sign)));
-            printable.appendCodePoint(has ? sign : '?');
-        });
+        text.codePoints().forEach(sign -> printable.appendCodePoint(isKnown(sign) ? sign : '?'));
         return printable.toString();
+    }
+
+    private boolean isKnown(int sign) {
+        return sign <= Character.MAX_VALUE && known.computeIfAbsent(sign, any -> has(Character.toString(sign)));
     }
 
     private boolean has(String sign) {

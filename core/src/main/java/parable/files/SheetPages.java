@@ -123,6 +123,10 @@ final class SheetPages {
                 + (open == 0 ? "" : ", " + open + " not finished and so not proved") + ".";
     }
 
+    Sheet sheet() {
+        return sheet;
+    }
+
     /** Writes its pages. */
     void write(PdfBook book) throws IOException {
         for (Part part : parts) {

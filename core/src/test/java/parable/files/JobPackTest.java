@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -63,6 +66,33 @@ class JobPackTest {
 
         assertThat(text).contains("Bottle rinser, program", "END_PROGRAM", "Bottle rinser, inputs and outputs");
         assertThat(text).contains("not finished and so not proved");
+    }
+
+    /** Sheets are written as they are worked out, and bound in the order of the job behind the cover. */
+    @Test
+    void sheetsStandInTheOrderOfTheJobAndPagesAreCounted() throws IOException {
+        Job job = Examples.pressHouse();
+        List<Sheet> sheets = Stream.of("Press platen", "Wash pump", "Mill")
+                .map(name -> job.sheet(name).orElseThrow())
+                .toList();
+        byte[] pack = JobPack.of(job, sheets, 1000);
+        String text = textOf(pack);
+        int pages;
+        try (PDDocument document = Loader.loadPDF(pack)) {
+            pages = document.getNumberOfPages();
+        }
+
+        List<Integer> numbers = Pattern.compile("Page (\\d+) of " + pages)
+                .matcher(text)
+                .results()
+                .map(found -> Integer.parseInt(found.group(1)))
+                .toList();
+        assertThat(numbers).isEqualTo(IntStream.rangeClosed(1, pages).boxed().toList());
+        assertThat(text.indexOf("risk assessment"))
+                .isLessThan(text.indexOf("Press platen, wires"))
+                .isPositive();
+        assertThat(text.indexOf("Press platen, wires")).isLessThan(text.indexOf("Wash pump, wires"));
+        assertThat(text.indexOf("Wash pump, wires")).isLessThan(text.indexOf("Mill, wires"));
     }
 
     @Test
