@@ -143,16 +143,20 @@ public final class ControllerField {
 
     /** Whether nothing but lamps, horns, solenoids and shunt trips is wired to an output, or nothing at all. */
     public boolean onlySignals(int output) {
-        return behind(output).stream().allMatch(this::isSignal);
+        return behind(output).stream()
+                .allMatch(terminal -> isLoad(
+                        terminal, Set.of(LoadRole.LAMP, LoadRole.HORN, LoadRole.SOLENOID, LoadRole.SHUNT_RELEASE)));
     }
 
-    private boolean isSignal(Terminal terminal) {
+    /** Whether nothing but lamps and horns is wired to an output, or nothing at all, so that it moves nothing. */
+    public boolean onlyTells(int output) {
+        return behind(output).stream().allMatch(terminal -> isLoad(terminal, Set.of(LoadRole.LAMP, LoadRole.HORN)));
+    }
+
+    private boolean isLoad(Terminal terminal, Set<LoadRole> roles) {
         Part part = assembly.part(terminal.tag()).orElseThrow();
         return part.loads().stream()
-                .filter(load -> load.role() == LoadRole.LAMP
-                        || load.role() == LoadRole.HORN
-                        || load.role() == LoadRole.SOLENOID
-                        || load.role() == LoadRole.SHUNT_RELEASE)
+                .filter(load -> roles.contains(load.role()))
                 .anyMatch(load ->
                         load.from().equals(terminal.marking()) || load.to().equals(terminal.marking()));
     }

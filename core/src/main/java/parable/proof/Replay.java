@@ -13,6 +13,7 @@ import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.bench.Pace;
 import parable.parts.Assembly;
+import parable.parts.ControllerField;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -52,6 +53,11 @@ final class Replay {
         long timers = assembly.parts().stream().mapToLong(Replay::longest).sum()
                 + Programmed.of(assembly).map(Programmed::longest).orElse(0L);
         ready = Math.min(APART + timers, LONGEST);
+    }
+
+    /** What is wired to the controller of the sheet, empty if it has none. */
+    Optional<ControllerField> field() {
+        return ControllerField.of(assembly);
     }
 
     /** How long a timer takes to go through all that it does, in microseconds; 0 for other parts. */

@@ -8,11 +8,13 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.bench.Bench;
 import parable.bench.Moment;
 import parable.bench.Pace;
+import parable.parts.ControllerField;
 import parable.parts.Drive;
 import parable.parts.Part;
 
@@ -28,6 +30,7 @@ final class Trials {
     private static final long AFTER = 4_000_000;
 
     private final Machine machine;
+    private final Set<String> telling;
     private final Operators operators;
     private final Replay replay;
     private final Refinement refinement;
@@ -36,10 +39,19 @@ final class Trials {
 
     Trials(Machine machine, Replay replay, Refinement refinement, BooleanSupplier cancelled) {
         this.machine = machine;
+        telling = replay.field().map(Trials::telling).orElse(Set.of());
         this.operators = new Operators(machine);
         this.replay = replay;
         this.refinement = refinement;
         this.cancelled = cancelled;
+    }
+
+    /** The outputs of a controller that move nothing, as they are asked for their times. */
+    private static Set<String> telling(ControllerField field) {
+        return IntStream.range(0, field.controller().contacts().size())
+                .filter(field::onlyTells)
+                .mapToObj(output -> Pace.outputOf(field.controller().tag(), output))
+                .collect(Collectors.toSet());
     }
 
     /**
@@ -128,7 +140,7 @@ final class Trials {
 
     /** A script measured at the ends of all times. */
     Corners.Result measured(Script script, Function<Bench, Corners.Measured> measure) {
-        return new Corners(replay, script.moves(), script.times(), script.end()).of(measure);
+        return new Corners(replay, telling, script.moves(), script.times(), script.end()).of(measure);
     }
 
     boolean isDriven(Moment moment) {
