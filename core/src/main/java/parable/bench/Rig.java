@@ -52,8 +52,10 @@ final class Rig {
         }
     }
 
-    /** Which contacts are closed and which sources give voltage; neither is modified. */
-    private record Position(BitSet closed, BitSet on) {}
+    /** Which contacts are closed, which sources give voltage, what is miswired and which loads are open; none is modified. */
+    private record Position(BitSet closed, BitSet on, Defects defects, BitSet open) {}
+
+    private static final BitSet NONE_OPEN = new BitSet();
 
     final Pace pace;
     final Optional<ScanPlan> plan;
@@ -113,12 +115,21 @@ final class Rig {
     private Solution solve(BitSet closed, RunState state) {
         if (state.faults.isEmpty()) {
             return solutions.computeIfAbsent(
-                    new Position(closed, sourcesOn(state)), at -> network.solve(at.closed(), at.on()));
+                    new Position(closed, sourcesOn(state), Defects.NONE, NONE_OPEN),
+                    at -> network.solve(at.closed(), at.on()));
         }
         faults.distort(closed, state.faults);
-        Defects defects = faults.defects(state.faults, state.time);
-        Network wired = defects.equals(Defects.NONE) ? network : miswired.computeIfAbsent(defects, network::with);
-        return wired.solve(closed, sourcesOn(state), faults.openLoads(state.faults));
+        return solutions.computeIfAbsent(
+                new Position(
+                        closed,
+                        sourcesOn(state),
+                        faults.defects(state.faults, state.time),
+                        faults.openLoads(state.faults)),
+                at -> wired(at.defects()).solve(at.closed(), at.on(), at.open()));
+    }
+
+    private Network wired(Defects defects) {
+        return defects.equals(Defects.NONE) ? network : miswired.computeIfAbsent(defects, network::with);
     }
 
     /** Whether a fault keeps a device from going to a position. */
