@@ -34,7 +34,7 @@ final class Rig {
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
-    private final Map<Defects, Network> miswired = new HashMap<>();
+    private final Map<Defects, Network> miswired;
 
     /** A circuit comes back to the same positions again and again, most of all one that blinks, or one that is tried at other speeds. */
     private final Map<Position, Solution> solutions;
@@ -63,6 +63,7 @@ final class Rig {
     Rig(Assembly assembly, Pace pace) {
         this.pace = pace;
         solutions = new Remembered();
+        miswired = new HashMap<>();
         network = Network.of(assembly);
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
@@ -92,6 +93,7 @@ final class Rig {
         groups.addAll(same.groups);
         groupsByPart.addAll(same.groupsByPart);
         solutions = same.solutions;
+        miswired = same.miswired;
     }
 
     /** Everything at rest, supplies on, nothing under way. */

@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.circuit.Place;
 import parable.circuit.Terminal;
@@ -48,15 +46,6 @@ public record Drawing(double width, double height, List<Mark> marks) {
     public Optional<Box> boxOf(Place place) {
         return itemSpots()
                 .filter(spot -> spot.place().equals(place))
-                .map(Mark.ItemSpot::box)
-                .findFirst();
-    }
-
-    /** The first thing on a rung that does not stand so on another drawing, empty if all does. */
-    public Optional<Box> firstUnlike(Drawing other) {
-        Set<Mark.ItemSpot> there = other.itemSpots().collect(Collectors.toSet());
-        return itemSpots()
-                .filter(spot -> !there.contains(spot))
                 .map(Mark.ItemSpot::box)
                 .findFirst();
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.HPos;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -21,6 +22,7 @@ import parable.app.look.Colours;
 import parable.circuit.ColourCode;
 import parable.circuit.ColourUse;
 import parable.circuit.Conventions;
+import parable.circuit.Job;
 
 /** Which colours buttons and lamps of the job may have: a tick for each colour and use. */
 public final class ColoursView extends BorderPane {
@@ -64,8 +66,15 @@ public final class ColoursView extends BorderPane {
         content.setMaxWidth(900);
         setCenter(content);
         BorderPane.setAlignment(content, Pos.TOP_LEFT);
-        jobs.jobProperty().addListener((any, before, job) -> show());
-        sceneProperty().addListener((any, before, scene) -> Platform.runLater(back::requestFocus));
+        ChangeListener<Job> changed = (any, before, job) -> show();
+        sceneProperty().addListener((any, before, scene) -> {
+            if (scene == null) {
+                jobs.jobProperty().removeListener(changed);
+            } else {
+                jobs.jobProperty().addListener(changed);
+                Platform.runLater(back::requestFocus);
+            }
+        });
         show();
     }
 

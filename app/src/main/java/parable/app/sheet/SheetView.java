@@ -27,6 +27,7 @@ import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Fault;
 import parable.bench.Moment;
+import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Rung;
@@ -282,8 +283,27 @@ public final class SheetView extends Region {
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
         draft = desk.flatMap(model -> model.preview().sheet()).flatMap(this::drafted);
-        wanted = draft.flatMap(one -> one.drawing().firstUnlike(drawing)).map(SheetView::roomAround);
+        wanted = draft.flatMap(this::boxOfTyped).map(SheetView::roomAround);
         requestLayout();
+    }
+
+    /** The box around the first rung that is not as it is on the sheet. */
+    private Optional<Box> boxOfTyped(Draft typed) {
+        for (Circuit circuit : Circuit.values()) {
+            List<Rung> before = run.assembly().sheet().rungs(circuit);
+            List<Rung> after = typed.moment().assembly().sheet().rungs(circuit);
+            for (int rung = 0; rung < after.size(); rung++) {
+                if (rung >= before.size() || !after.get(rung).equals(before.get(rung))) {
+                    int changed = rung;
+                    List<Box> boxes = IntStream.range(0, after.get(rung).items().size())
+                            .mapToObj(item -> typed.drawing().boxOf(new Place(circuit, changed, item)))
+                            .flatMap(Optional::stream)
+                            .toList();
+                    return boxes.isEmpty() ? Optional.empty() : Optional.of(Box.around(boxes));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     private static Box roomAround(Box box) {
