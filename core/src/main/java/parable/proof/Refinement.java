@@ -72,17 +72,21 @@ final class Refinement {
      */
     Outcome decide(TimedSearch.Kind kind, Set<Integer> first, Predicate<Moment> onBench, boolean inTheEnd) {
         if (keepingTo.isPresent()) {
-            TimedSearch search = new TimedSearch(machine, keepingTo.get(), true, cancelled);
+            TimedSearch search = TimedSearch.quick(machine, keepingTo.get(), cancelled);
             boolean holds = search.find(List.of(search.rest()), kind).isEmpty() && search.isComplete();
             return holds ? holds(keepingTo.get()) : new Outcome.Open(List.of());
         }
         Set<Integer> keeping = new TreeSet<>(first);
         while (!cancelled.getAsBoolean()) {
+            TimedSearch quick = TimedSearch.quick(machine, keeping, cancelled);
+            if (quick.find(List.of(quick.rest()), kind).isEmpty()) {
+                return quick.isComplete() ? holds(fewest(keeping, kind, quick.size())) : new Outcome.Open(List.of());
+            }
             TimedSearch search = new TimedSearch(machine, keeping, true, cancelled);
             Instant rest = search.rest();
             Optional<Integer> found = search.find(List.of(rest), kind);
             if (found.isEmpty()) {
-                return search.isComplete() ? holds(fewest(keeping, kind, search.size())) : new Outcome.Open(List.of());
+                return new Outcome.Open(List.of());
             }
             List<TimedSearch.Step> way = search.wayTo(found.get());
             List<Machine.Move> moves = way.stream().map(TimedSearch.Step::move).toList();
@@ -113,7 +117,7 @@ final class Refinement {
         for (int part : keeping) {
             Set<Integer> fewer = new TreeSet<>(fewest);
             fewer.remove(part);
-            TimedSearch search = new TimedSearch(machine, fewer, true, cancelled);
+            TimedSearch search = TimedSearch.quick(machine, fewer, cancelled);
             boolean holds = nodes < WORTH_FEWER
                     && search.find(List.of(search.rest()), kind).isEmpty()
                     && search.isComplete();

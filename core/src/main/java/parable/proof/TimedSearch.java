@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,7 +52,12 @@ final class TimedSearch {
     private final BooleanSupplier cancelled;
     private final boolean withHands;
     private final List<Node> nodes = new ArrayList<>();
-    private final Map<Key, List<Zone>> seen = new HashMap<>();
+    private final Map<Key, List<Integer>> seen = new HashMap<>();
+
+    /** Nodes whose zones are part of one found later, so that whatever they lead to is found from there. */
+    private final BitSet covered = new BitSet();
+
+    private final boolean thorough;
     private boolean complete;
     private boolean metShort;
 
@@ -62,10 +68,26 @@ final class TimedSearch {
      * @param withHands whether hands and the world act at any moment; otherwise only what is set going by itself goes on
      */
     TimedSearch(Machine machine, Set<Integer> keeping, boolean withHands, BooleanSupplier cancelled) {
+        this(machine, keeping, withHands, true, cancelled);
+    }
+
+    private TimedSearch(
+            Machine machine, Set<Integer> keeping, boolean withHands, boolean thorough, BooleanSupplier cancelled) {
         this.machine = machine;
+        this.thorough = thorough;
         this.timed = timed(machine, keeping);
         this.withHands = withHands;
         this.cancelled = cancelled;
+    }
+
+    /**
+     * A search with hands that passes over nodes once others cover them: it comes to an end earlier, and the way to what it finds need not be a shortest
+     * one.
+     *
+     * @param keeping the parts that keep their times, by their positions among the sheet's
+     */
+    static TimedSearch quick(Machine machine, Set<Integer> keeping, BooleanSupplier cancelled) {
+        return new TimedSearch(machine, keeping, true, false, cancelled);
     }
 
     private static Map<Integer, Timed> timed(Machine machine, Set<Integer> keeping) {
@@ -146,7 +168,7 @@ final class TimedSearch {
             if (nodes.size() > MOST_NODES || (i & LOOK_UP) == LOOK_UP && cancelled.getAsBoolean()) {
                 return Optional.empty();
             }
-            if (visit(i, kind)) {
+            if ((thorough || !covered.get(i)) && visit(i, kind)) {
                 return Optional.of(i);
             }
         }
@@ -222,15 +244,21 @@ final class TimedSearch {
     private void add(Instant now, int parent) {
         feel(now);
         now.zone().map(Zone::later).ifPresent(zone -> {
-            List<Zone> zones =
+            List<Integer> same =
                     seen.computeIfAbsent(new Key(now.positions(), now.commanded()), any -> new ArrayList<>(1));
-            for (Zone earlier : zones) {
-                if (earlier.hasClocksOf(zone) && earlier.includes(zone)) {
+            for (int earlier : same) {
+                Zone known = nodes.get(earlier).zone();
+                if (known.hasClocksOf(zone) && known.includes(zone)) {
                     return;
                 }
             }
-            zones.removeIf(earlier -> zone.hasClocksOf(earlier) && zone.includes(earlier));
-            zones.add(zone);
+            same.removeIf(earlier -> {
+                Zone known = nodes.get(earlier).zone();
+                boolean covers = zone.hasClocksOf(known) && zone.includes(known);
+                covered.set(earlier, covers);
+                return covers;
+            });
+            same.add(nodes.size());
             nodes.add(new Node(now.positions(), now.commanded(), zone, parent));
         });
     }
