@@ -3,28 +3,14 @@ package parable.parts;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import parable.circuit.Device;
-import parable.circuit.Duty;
-import parable.circuit.Extras;
-import parable.circuit.Sheet;
 
 class CatalogueTest {
 
     private static Assembly fitted(String kind, String settings) throws PartException {
-        Map<String, String> written = new LinkedHashMap<>();
-        for (String setting : settings == null ? new String[0] : settings.split(";")) {
-            String[] sides = setting.strip().split(" ?: ?", 2);
-            written.put(sides[0], sides[1]);
-        }
-        Device device = new Device("K1", "", kind, "", "", written, Extras.NONE);
-        return Assembly.of(
-                new Sheet("Try", Duty.MAINTAINED, List.of(), List.of(device), List.of(), List.of(), Extras.NONE));
+        return Devices.fitted(kind, settings);
     }
 
     /** The markings that stand on the real thing. */

@@ -4,30 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import parable.circuit.Device;
-import parable.circuit.Duty;
-import parable.circuit.Extras;
-import parable.circuit.Sheet;
 
 /** Which contacts a device has closed in which position, and how long they take, as the trade has it. */
 class PositionsTest {
 
     private static Part part(String kind, String settings) throws PartException {
-        Map<String, String> written = new LinkedHashMap<>();
-        for (String setting : settings == null ? new String[0] : settings.split(";")) {
-            String[] sides = setting.strip().split(" ?: ?", 2);
-            written.put(sides[0], sides[1]);
-        }
-        Device device = new Device("D1", "", kind, "", "", written, Extras.NONE);
-        Sheet sheet = new Sheet("Try", Duty.MAINTAINED, List.of(), List.of(device), List.of(), List.of(), Extras.NONE);
-        return Assembly.of(sheet).parts().get(0);
+        return Devices.fitted(kind, settings).parts().get(0);
     }
 
     private static String closed(Part part, int position) {

@@ -55,8 +55,7 @@ public final class ColoursView extends BorderPane {
         top.setAlignment(Pos.CENTER_LEFT);
         setTop(top);
         usual.setId("colours-usual");
-        usual.setOnAction(
-                event -> agree(Conventions.of(conventions().practice()).colours()));
+        usual.setOnAction(event -> agree(ColourCode.of(conventions().practice())));
         Label caution = new Label(
                 "A button or lamp in a colour without a tick is found on the Check page. A new sheet takes the colour that was"
                         + " ticked first. The standards leave some of this open; local code and the site's rules decide.");

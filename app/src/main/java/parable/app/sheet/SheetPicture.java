@@ -16,9 +16,9 @@ import parable.draw.Point;
  *
  * @param marks what of it is in view
  * @param pointers what lies on it
- * @param sheet how it lies under the view
+ * @param viewport how it lies under the view
  */
-record SheetPicture(List<Seen> marks, Pointers pointers, Sheet sheet) implements Strips.Picture {
+record SheetPicture(List<Seen> marks, Pointers pointers, Viewport viewport) implements Strips.Picture {
 
     /** What is drawn of a mark reaches no further beyond it, in drawing units. */
     static final double MARGIN = 20;
@@ -51,20 +51,20 @@ record SheetPicture(List<Seen> marks, Pointers pointers, Sheet sheet) implements
      * @param down how far it is scrolled down, in pixels
      * @param ink its colours
      */
-    record Sheet(double scale, double across, double down, Ink ink) {
+    record Viewport(double scale, double across, double down, Ink ink) {
 
         double inDrawing(double height) {
             return (height + down) / scale;
         }
     }
 
-    private record Look(List<Seen> marks, Pointers pointers, Sheet sheet) {}
+    private record Look(List<Seen> marks, Pointers pointers, Viewport viewport) {}
 
     @Override
     public Object look(double top, double bottom) {
-        double from = sheet.inDrawing(top);
-        double to = sheet.inDrawing(bottom);
-        return new Look(between(from, to), pointers.between(from, to), sheet);
+        double from = viewport.inDrawing(top);
+        double to = viewport.inDrawing(bottom);
+        return new Look(between(from, to), pointers.between(from, to), viewport);
     }
 
     private List<Seen> between(double from, double to) {
@@ -75,14 +75,14 @@ record SheetPicture(List<Seen> marks, Pointers pointers, Sheet sheet) implements
 
     @Override
     public void paint(GraphicsContext graphics, double top, double bottom) {
-        double from = sheet.inDrawing(top);
-        double to = sheet.inDrawing(bottom);
-        Ink ink = sheet.ink();
+        double from = viewport.inDrawing(top);
+        double to = viewport.inDrawing(bottom);
+        Ink ink = viewport.ink();
         List<Seen> here = between(from, to);
         graphics.setFill(ink.paper());
         graphics.fillRect(0, top, graphics.getCanvas().getWidth(), bottom - top);
-        graphics.translate(-sheet.across(), -sheet.down());
-        graphics.scale(sheet.scale(), sheet.scale());
+        graphics.translate(-viewport.across(), -viewport.down());
+        graphics.scale(viewport.scale(), viewport.scale());
         new Painter(graphics, ink).paint(here);
         Probes.paint(graphics, pointers.probes(), ink.symbol());
         List<Mark> lines = here.stream().map(Seen::mark).toList();
@@ -91,7 +91,7 @@ record SheetPicture(List<Seen> marks, Pointers pointers, Sheet sheet) implements
     }
 
     private void frame(GraphicsContext graphics, Box box) {
-        graphics.setStroke(sheet.ink().symbol());
+        graphics.setStroke(viewport.ink().symbol());
         graphics.setLineWidth(2.4);
         graphics.setLineDashes(9, 4);
         graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);

@@ -442,6 +442,6 @@ public final class SheetView extends Region {
                                         model.selection().stretchProperty().get())
                                 .filter(stretch -> draft.isEmpty())
                                 .flatMap(this::around)),
-                new SheetPicture.Sheet(scale, across.getValue(), down.getValue(), look.ink()));
+                new SheetPicture.Viewport(scale, across.getValue(), down.getValue(), look.ink()));
     }
 }

@@ -59,7 +59,7 @@ class StripsTest {
         return new SheetPicture(
                 new Sight(bench.moment(), (fault, subject) -> false, Map.of()).of(drawing.marks()),
                 new SheetPicture.Pointers(Map.of(), new Marked(List.of(), at), List.of(ends), Optional.empty()),
-                new SheetPicture.Sheet(0.5, 0, down, Ink.DAYLIGHT));
+                new SheetPicture.Viewport(0.5, 0, down, Ink.DAYLIGHT));
     }
 
     private static Sheet pump() {
