@@ -22,6 +22,7 @@ public final class ParableApp extends Application {
     public static void show(Supplier<JobModel> toShow, Consumer<MainWindow> afterwards) {
         jobs = toShow;
         whenShown = afterwards;
+        paintFewPixels();
         launch(ParableApp.class);
     }
 
@@ -42,6 +43,13 @@ public final class ParableApp extends Application {
     @Override
     public void stop() {
         shown.close();
+    }
+
+    /**
+     * Lets the toolkit keep more places apart that have to be painted anew; with fewer it paints all that lies between them too. Must come before it starts.
+     */
+    public static void paintFewPixels() {
+        System.setProperty("prism.dirtyregioncount", "12");
     }
 
     /** Fonts and theme, for everything that shows a window. */

@@ -25,7 +25,7 @@ import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
-import parable.draw.Drawing;
+import parable.draw.Mark;
 import parable.draw.SheetDrawing;
 import parable.files.JobFile;
 import parable.parts.Assembly;
@@ -63,13 +63,13 @@ public class EditBenchmark {
         bench = Bench.of(assembly);
     }
 
-    /** A contact is taken away or put back: fitted out, gone on with on the bench, drawn. */
+    /** A contact is taken away or put back: fitted out, gone on with on the bench, and what a screen shows of it drawn. */
     @Benchmark
-    public Drawing edit() throws Exception {
+    public List<Mark> edit() throws Exception {
         takes = !takes;
         Assembly changed = bench.assembly().on(takes ? taken : whole);
         bench = bench.on(changed, bench.now());
-        return SheetDrawing.of(changed, Practice.IEC);
+        return LargeSheet.screen(SheetDrawing.of(changed, Practice.IEC));
     }
 
     /** The rules that read the sheet. */
@@ -80,9 +80,9 @@ public class EditBenchmark {
 
     /** The file is read, put on a bench and drawn. */
     @Benchmark
-    public Drawing open() throws Exception {
+    public List<Mark> open() throws Exception {
         Assembly opened = Assembly.of(JobFile.read(file).sheets().get(0));
         Bench.of(opened);
-        return SheetDrawing.of(opened, Practice.IEC);
+        return LargeSheet.screen(SheetDrawing.of(opened, Practice.IEC));
     }
 }

@@ -1,14 +1,20 @@
 package parable.benchmark;
 
+import java.util.List;
 import parable.circuit.Circuit;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Sheet;
 import parable.drafting.TypedRung;
+import parable.draw.Drawing;
+import parable.draw.Mark;
 import parable.starters.Library;
 
 /** A direct-on-line starter with as many further rungs as are asked for, half of them a start with a coil, half its seal-in. */
 final class LargeSheet {
+
+    /** In drawing units: a screen of 800 pixels where the drawing is as small as can be read. */
+    private static final double SCREEN = 1000;
 
     private LargeSheet() {}
 
@@ -19,6 +25,11 @@ final class LargeSheet {
             sheet = with(sheet, "@%2$d K%1$d @%4$d", n);
         }
         return sheet;
+    }
+
+    /** What a screen shows of a drawing, from its middle on. */
+    static List<Mark> screen(Drawing drawing) {
+        return drawing.marksBetween(drawing.height() / 2, drawing.height() / 2 + SCREEN);
     }
 
     private static Sheet with(Sheet sheet, String rung, int n) throws EditException {

@@ -72,7 +72,7 @@ public final class Bench {
      */
     public Bench on(Assembly changed, long time) {
         RunState then = checked(time) == state.time ? state : stateAt(time);
-        Rig next = new Rig(changed, Pace.NOMINAL);
+        Rig next = rig.on(changed);
         CarryOver carryOver = new CarryOver(rig, then, next);
         Bench bench = new Bench(next, carryOver.state());
         carryOver.tellFrom(bench.state);

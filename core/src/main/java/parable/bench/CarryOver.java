@@ -1,5 +1,6 @@
 package parable.bench;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -21,10 +22,13 @@ final class CarryOver {
 
     private static final String CHANGED = "The circuit is changed; copper would be de-energised first.";
 
+    private static final int GONE = -1;
+
     private final Rig from;
     private final Rig to;
     private final RunState before;
     private final Map<String, String> renamed = new HashMap<>();
+    private final List<Optional<Integer>> survivors;
 
     CarryOver(Rig from, RunState before, Rig to) {
         this.from = from;
@@ -37,10 +41,16 @@ final class CarryOver {
                     && from.network.assembly().part(fresh).isEmpty();
             renamed.put(old, isRenamed ? fresh : old);
         }
+        survivors =
+                IntStream.range(0, from.parts.size()).mapToObj(this::survivorOf).toList();
     }
 
     /** The position in the changed sheet of a part, empty if it is gone. */
     private Optional<Integer> survivor(int part) {
+        return survivors.get(part);
+    }
+
+    private Optional<Integer> survivorOf(int part) {
         Part old = from.parts.get(part);
         return to.network
                 .assembly()
@@ -55,7 +65,8 @@ final class CarryOver {
         after.time = before.time;
         after.physical.steppedTo = before.physical.steppedTo;
         after.physical.unsteady = true;
-        Map<Integer, Integer> groups = new HashMap<>();
+        int[] groups = new int[from.groups.size()];
+        Arrays.fill(groups, GONE);
         for (int p = 0; p < from.parts.size(); p++) {
             Optional<Integer> index = survivor(p);
             if (index.isPresent()) {
@@ -63,8 +74,8 @@ final class CarryOver {
             }
         }
         for (Pending pending : before.pending) {
-            if (pending instanceof Pending.Move move && groups.containsKey(move.group())) {
-                after.pending.add(new Pending.Move(move.time(), groups.get(move.group()), move.closes(), move.cause()));
+            if (pending instanceof Pending.Move move && groups[move.group()] != GONE) {
+                after.pending.add(new Pending.Move(move.time(), groups[move.group()], move.closes(), move.cause()));
             } else if (pending instanceof Pending.Stage stage) {
                 survivor(stage.part())
                         .ifPresent(part -> after.pending.add(
@@ -107,7 +118,7 @@ final class CarryOver {
                 .isPresent();
     }
 
-    private void take(int old, int part, RunState after, Map<Integer, Integer> groups) {
+    private void take(int old, int part, RunState after, int[] groups) {
         after.commanded[part] = before.commanded[old];
         after.energised.set(part, before.energised.get(old));
         after.openedItself.set(part, before.openedItself.get(old));
@@ -129,7 +140,7 @@ final class CarryOver {
         for (int i = 0; i < newGroups.size(); i++) {
             int group = newGroups.get(i);
             if (sameContacts) {
-                groups.put(oldGroups.get(i), group);
+                groups[oldGroups.get(i)] = group;
                 after.closedGroups.set(group, before.closedGroups.get(oldGroups.get(i)));
             } else {
                 after.closedGroups.set(group, to.groups.get(group).closedAt(before.commanded[old]));

@@ -84,18 +84,17 @@ final class Reaction {
     private void feel(int part, Drive.ByCoil coil) {
         double share = rig.shareOfRated(part, coil.load(), after);
         String tag = rig.parts.get(part).tag();
-        String volts = volts(rig.voltsThatCount(part, coil.load(), after));
         boolean timer = rig.program(part).isPresent();
         if (!state.energised.get(part) && share >= coil.pullIn()) {
             state.energised.set(part);
-            words.add(tag + "'s coil gets " + volts);
+            words.add(tag + "'s coil gets " + volts(part, coil.load()));
             set(part, timer, 1);
         } else if (state.energised.get(part) && share < coil.dropOut()) {
             state.energised.clear(part);
             words.add(
                     share < 0.02
                             ? tag + "'s coil loses its voltage"
-                            : tag + "'s coil has only " + volts + " and lets go");
+                            : tag + "'s coil has only " + volts(part, coil.load()) + " and lets go");
             set(part, timer, 0);
         }
     }
@@ -114,7 +113,7 @@ final class Reaction {
             LoadRole role = breaker.loads().get(load).role();
             double share = rig.shareOfRated(part, load, after);
             if (role == LoadRole.SHUNT_RELEASE && share >= SHUNT_OPENS) {
-                words.add(breaker.tag() + "'s shunt trip gets " + volts(rig.voltsThatCount(part, load, after)));
+                words.add(breaker.tag() + "'s shunt trip gets " + volts(part, load));
                 commands.add(new Command(part, 0, true));
             } else if (role == LoadRole.UNDERVOLTAGE_RELEASE && share < UNDERVOLTAGE_OPENS) {
                 words.add(breaker.tag() + "'s undervoltage release has no voltage");
@@ -203,7 +202,7 @@ final class Reaction {
         return rig.parts.get(part).protection().orElseThrow().amperes();
     }
 
-    private static String volts(double volts) {
-        return String.format(Locale.ROOT, "%.0f V", volts);
+    private String volts(int part, int load) {
+        return String.format(Locale.ROOT, "%.0f V", rig.voltsThatCount(part, load, after));
     }
 }

@@ -61,6 +61,10 @@ final class Rig {
     final Optional<ScanPlan> plan;
 
     Rig(Assembly assembly, Pace pace) {
+        this(assembly, pace, Optional.empty());
+    }
+
+    private Rig(Assembly assembly, Pace pace, Optional<Rig> before) {
         this.pace = pace;
         solutions = new Remembered();
         miswired = new HashMap<>();
@@ -71,7 +75,7 @@ final class Rig {
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             List<Integer> ofPart = new ArrayList<>();
-            for (ContactGroup group : ContactGroup.of(p, parts.get(p))) {
+            for (ContactGroup group : groupsOf(p, before)) {
                 if (group.isArrival()) {
                     arrivalGroup[p] = groups.size();
                 }
@@ -80,6 +84,25 @@ final class Rig {
             }
             groupsByPart.add(List.copyOf(ofPart));
         }
+    }
+
+    /** The rig of a changed sheet at the times that are usual; what devices stay as they are and where they are is taken over. */
+    Rig on(Assembly changed) {
+        return new Rig(changed, Pace.NOMINAL, Optional.of(this));
+    }
+
+    private List<ContactGroup> groupsOf(int part, Optional<Rig> before) {
+        boolean stays = before.isPresent()
+                && part < before.get().parts.size()
+                && before.get().parts.get(part) == parts.get(part);
+        if (!stays) {
+            return ContactGroup.of(part, parts.get(part));
+        }
+        List<ContactGroup> taken = new ArrayList<>();
+        for (int group : before.get().groupsOf(part)) {
+            taken.add(before.get().groups.get(group));
+        }
+        return taken;
     }
 
     /** The same rig where changes take other times; both remember what either has solved, so that one thread only may use them. */

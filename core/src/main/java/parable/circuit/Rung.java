@@ -2,6 +2,7 @@ package parable.circuit;
 
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -50,11 +51,15 @@ public record Rung(List<RungItem> items, String remark) {
         return items.stream().filter(RungItem.Point.class::isInstance).map(RungItem.Point.class::cast);
     }
 
-    /** This rung after devices were given other tags, from the old to the new. */
+    /** This rung with its items changed; the same object if none of them becomes another, so that what is known of it stays known. */
+    Rung changed(UnaryOperator<RungItem> change) {
+        List<RungItem> changed = items.stream().map(change).toList();
+        return changed.equals(items) ? this : new Rung(changed, remark);
+    }
+
+    /** This rung after devices were given other tags, from the old to the new; the same object if it has none of them. */
     Rung retagged(Map<String, String> tags) {
-        Rung retagged =
-                new Rung(items.stream().map(item -> retagged(item, tags)).toList(), remark);
-        return retagged.equals(this) ? this : retagged;
+        return changed(item -> retagged(item, tags));
     }
 
     private static RungItem retagged(RungItem item, Map<String, String> tags) {

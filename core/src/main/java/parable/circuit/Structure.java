@@ -152,11 +152,7 @@ public final class Structure {
             joined = joined.withRungs(
                     circuit,
                     sheet.rungs(circuit).stream()
-                            .map(rung -> new Rung(
-                                    rung.items().stream()
-                                            .map(item -> item.equals(gone) ? kept : item)
-                                            .toList(),
-                                    rung.remark()))
+                            .map(rung -> rung.changed(item -> item.equals(gone) ? kept : item))
                             .toList());
         }
         return joined;

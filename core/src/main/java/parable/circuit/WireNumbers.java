@@ -107,11 +107,7 @@ public final class WireNumbers {
             changed = changed.withRungs(
                     circuit,
                     sheet.rungs(circuit).stream()
-                            .map(rung -> new Rung(
-                                    rung.items().stream()
-                                            .map(item -> changed(item, numbers))
-                                            .toList(),
-                                    rung.remark()))
+                            .map(rung -> rung.changed(item -> changed(item, numbers)))
                             .toList());
         }
         return changed;

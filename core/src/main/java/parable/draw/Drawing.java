@@ -5,26 +5,65 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Terminal;
 
-/**
- * A drawing.
- *
- * @param width in drawing units
- * @param height in drawing units
- * @param marks in the order they are drawn, the lowest first
- */
-public record Drawing(double width, double height, List<Mark> marks) {
+/** A drawing. It does not change; what of it is not in view need not have been drawn yet. May be used from any thread. */
+public final class Drawing {
 
-    /** Not modified: the list is copied. */
-    public Drawing {
-        marks = List.copyOf(marks);
+    private final double width;
+    private final double height;
+    private final List<Band> bands;
+
+    /**
+     * A drawing of marks.
+     *
+     * @param width in drawing units
+     * @param height in drawing units
+     * @param marks in the order they are drawn, the lowest first; not modified
+     */
+    public Drawing(double width, double height, List<Mark> marks) {
+        this(List.of(Band.of(marks)), width, height);
+    }
+
+    private Drawing(List<Band> bands, double width, double height) {
+        this.width = width;
+        this.height = height;
+        this.bands = List.copyOf(bands);
+    }
+
+    /** In drawing units. */
+    public double width() {
+        return width;
+    }
+
+    /** In drawing units. */
+    public double height() {
+        return height;
+    }
+
+    /** All marks in the order they are drawn, the lowest first. */
+    public List<Mark> marks() {
+        return allMarks().toList();
+    }
+
+    private Stream<Mark> allMarks() {
+        return bands.stream().flatMap(band -> band.marks().stream());
+    }
+
+    /** Those of the marks that may be seen between two heights, in the same order. */
+    public List<Mark> marksBetween(double top, double bottom) {
+        return bands.stream()
+                .filter(band -> band.reaches(top, bottom))
+                .flatMap(band -> band.marks().stream())
+                .filter(mark -> mark.reaches(top, bottom))
+                .toList();
     }
 
     /** The symbols, in the order they are drawn. */
     public Stream<Mark.Symbol> symbols() {
-        return marks.stream().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);
+        return allMarks().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);
     }
 
     /** The number of the wire nearest to a point, empty if none is as near as this. */
@@ -36,7 +75,7 @@ public record Drawing(double width, double height, List<Mark> marks) {
 
     /** What stands on a rung at a point, empty if nothing does. */
     public Optional<Place> placeAt(double x, double y) {
-        return itemSpots()
+        return itemSpots(marksBetween(y, y).stream())
                 .filter(spot -> spot.box().contains(x, y))
                 .map(Mark.ItemSpot::place)
                 .findFirst();
@@ -44,14 +83,15 @@ public record Drawing(double width, double height, List<Mark> marks) {
 
     /** Where something on a rung is drawn, empty if it is not. */
     public Optional<Box> boxOf(Place place) {
-        return itemSpots()
+        Optional<Integer> rung = place.circuit() == Circuit.CONTROL ? Optional.of(place.rung()) : Optional.empty();
+        return itemSpots(bands.stream().filter(band -> band.rung().equals(rung)).flatMap(band -> band.marks().stream()))
                 .filter(spot -> spot.place().equals(place))
                 .map(Mark.ItemSpot::box)
                 .findFirst();
     }
 
-    private Stream<Mark.ItemSpot> itemSpots() {
-        return marks.stream().filter(Mark.ItemSpot.class::isInstance).map(Mark.ItemSpot.class::cast);
+    private static Stream<Mark.ItemSpot> itemSpots(Stream<Mark> marks) {
+        return marks.filter(Mark.ItemSpot.class::isInstance).map(Mark.ItemSpot.class::cast);
     }
 
     /** The terminal nearest to a point, empty if none is as near as this. */
@@ -69,7 +109,7 @@ public record Drawing(double width, double height, List<Mark> marks) {
     }
 
     private Stream<Mark.TerminalSpot> spots() {
-        return marks.stream().filter(Mark.TerminalSpot.class::isInstance).map(Mark.TerminalSpot.class::cast);
+        return allMarks().filter(Mark.TerminalSpot.class::isInstance).map(Mark.TerminalSpot.class::cast);
     }
 
     private static double distance(Mark.TerminalSpot spot, double x, double y) {
@@ -84,14 +124,13 @@ public record Drawing(double width, double height, List<Mark> marks) {
     }
 
     private Stream<Mark.Wire> wires() {
-        return marks.stream().filter(Mark.Wire.class::isInstance).map(Mark.Wire.class::cast);
+        return allMarks().filter(Mark.Wire.class::isInstance).map(Mark.Wire.class::cast);
     }
 
-    /** The drawing together with more that was drawn to the right of it; the marks are not modified. */
-    Drawing with(double widthOfAll, double heightOfOthers, List<Mark> others) {
-        List<Mark> all = new ArrayList<>(marks.size() + others.size());
-        all.addAll(marks);
+    /** The drawing together with more that was drawn to the right of it. */
+    Drawing with(double widthOfAll, double heightOfOthers, List<Band> others) {
+        List<Band> all = new ArrayList<>(bands);
         all.addAll(others);
-        return new Drawing(widthOfAll, Math.max(height, heightOfOthers), all);
+        return new Drawing(all, widthOfAll, Math.max(height, heightOfOthers));
     }
 }

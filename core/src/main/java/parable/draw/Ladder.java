@@ -1,5 +1,6 @@
 package parable.draw;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import parable.circuit.Circuit;
@@ -27,6 +28,7 @@ final class Ladder extends LaneDiagram {
     private final Map<String, Integer> uses;
     private final double[] rows;
     private final double left;
+    private final List<List<String>> remarks;
 
     private Ladder(Assembly assembly, Practice practice, double left) {
         super(
@@ -38,6 +40,7 @@ final class Ladder extends LaneDiagram {
         this.left = left;
         references = new CrossReferences(assembly);
         uses = uses(rungs);
+        remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
         rows = new double[rungs.size() + 1];
         rows[0] = TOP;
         for (int i = 0; i < rungs.size(); i++) {
@@ -48,14 +51,34 @@ final class Ladder extends LaneDiagram {
     /** A drawing with the ladder of a sheet to its right. */
     static Drawing beside(Drawing motors, double gap, Assembly assembly, Practice practice) {
         Ladder ladder = new Ladder(assembly, practice, motors.width() + gap);
-        ladder.draw();
-        ladder.drawRungNumbers();
-        ladder.drawRailNames();
-        double room = ladder.drawRemarks();
+        ladder.layOut();
+        List<Band> bands = new ArrayList<>();
+        bands.add(Band.of(ladder.nodesAcross()));
+        for (int lane = 0; lane < ladder.rungs.size(); lane++) {
+            bands.add(ladder.band(lane));
+        }
+        bands.add(Band.of(ladder.railNames()));
         return motors.with(
-                Math.max(ladder.end() + 40, ladder.end() + 20 + room),
+                Math.max(ladder.end() + 40, ladder.end() + 20 + ladder.roomForRemarks()),
                 ladder.rows[ladder.rungs.size()] - 30,
-                ladder.marks);
+                bands);
+    }
+
+    private Band band(int lane) {
+        double foot = rows[lane] + NOTE_LINE * remarks.get(lane).size();
+        return Band.ofRung(lane, rows[lane] - ROW, Math.max(rows[lane + 1], foot) + ROW, () -> drawnRung(lane));
+    }
+
+    /** A rung with its number before it and its remark behind it. */
+    private List<Mark> drawnRung(int lane) {
+        List<Mark> marks = lane(lane);
+        Point number = new Point(left + 24, rows[lane] + 4);
+        label(marks, number, Integer.toString(lane + 1), TextRole.NOTE, Anchor.END);
+        for (int line = 0; line < remarks.get(lane).size(); line++) {
+            Point at = new Point(end() + 14, rows[lane] + 4 + NOTE_LINE * line);
+            label(marks, at, remarks.get(lane).get(line), TextRole.NOTE, Anchor.START);
+        }
+        return marks;
     }
 
     private int notesUnder(Rung rung) {
@@ -98,7 +121,7 @@ final class Ladder extends LaneDiagram {
 
     @Override
     Object groupOf(RungItem item) {
-        return new Object();
+        return new LaneLayout.Alone();
     }
 
     @Override
@@ -107,7 +130,7 @@ final class Ladder extends LaneDiagram {
     }
 
     @Override
-    void drawDevice(int lane, Placed placed, Point at) {
+    void drawDevice(List<Mark> marks, int lane, Placed placed, Point at) {
         RungItem.Passage passage = (RungItem.Passage) placed.item();
         Part part = part(passage.tag());
         boolean contact = part.contactBetween(passage.from(), passage.to()).isPresent();
@@ -115,12 +138,12 @@ final class Ladder extends LaneDiagram {
         String left = placed.reversed() ? passage.to() : passage.from();
         String right = placed.reversed() ? passage.from() : passage.to();
         double aside = part.family() == Family.PILOT_LAMP ? 32 : 25;
-        label(at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
-        label(at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
-        label(at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(marks, at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
+        label(marks, at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
+        label(marks, at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
         List<String> notes = contact ? coilNote(part) : underCoil(part);
         for (int i = 0; i < notes.size(); i++) {
-            label(at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
+            label(marks, at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
         }
     }
 
@@ -135,52 +158,47 @@ final class Ladder extends LaneDiagram {
     }
 
     @Override
-    double drawLanding(int lane, Placed placed, double along, boolean end) {
+    double drawLanding(List<Mark> marks, int lane, Placed placed, double along, boolean end) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Point at = axis.point(along + SLOT / 2, across(lane));
-        label(at.plus(0, -8), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+        label(marks, at.plus(0, -8), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
         return at.x();
     }
 
     @Override
-    double drawEnd(int lane, Placed placed, double along) {
+    double drawEnd(List<Mark> marks, int lane, Placed placed, double along) {
         double end = along + 30;
-        label(axis.point(end + 4, across(lane) + 4), "to " + placed.item().text(), TextRole.NOTE, Anchor.START);
+        label(
+                marks,
+                axis.point(end + 4, across(lane) + 4),
+                "to " + placed.item().text(),
+                TextRole.NOTE,
+                Anchor.START);
         return end;
     }
 
     @Override
-    void drawNumber(String number, double along, double across) {
-        label(new Point(along + 5, across - 6), number, TextRole.WIRE_NUMBER, Anchor.START);
+    void drawNumber(List<Mark> marks, String number, double along, double across) {
+        label(marks, new Point(along + 5, across - 6), number, TextRole.WIRE_NUMBER, Anchor.START);
     }
 
-    private void drawRungNumbers() {
-        for (int i = 0; i < rungs.size(); i++) {
-            label(new Point(left + 24, rows[i] + 4), Integer.toString(i + 1), TextRole.NOTE, Anchor.END);
-        }
+    private double roomForRemarks() {
+        return remarks.stream()
+                .flatMap(List::stream)
+                .mapToDouble(Remark::width)
+                .max()
+                .orElse(0);
     }
 
-    /** Writes the remark of each rung beside its end; returns how much room that takes. */
-    private double drawRemarks() {
-        double widest = 0;
-        for (int i = 0; i < rungs.size(); i++) {
-            List<String> lines = Remark.lines(rungs.get(i).remark());
-            for (int line = 0; line < lines.size(); line++) {
-                Point at = new Point(end() + 14, rows[i] + 4 + NOTE_LINE * line);
-                label(at, lines.get(line), TextRole.NOTE, Anchor.START);
-                widest = Math.max(widest, Remark.width(lines.get(line)));
-            }
-        }
-        return widest;
-    }
-
-    private void drawRailNames() {
+    private List<Mark> railNames() {
+        List<Mark> marks = new ArrayList<>();
         for (Rail rail : assembly.sheet().rails()) {
             assembly.nodes()
                     .indexOf(rail.number())
                     .filter(this::isLaidOut)
-                    .ifPresent(node ->
-                            label(new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
+                    .ifPresent(node -> label(
+                            marks, new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
         }
+        return marks;
     }
 }

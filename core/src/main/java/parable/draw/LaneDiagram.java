@@ -37,6 +37,9 @@ abstract class LaneDiagram {
      */
     record Pitch(double start, double slot, double track) {}
 
+    /** The wire before an item of a lane. */
+    private record Stretch(int lane, int item) {}
+
     private static final int WORTH_A_POINTER = 2;
     private static final double SPOT = 44;
 
@@ -44,11 +47,11 @@ abstract class LaneDiagram {
     final Axis axis;
     final Symbols symbols;
     final List<Rung> rungs;
-    final List<Mark> marks = new ArrayList<>();
     private final Pitch pitch;
     private final Map<String, Integer> nodeByName;
     private final List<List<Placed>> lanes = new ArrayList<>();
-    private final Set<String> numbered = new HashSet<>();
+    private final Map<String, Stretch> numberedAt = new HashMap<>();
+    private int lookedThrough;
     private LaneLayout layout;
     private double[] columnAt;
     private double[] slotAt;
@@ -74,29 +77,32 @@ abstract class LaneDiagram {
      */
     abstract Object groupOf(RungItem item);
 
-    /** Adds the symbol of a device and the texts around it. */
-    abstract void drawDevice(int lane, Placed placed, Point at);
+    /** Adds the symbol of a device and the texts around it to the marks of its lane. */
+    abstract void drawDevice(List<Mark> marks, int lane, Placed placed, Point at);
 
     /** Which circuit it draws. */
     abstract Circuit circuit();
 
     /** Adds what stands at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
-    abstract double drawEnd(int lane, Placed placed, double along);
+    abstract double drawEnd(List<Mark> marks, int lane, Placed placed, double along);
 
     /** Adds a wire number at the beginning of a piece of wire. */
-    abstract void drawNumber(String number, double along, double across);
+    abstract void drawNumber(List<Mark> marks, String number, double along, double across);
 
-    /** Draws all lanes and the nodes that run across them. */
-    final void draw() {
+    /** Settles where everything stands, before anything is drawn. */
+    final void layOut() {
         Set<Integer> detached = detachedLanes();
         lanes.addAll(settled(detached));
         layout = layoutOf(lanes);
         measure();
         arrange();
-        layout.nodes().forEach(this::drawAcross);
-        for (int lane = 0; lane < lanes.size(); lane++) {
-            drawLane(lane);
-        }
+    }
+
+    /** The nodes that run across the lanes. */
+    final List<Mark> nodesAcross() {
+        List<Mark> marks = new ArrayList<>();
+        layout.nodes().forEach(node -> drawAcross(marks, node));
+        return marks;
     }
 
     private List<List<Placed>> settled(Set<Integer> detached) {
@@ -207,7 +213,7 @@ abstract class LaneDiagram {
         return slotAt[layout.length()];
     }
 
-    private void drawAcross(int node) {
+    private void drawAcross(List<Mark> marks, int node) {
         SortedSet<Integer> on = layout.lanesOf(node);
         if (on.size() < 2) {
             return;
@@ -231,31 +237,45 @@ abstract class LaneDiagram {
                 || items.get(items.size() - 1).inLayout().contains(item);
     }
 
-    private void drawLane(int lane) {
+    /** What stands on a lane; may be asked from any thread, once all is settled. */
+    final synchronized List<Mark> lane(int lane) {
+        List<Mark> marks = new ArrayList<>();
         List<Placed> items = lanes.get(lane);
         double across = across(lane);
-        double wireFrom = begin(lane, items.get(0));
-        spot(towards(items.get(0), true), axis.point(wireFrom, across));
+        double wireFrom = begin(marks, lane, items.get(0));
+        spot(marks, towards(items.get(0), true), axis.point(wireFrom, across));
         for (int i = 1; i < items.size(); i++) {
             Placed placed = items.get(i);
             String number = numberBetween(items.get(i - 1), placed);
-            double wireTo = wireTo(lane, items, i);
+            double wireTo = wireTo(marks, lane, items, i);
             if (wireTo > wireFrom) {
                 marks.add(new Mark.Wire(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
             }
-            if (numbered.add(number) && !isMarking(number, items.get(i - 1))) {
-                drawNumber(number, wireFrom, across);
+            if (isNumbered(number, lane, i) && !isMarking(number, items.get(i - 1))) {
+                drawNumber(marks, number, wireFrom, across);
             }
             boolean device = placed.item() instanceof RungItem.Passage;
             wireFrom = device ? wireTo + 2 * halfLength(lane, placed) : wireTo;
-            spot(towards(placed, false), axis.point(wireTo, across));
+            spot(marks, towards(placed, false), axis.point(wireTo, across));
             if (device) {
-                spot(towards(placed, true), axis.point(wireFrom, across));
+                spot(marks, towards(placed, true), axis.point(wireFrom, across));
             }
         }
+        return marks;
     }
 
-    private void spot(Terminal terminal, Point at) {
+    /** Whether the number of a wire stands on the stretch before an item of a lane, as it does on the first of all. */
+    private boolean isNumbered(String number, int lane, int item) {
+        for (; lookedThrough <= lane; lookedThrough++) {
+            List<Placed> items = lanes.get(lookedThrough);
+            for (int i = 1; i < items.size(); i++) {
+                numberedAt.putIfAbsent(numberBetween(items.get(i - 1), items.get(i)), new Stretch(lookedThrough, i));
+            }
+        }
+        return numberedAt.get(number).equals(new Stretch(lane, item));
+    }
+
+    private static void spot(List<Mark> marks, Terminal terminal, Point at) {
         if (!terminal.tag().isEmpty()) {
             marks.add(new Mark.TerminalSpot(terminal, at));
         }
@@ -267,14 +287,14 @@ abstract class LaneDiagram {
                 && landing.terminal().marking().equals(number);
     }
 
-    private double begin(int lane, Placed first) {
+    private double begin(List<Mark> marks, int lane, Placed first) {
         OptionalInt node = nodeOf(first);
         if (node.isPresent()) {
             return nodeAt(node.getAsInt());
         }
         return first.item() instanceof RungItem.Landing
-                ? drawLanding(lane, first, slotOf(first), false)
-                : drawEnd(lane, first, pitch.start);
+                ? drawLanding(marks, lane, first, slotOf(first), false)
+                : drawEnd(marks, lane, first, pitch.start);
     }
 
     /**
@@ -282,9 +302,9 @@ abstract class LaneDiagram {
      *
      * @param end whether the lane ends there
      */
-    abstract double drawLanding(int lane, Placed placed, double along, boolean end);
+    abstract double drawLanding(List<Mark> marks, int lane, Placed placed, double along, boolean end);
 
-    private double wireTo(int lane, List<Placed> items, int i) {
+    private double wireTo(List<Mark> marks, int lane, List<Placed> items, int i) {
         Placed placed = items.get(i);
         OptionalInt node = nodeOf(placed);
         if (node.isPresent()) {
@@ -293,14 +313,14 @@ abstract class LaneDiagram {
         if (placed.item() instanceof RungItem.Passage) {
             double centre = centreOf(items, i);
             Point at = axis.point(centre, across(lane));
-            drawDevice(lane, placed, at);
+            drawDevice(marks, lane, placed, at);
             marks.add(new Mark.ItemSpot(placeOf(lane, placed.item()), Box.around(at, SPOT, SPOT)));
             return centre - halfLength(lane, placed);
         }
         if (placed.item() instanceof RungItem.Landing) {
-            return drawLanding(lane, placed, slotOf(placed), true);
+            return drawLanding(marks, lane, placed, slotOf(placed), true);
         }
-        return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(lane, placed, lastEnd(items, i));
+        return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(marks, lane, placed, lastEnd(items, i));
     }
 
     /** The place of an item of a lane; the item itself, for one rung may hold two that are equal. */
@@ -378,7 +398,7 @@ abstract class LaneDiagram {
         return assembly.part(tag).orElseThrow();
     }
 
-    final void label(Point at, String text, TextRole role, Anchor anchor) {
+    static void label(List<Mark> marks, Point at, String text, TextRole role, Anchor anchor) {
         marks.add(new Mark.Label(at, text, role, anchor));
     }
 

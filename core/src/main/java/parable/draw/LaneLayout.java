@@ -18,14 +18,25 @@ import java.util.stream.IntStream;
 final class LaneLayout {
 
     /** Something on a lane: a device takes a slot, a node does not. */
-    sealed interface Item {}
+    sealed interface Item {
+        /** Whether it may be on more than one lane. */
+        boolean shared();
+    }
+
+    /** The group of a device that stands in line with no other. */
+    static final class Alone {}
 
     /**
      * A device on a lane.
      *
-     * @param group devices of one group on different lanes stand in one line; a group of its own for those that need not
+     * @param group devices of one group on different lanes stand in one line; {@link Alone} for those that need not
      */
     record DeviceItem(Object group) implements Item {
+        @Override
+        public boolean shared() {
+            return !(group instanceof Alone);
+        }
+
         /** As any record's; written out for the same reason as that of a node. */
         @Override
         public int hashCode() {
@@ -40,6 +51,11 @@ final class LaneLayout {
 
     /** A node that more than one lane uses. */
     record NodeItem(int node) implements Item {
+        @Override
+        public boolean shared() {
+            return true;
+        }
+
         /** As any record's; written out, because nodes are looked up so often that the generated one is felt. */
         @Override
         public int hashCode() {

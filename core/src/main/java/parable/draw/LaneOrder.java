@@ -51,8 +51,15 @@ final class LaneOrder {
         return items;
     }
 
+    /** What of a rung may be on others as well, in its order. */
+    private static List<LaneLayout.Item> shared(List<Placed> rung) {
+        List<LaneLayout.Item> shared = items(rung);
+        shared.removeIf(item -> !item.shared());
+        return shared;
+    }
+
     private boolean fits(List<Placed> rung) {
-        List<LaneLayout.Item> items = items(rung);
+        List<LaneLayout.Item> items = shared(rung);
         for (int i = 0; i < items.size(); i++) {
             for (int j = i + 1; j < items.size(); j++) {
                 if (items.get(i).equals(items.get(j)) || leads(items.get(j), items.get(i))) {
@@ -82,7 +89,7 @@ final class LaneOrder {
     }
 
     private void addOrder(List<Placed> rung) {
-        List<LaneLayout.Item> items = items(rung);
+        List<LaneLayout.Item> items = shared(rung);
         for (int i = 0; i + 1 < items.size(); i++) {
             after.computeIfAbsent(items.get(i), any -> new HashSet<>()).add(items.get(i + 1));
             afterAny.add(items.get(i + 1));
@@ -101,6 +108,8 @@ final class LaneOrder {
     }
 
     private static List<LaneLayout.Item> alone(Placed placed) {
-        return placed.item instanceof RungItem.Point ? List.of() : List.of(new LaneLayout.DeviceItem(new Object()));
+        return placed.item instanceof RungItem.Point
+                ? List.of()
+                : List.of(new LaneLayout.DeviceItem(new LaneLayout.Alone()));
     }
 }

@@ -10,6 +10,9 @@ final class Lines {
 
     /** The words of a text in lines of at most so many letters; a longer word has a line of its own. An empty text has no lines. */
     static List<String> of(String text, int letters) {
+        if (text.isBlank()) {
+            return List.of();
+        }
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : text.strip().split("\\s+")) {

@@ -67,10 +67,16 @@ final class PowerDiagram extends LaneDiagram {
     /** The power diagram of a sheet. */
     static Drawing of(Assembly assembly, Practice practice) {
         PowerDiagram diagram = new PowerDiagram(assembly, practice);
-        diagram.draw();
-        assembly.parts().stream().filter(part -> part.family() == Family.SUPPLY).forEach(diagram::drawSupply);
+        diagram.layOut();
+        List<Mark> marks = diagram.nodesAcross();
+        for (int lane = 0; lane < diagram.rungs.size(); lane++) {
+            marks.addAll(diagram.lane(lane));
+        }
+        assembly.parts().stream()
+                .filter(part -> part.family() == Family.SUPPLY)
+                .forEach(supply -> diagram.drawSupply(marks, supply));
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
-        return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, diagram.marks);
+        return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, marks);
     }
 
     @Override
@@ -113,26 +119,26 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    void drawDevice(int lane, Placed placed, Point at) {
+    void drawDevice(List<Mark> marks, int lane, Placed placed, Point at) {
         RungItem.Passage passage = (RungItem.Passage) placed.item();
         if (isThreePhaseMotor(passage)) {
-            drawWinding(lane, passage, placed.reversed(), at);
+            drawWinding(marks, lane, passage, placed.reversed(), at);
             return;
         }
         marks.add(symbol(passage, at));
         String above = placed.reversed() ? passage.to() : passage.from();
         String below = placed.reversed() ? passage.from() : passage.to();
-        label(at.plus(6, -Symbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
-        label(at.plus(6, Symbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
+        label(marks, at.plus(6, -Symbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
+        label(marks, at.plus(6, Symbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
         Optional<Point> pole = Optional.ofNullable(lastPole.put(List.of(passage.tag(), at.y()), at));
         if (tagged.add(passage.tag())) {
             double aside = heightAbove(passage) + 9;
-            label(at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
+            label(marks, at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
             if (tellsItsCondition(part(passage.tag()))) {
                 marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
             }
         } else if (pole.isEmpty()) {
-            label(at.plus(-heightAbove(passage) - 9, 1), passage.tag(), TextRole.TAG, Anchor.END);
+            label(marks, at.plus(-heightAbove(passage) - 9, 1), passage.tag(), TextRole.TAG, Anchor.END);
         }
         boolean heaters = part(passage.tag()).family() == Family.OVERLOAD_RELAY;
         double offset = heaters ? 0 : -5;
@@ -166,38 +172,44 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     /** A winding of a motor with six leads: the lane goes in at the top and out at the bottom of the circle. */
-    private void drawWinding(int lane, RungItem.Passage passage, boolean reversed, Point at) {
+    private void drawWinding(List<Mark> marks, int lane, RungItem.Passage passage, boolean reversed, Point at) {
         Part motor = part(passage.tag());
         if (tagged.add(motor.tag())) {
-            drawMotor(motor, new Point(centreOf(motor, lane), at.y()));
+            drawMotor(marks, motor, new Point(centreOf(motor, lane), at.y()));
         }
         double half = chord(lane, motor);
         boolean right = at.x() > centreOf(motor, lane) + 1;
         double aside = right ? 5 : -5;
         Anchor anchor = right ? Anchor.START : Anchor.END;
-        label(at.plus(aside, -half - 3), reversed ? passage.to() : passage.from(), TextRole.MARKING, anchor);
-        label(at.plus(aside, half + 12), reversed ? passage.from() : passage.to(), TextRole.MARKING, anchor);
+        label(marks, at.plus(aside, -half - 3), reversed ? passage.to() : passage.from(), TextRole.MARKING, anchor);
+        label(marks, at.plus(aside, half + 12), reversed ? passage.from() : passage.to(), TextRole.MARKING, anchor);
     }
 
     @Override
-    double drawLanding(int lane, Placed placed, double along, boolean end) {
+    double drawLanding(List<Mark> marks, int lane, Placed placed, double along, boolean end) {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Part part = part(landing.terminal().tag());
         String marking = landing.terminal().marking();
         if (end && part.family() != Family.MOTOR) {
-            label(new Point(across(lane), along + 30), landing.terminal().toString(), TextRole.TAG, Anchor.MIDDLE);
+            label(
+                    marks,
+                    new Point(across(lane), along + 30),
+                    landing.terminal().toString(),
+                    TextRole.TAG,
+                    Anchor.MIDDLE);
             lowest = Math.max(lowest, along + 34);
             return along + 16;
         }
         if (part.family() == Family.SUPPLY) {
-            label(new Point(across(lane), along + 18), marking, TextRole.MARKING, Anchor.MIDDLE);
+            label(marks, new Point(across(lane), along + 18), marking, TextRole.MARKING, Anchor.MIDDLE);
             return along + 26;
         }
         if (part.family() == Family.MOTOR) {
-            return drawMotorLead(lane, part, marking, along + PITCH.slot() / 2);
+            return drawMotorLead(marks, lane, part, marking, along + PITCH.slot() / 2);
         }
         boolean besideItsOwn = lane > 0 && isOn(lane - 1, part);
         label(
+                marks,
                 new Point(across(lane), along + 18),
                 besideItsOwn ? marking : landing.terminal().toString(),
                 TextRole.TAG,
@@ -206,13 +218,13 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     /** The lead of a motor: straight down into the circle, or beside it down to its middle and in from the side. */
-    private double drawMotorLead(int lane, Part motor, String marking, double middle) {
+    private double drawMotorLead(List<Mark> marks, int lane, Part motor, String marking, double middle) {
         double centre = centreOf(motor, lane);
         if (tagged.add(motor.tag())) {
-            drawMotor(motor, new Point(centre, middle));
+            drawMotor(marks, motor, new Point(centre, middle));
         }
         double aside = across(lane) - centre;
-        label(new Point(across(lane) - 5, middle - MOTOR_RADIUS - 3), marking, TextRole.MARKING, Anchor.END);
+        label(marks, new Point(across(lane) - 5, middle - MOTOR_RADIUS - 3), marking, TextRole.MARKING, Anchor.END);
         if (Math.abs(aside) < MOTOR_RADIUS) {
             return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
         }
@@ -241,7 +253,7 @@ final class PowerDiagram extends LaneDiagram {
                 .toList();
     }
 
-    private void drawMotor(Part motor, Point centre) {
+    private void drawMotor(List<Mark> marks, Part motor, Point centre) {
         marks.add(new Mark.Symbol(
                 new Subject.OfMotor(motor.tag()),
                 "",
@@ -249,29 +261,29 @@ final class PowerDiagram extends LaneDiagram {
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS, false)),
                 List.of(),
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS - 5, false))));
-        label(centre.plus(0, -18), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
-        label(centre.plus(0, -3), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
+        label(marks, centre.plus(0, -18), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(marks, centre.plus(0, -3), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
         motor.device()
                 .setting("power")
-                .ifPresent(power -> label(centre.plus(0, 11), power, TextRole.NOTE, Anchor.MIDDLE));
+                .ifPresent(power -> label(marks, centre.plus(0, 11), power, TextRole.NOTE, Anchor.MIDDLE));
         marks.add(new Mark.Condition(centre.plus(0, 27), motor.tag(), Anchor.MIDDLE));
         if (motor.device().setting("leads").filter("6"::equals).isPresent()) {
-            label(centre.plus(-MOTOR_RADIUS - 6, 4), motor.device().label(), TextRole.NOTE, Anchor.END);
+            label(marks, centre.plus(-MOTOR_RADIUS - 6, 4), motor.device().label(), TextRole.NOTE, Anchor.END);
         } else {
-            label(centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
+            label(marks, centre.plus(0, MOTOR_RADIUS + 16), motor.device().label(), TextRole.NOTE, Anchor.MIDDLE);
         }
         lowest = Math.max(lowest, centre.y() + MOTOR_RADIUS + 22);
     }
 
     /** A supply is drawn as a bar over its columns; where other columns stand between them, as a bar for each part. */
-    private void drawSupply(Part supply) {
+    private void drawSupply(List<Mark> marks, Part supply) {
         int begin = -1;
         for (int lane = 0; lane <= rungs.size(); lane++) {
             boolean on = lane < rungs.size() && isOn(lane, supply);
             if (on && begin < 0) {
                 begin = lane;
             } else if (!on && begin >= 0) {
-                drawBar(supply, across(begin) - 16, across(lane - 1) + 16);
+                drawBar(marks, supply, across(begin) - 16, across(lane - 1) + 16);
                 begin = -1;
             }
         }
@@ -282,7 +294,7 @@ final class PowerDiagram extends LaneDiagram {
                 && landing.terminal().tag().equals(part.tag());
     }
 
-    private void drawBar(Part supply, double left, double right) {
+    private void drawBar(List<Mark> marks, Part supply, double left, double right) {
         Box box = new Box(left, PITCH.start() - 2, right - left, 28);
         marks.add(new Mark.Symbol(
                 new Subject.OfSupply(supply.tag()),
@@ -293,18 +305,18 @@ final class PowerDiagram extends LaneDiagram {
                 List.of()));
         if (tagged.add(supply.tag())) {
             String rated = String.join(" ", supply.device().settings().values());
-            label(new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
+            label(marks, new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
         }
     }
 
     @Override
-    double drawEnd(int lane, Placed placed, double along) {
+    double drawEnd(List<Mark> marks, int lane, Placed placed, double along) {
         RungItem.Point point = (RungItem.Point) placed.item();
         double end = along + 42;
         double across = across(lane);
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 5, end - 8), new Point(across, end))));
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));
-        label(new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
+        label(marks, new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
         lowest = Math.max(lowest, end + 18);
         return end;
     }
@@ -318,7 +330,7 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    void drawNumber(String number, double along, double across) {
-        label(new Point(across + 5, along + 27), number, TextRole.WIRE_NUMBER, Anchor.START);
+    void drawNumber(List<Mark> marks, String number, double along, double across) {
+        label(marks, new Point(across + 5, along + 27), number, TextRole.WIRE_NUMBER, Anchor.START);
     }
 }

@@ -31,7 +31,7 @@ public final class SheetDrawing {
             Point at = new Point(left, 66 + 18 * i);
             marks.add(new Mark.Label(at, lines.get(i), Mark.TextRole.TAG, Mark.Anchor.START));
         }
-        return motors.with(left + 460, 180, marks);
+        return motors.with(left + 460, 180, List.of(Band.of(marks)));
     }
 
     /**

@@ -4,11 +4,12 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
@@ -31,6 +32,7 @@ public final class Network {
     private final Assembly assembly;
     private final Defects defects;
     private final Map<Terminal, Integer> nodes = new HashMap<>();
+    private int nextNode;
     private final List<Branch> branches;
     private final int bondCount;
     private final BitSet protectiveEarths = new BitSet();
@@ -46,12 +48,7 @@ public final class Network {
         this.assembly = assembly;
         this.defects = defects;
         List<Part> parts = assembly.parts();
-        nodeCount = numberNodes(parts) + 1;
-        for (Part part : parts) {
-            if (part.bare().contains(PROTECTIVE_EARTH)) {
-                protectiveEarths.set(nodes.get(new Terminal(part.tag(), PROTECTIVE_EARTH)));
-            }
-        }
+        numberWires();
         firstContact = new int[parts.size() + 1];
         firstSource = new int[parts.size() + 1];
         firstLoad = new int[parts.size() + 1];
@@ -59,6 +56,7 @@ public final class Network {
         for (int p = 0; p < parts.size(); p++) {
             addBranches(p, parts.get(p), found);
         }
+        nodeCount = nextNode + 1;
         bondedNodes(parts).forEach(node -> found.add(new Branch(Branch.Sort.JUMPER, -1, found.size(), earth(), node)));
         bondCount = found.size() - firstContact[parts.size()] - firstSource[parts.size()] - firstLoad[parts.size()];
         defects.jumpers().stream()
@@ -105,8 +103,8 @@ public final class Network {
         return new IllegalArgumentException(terminal + ": the sheet has no such terminal");
     }
 
-    /** Gives every terminal its node; returns how many nodes there are without earth. */
-    private int numberNodes(List<Part> parts) {
+    /** Gives every terminal that a wire lands on its node. */
+    private void numberWires() {
         List<Node> numbered = assembly.nodes().all();
         for (int i = 0; i < numbered.size(); i++) {
             for (Terminal terminal : numbered.get(i).terminals()) {
@@ -115,55 +113,68 @@ public final class Network {
                 }
             }
         }
-        int next = numbered.size();
-        for (Part part : parts) {
-            for (Terminal terminal : ends(part)) {
-                if (nodes.putIfAbsent(terminal, next) == null) {
-                    next++;
-                }
-            }
+        nextNode = numbered.size();
+    }
+
+    /** The node of a terminal that exists, one of its own if no wire lands on it. */
+    private int number(String tag, String marking) {
+        Integer next = nextNode;
+        Integer known = nodes.putIfAbsent(new Terminal(tag, marking), next);
+        if (known == null) {
+            nextNode++;
         }
-        return next;
+        return known == null ? next : known;
     }
 
-    private static List<Terminal> ends(Part part) {
-        List<Terminal> ends = new ArrayList<>();
-        part.terminals().forEach(marking -> ends.add(new Terminal(part.tag(), marking)));
-        part.loads().forEach(load -> ends.add(new Terminal(part.tag(), load.to())));
-        return ends;
-    }
-
+    /** Terminals are numbered as they are listed on the device, an inner star point behind them. */
     private void addBranches(int p, Part part, List<Branch> found) {
+        String tag = part.tag();
         firstContact[p + 1] = firstContact[p] + part.contacts().size();
         firstSource[p + 1] = firstSource[p] + part.sources().size();
         firstLoad[p + 1] = firstLoad[p] + part.loads().size();
         for (int i = 0; i < part.contacts().size(); i++) {
             Contact contact = part.contacts().get(i);
-            found.add(branch(Branch.Sort.CONTACT, p, i, part.tag(), contact.from(), contact.to()));
+            int from = number(tag, contact.from());
+            found.add(new Branch(Branch.Sort.CONTACT, p, i, from, number(tag, contact.to())));
+        }
+        for (Load load : part.loads()) {
+            number(tag, load.from());
+            if (!load.endsAtStarPoint()) {
+                number(tag, load.to());
+            }
         }
         for (int i = 0; i < part.sources().size(); i++) {
             Source source = part.sources().get(i);
-            found.add(branch(Branch.Sort.SOURCE, p, i, part.tag(), source.reference(), source.live()));
+            int live = number(tag, source.live());
+            found.add(new Branch(Branch.Sort.SOURCE, p, i, number(tag, source.reference()), live));
+        }
+        for (String marking : part.bare()) {
+            int node = number(tag, marking);
+            if (marking.equals(PROTECTIVE_EARTH)) {
+                protectiveEarths.set(node);
+            }
         }
         for (int i = 0; i < part.loads().size(); i++) {
             Load load = part.loads().get(i);
-            found.add(branch(Branch.Sort.LOAD, p, i, part.tag(), load.from(), load.to()));
+            int from = number(tag, load.from());
+            found.add(new Branch(Branch.Sort.LOAD, p, i, from, number(tag, load.to())));
         }
     }
 
     /** The nodes that are bonded to earth: grounded neutrals and secondaries, and every protective earth terminal. */
-    private List<Integer> bondedNodes(List<Part> parts) {
-        return parts.stream()
-                .flatMap(part -> Stream.concat(
-                                part.sources().stream().filter(Source::grounded).map(Source::reference),
-                                part.bare().stream().filter(PROTECTIVE_EARTH::equals))
-                        .map(marking -> nodes.get(new Terminal(part.tag(), marking))))
-                .distinct()
-                .toList();
-    }
-
-    private Branch branch(Branch.Sort sort, int part, int index, String tag, String from, String to) {
-        return new Branch(sort, part, index, nodes.get(new Terminal(tag, from)), nodes.get(new Terminal(tag, to)));
+    private Set<Integer> bondedNodes(List<Part> parts) {
+        Set<Integer> bonded = new LinkedHashSet<>();
+        for (Part part : parts) {
+            for (Source source : part.sources()) {
+                if (source.grounded()) {
+                    bonded.add(number(part.tag(), source.reference()));
+                }
+            }
+            if (part.bare().contains(PROTECTIVE_EARTH)) {
+                bonded.add(number(part.tag(), PROTECTIVE_EARTH));
+            }
+        }
+        return bonded;
     }
 
     private int[][] branchesByNode() {

@@ -39,6 +39,11 @@ public record Load(
                 impedance * factor);
     }
 
+    /** Whether its other side is the inner star point of a motor, which no rung can reach. */
+    public boolean endsAtStarPoint() {
+        return to.equals(Part.STAR_POINT);
+    }
+
     /** This load with another resistance against DC, in ohms. */
     Load withDirectOhms(double resistance) {
         return new Load(from, to, role, rated, ohms, reactance, resistance);

@@ -98,7 +98,7 @@ public record Part(
         return Stream.concat(
                         contacts.stream().map(Contact::marking),
                         loads.stream()
-                                .filter(load -> !load.to().equals(STAR_POINT))
+                                .filter(load -> !load.endsAtStarPoint())
                                 .map(load -> load.from() + "-" + load.to()))
                 .toList();
     }

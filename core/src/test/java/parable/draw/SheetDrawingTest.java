@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
@@ -22,6 +23,9 @@ import parable.files.JobFormatException;
 import parable.parts.Assembly;
 
 class SheetDrawingTest {
+
+    /** The height of what is looked at, in drawing units. */
+    private static final double VIEW = 150;
 
     private static List<Mark.Wire> wires(Drawing drawing) {
         return drawing.marks().stream()
@@ -110,6 +114,27 @@ class SheetDrawingTest {
     private static void assertComplete(Assembly assembly) {
         for (Practice practice : Practice.values()) {
             assertComplete(assembly, SheetDrawing.of(assembly, practice));
+            assertSameInEveryView(() -> SheetDrawing.of(assembly, practice));
+        }
+    }
+
+    /** What is in view is drawn the same whether or not anything else was drawn before, also when it is scrolled from the foot upwards. */
+    private static void assertSameInEveryView(Supplier<Drawing> drawn) {
+        Drawing whole = drawn.get();
+        List<Mark> all = whole.marks();
+        Drawing scrolled = drawn.get();
+        for (double top = whole.height(); top > -VIEW; top -= VIEW) {
+            double from = top;
+            double to = top + VIEW;
+            assertThat(scrolled.marksBetween(from, to))
+                    .isEqualTo(
+                            all.stream().filter(mark -> mark.reaches(from, to)).toList());
+        }
+        Drawing pointedAt = drawn.get();
+        for (Mark mark : all) {
+            if (mark instanceof Mark.ItemSpot spot) {
+                assertThat(pointedAt.boxOf(spot.place())).contains(spot.box());
+            }
         }
     }
 

@@ -9,10 +9,10 @@ import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
+import parable.app.look.DirectScroll;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
@@ -24,7 +24,7 @@ import parable.parts.Part;
  * The door and the stations of the running sheet, a plate for each place. Keys are given out in their order. However many
  * devices there are, only those that are seen or nearly seen are built.
  */
-public final class Door extends ScrollPane {
+public final class Door extends DirectScroll {
 
     /** A lamp that is lit, a button that is pressed. */
     static final PseudoClass ON = PseudoClass.getPseudoClass("on");

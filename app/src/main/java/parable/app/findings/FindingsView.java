@@ -11,11 +11,11 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.ActionButton;
+import parable.app.look.DirectScroll;
 import parable.check.Finding;
 import parable.check.Repair;
 import parable.circuit.Acceptance;
@@ -70,7 +70,7 @@ public final class FindingsView extends VBox {
         own = new OwnClaimsView(assembly, mend);
         FaultsView faults = new FaultsView(proof, tryFaults, replay);
         VBox all = new VBox(10, list, own, claims, faults);
-        ScrollPane scrolled = new ScrollPane(all);
+        DirectScroll scrolled = new DirectScroll(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
         Label limits = new Label(

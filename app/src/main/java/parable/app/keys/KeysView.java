@@ -6,13 +6,13 @@ import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.desk.Stroke;
+import parable.app.look.DirectScroll;
 
 /** All keys on one page. */
 public final class KeysView extends BorderPane {
@@ -92,7 +92,7 @@ public final class KeysView extends BorderPane {
                 new VBox(18, group("Drawing", drawing()), group("Wiring and testing", AT_THE_PANEL)),
                 new VBox(18, group("In the line of the desk", TYPING), group("On the program", PROGRAM)));
         groups.setPadding(new Insets(6, 0, 0, 0));
-        ScrollPane scrolled = new ScrollPane(groups);
+        DirectScroll scrolled = new DirectScroll(groups);
         scrolled.setFitToWidth(true);
         setCenter(scrolled);
     }

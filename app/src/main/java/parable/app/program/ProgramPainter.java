@@ -5,11 +5,9 @@ import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.ArcType;
-import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
-import parable.app.Typeface;
 import parable.app.look.Ink;
+import parable.app.look.Lettering;
 import parable.bench.Moment;
 import parable.draw.Box;
 import parable.draw.ProgramDrawing;
@@ -34,6 +32,7 @@ final class ProgramPainter {
 
     private final GraphicsContext canvas;
     private final Ink ink;
+    private final Lettering lettering;
     private final Program program;
     private final Moment moment;
     private final Optional<ProgramRun> run;
@@ -48,6 +47,7 @@ final class ProgramPainter {
         millis = Math.max(moment.time(), time) / 1000;
         this.canvas = canvas;
         this.ink = ink;
+        lettering = new Lettering(canvas);
         this.program = program;
         this.moment = moment;
         run = moment.program();
@@ -79,10 +79,14 @@ final class ProgramPainter {
         if (here && selected.leaf() == ProgramModel.Place.NETWORK) {
             frame(new Box(8, strip.y() - 2, strip.endX() + 178, strip.height() + 2));
         }
-        canvas.setFont(Font.font(Typeface.WORDS, FontWeight.NORMAL, 12));
-        canvas.setTextAlign(TextAlignment.LEFT);
-        canvas.setFill(ink.quiet());
-        canvas.fillText(StructuredText.statement(strip.network()), strip.railX() - 8, strip.statementY());
+        text(
+                StructuredText.statement(strip.network()),
+                strip.railX() - 8,
+                strip.statementY(),
+                12,
+                false,
+                TextAlignment.LEFT,
+                ink.quiet());
     }
 
     /** A wire that is reached through instructions that all let pass is heavy. */
@@ -213,9 +217,6 @@ final class ProgramPainter {
     }
 
     private void text(String words, double x, double y, double size, boolean bold, TextAlignment side, Color colour) {
-        canvas.setFont(Font.font(Typeface.WORDS, bold ? FontWeight.BOLD : FontWeight.NORMAL, size));
-        canvas.setTextAlign(side);
-        canvas.setFill(colour);
-        canvas.fillText(words, x, y);
+        lettering.write(words, x, y, size, bold, side, colour);
     }
 }

@@ -7,11 +7,9 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
-import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
-import parable.app.Typeface;
 import parable.app.look.Ink;
+import parable.app.look.Lettering;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.draw.Box;
@@ -34,11 +32,13 @@ public final class Painter {
 
     private final GraphicsContext canvas;
     private final Ink ink;
+    private final Lettering lettering;
 
     /** A painter in these colours. */
     public Painter(GraphicsContext canvas, Ink ink) {
         this.canvas = canvas;
         this.ink = ink;
+        this.lettering = new Lettering(canvas);
     }
 
     /** Paints all of a drawing at an instant, with no fault flagged; the canvas must be scaled and moved already. */
@@ -104,9 +104,7 @@ public final class Painter {
         double y = box.y() - 2;
         canvas.setFill(ink.shorted());
         canvas.fillPolygon(new double[] {x - 9, x + 9, x}, new double[] {y + 14, y + 14, y - 3}, 3);
-        canvas.setFill(ink.paper());
-        setText(true, Mark.TextRole.NOTE.size(), Mark.Anchor.MIDDLE);
-        canvas.fillText("!", x, y + 12);
+        lettering.write("!", x, y + 12, Mark.TextRole.NOTE.size(), true, TextAlignment.CENTER, ink.paper());
     }
 
     /** The numbers of what is said of a device, each on a disc beside its tag. */
@@ -122,9 +120,14 @@ public final class Painter {
         for (int number : seen.numbers()) {
             canvas.setFill(ink.shorted());
             canvas.fillOval(x - DISC, label.at().y() - 4 - DISC, 2 * DISC, 2 * DISC);
-            canvas.setFill(ink.paper());
-            setText(true, Mark.TextRole.NOTE.size(), Mark.Anchor.MIDDLE);
-            canvas.fillText(Integer.toString(number), x, label.at().y());
+            lettering.write(
+                    Integer.toString(number),
+                    x,
+                    label.at().y(),
+                    Mark.TextRole.NOTE.size(),
+                    true,
+                    TextAlignment.CENTER,
+                    ink.paper());
             x += 2 * DISC + 1;
         }
     }
@@ -163,25 +166,34 @@ public final class Painter {
 
     /** A device at work or in trouble is told in bold. */
     private void paintCondition(Mark.Condition mark, Condition condition) {
-        setText(condition.isActive(), Mark.TextRole.NOTE.size(), mark.anchor());
-        canvas.setFill(condition.isActive() ? ink.symbol() : ink.quiet());
-        canvas.fillText(condition.word(), mark.at().x(), mark.at().y());
+        lettering.write(
+                condition.word(),
+                mark.at().x(),
+                mark.at().y(),
+                Mark.TextRole.NOTE.size(),
+                condition.isActive(),
+                sideOf(mark.anchor()),
+                condition.isActive() ? ink.symbol() : ink.quiet());
     }
 
-    private void setText(boolean bold, double size, Mark.Anchor anchor) {
-        canvas.setFont(Font.font(Typeface.WORDS, bold ? FontWeight.BOLD : FontWeight.NORMAL, size));
-        canvas.setTextAlign(
-                switch (anchor) {
-                    case START -> TextAlignment.LEFT;
-                    case MIDDLE -> TextAlignment.CENTER;
-                    case END -> TextAlignment.RIGHT;
-                });
+    private static TextAlignment sideOf(Mark.Anchor anchor) {
+        return switch (anchor) {
+            case START -> TextAlignment.LEFT;
+            case MIDDLE -> TextAlignment.CENTER;
+            case END -> TextAlignment.RIGHT;
+        };
     }
 
     private void paintLabel(Mark.Label label) {
-        setText(label.role().bold(), label.role().size(), label.anchor());
-        boolean quiet = label.role() == Mark.TextRole.NOTE || label.role() == Mark.TextRole.MARKING;
-        canvas.setFill(quiet ? ink.quiet() : ink.symbol());
-        canvas.fillText(label.text(), label.at().x(), label.at().y());
+        Mark.TextRole role = label.role();
+        boolean quiet = role == Mark.TextRole.NOTE || role == Mark.TextRole.MARKING;
+        lettering.write(
+                label.text(),
+                label.at().x(),
+                label.at().y(),
+                role.size(),
+                role.bold(),
+                sideOf(label.anchor()),
+                quiet ? ink.quiet() : ink.symbol());
     }
 }

@@ -5,10 +5,8 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
-import parable.app.Typeface;
+import parable.app.look.Lettering;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.bench.Meter;
@@ -71,8 +69,6 @@ final class Probes {
      * @param rim the colour around each
      */
     static void paint(GraphicsContext graphics, Map<Probe, Point> touching, Color rim) {
-        graphics.setFont(Font.font(Typeface.WORDS, FontWeight.BOLD, 11));
-        graphics.setTextAlign(TextAlignment.CENTER);
         touching.forEach((probe, at) -> paint(graphics, probe, at, rim));
     }
 
@@ -85,7 +81,7 @@ final class Probes {
         graphics.setStroke(rim);
         graphics.setLineWidth(1.2);
         graphics.strokeOval(at.x() + 6, at.y() - 28, 18, 18);
-        graphics.setFill(Color.WHITE);
-        graphics.fillText(probe.letter(), at.x() + 15, at.y() - 15);
+        new Lettering(graphics)
+                .write(probe.letter(), at.x() + 15, at.y() - 15, 11, true, TextAlignment.CENTER, Color.WHITE);
     }
 }

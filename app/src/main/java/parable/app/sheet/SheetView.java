@@ -312,7 +312,7 @@ public final class SheetView extends Region {
 
     private Optional<Draft> drafted(Sheet sheet) {
         try {
-            Assembly assembly = Assembly.of(sheet);
+            Assembly assembly = run.assembly().on(sheet);
             return Optional.of(new Draft(SheetDrawing.of(assembly, practice.get()), run.previewOf(assembly)));
         } catch (PartException impossible) {
             return Optional.empty();
@@ -427,9 +427,7 @@ public final class SheetView extends Region {
 
     private SheetPicture picture(double top, double bottom) {
         Drawing shown = shownDrawing();
-        List<Mark> within = shown.marks().stream()
-                .filter(mark -> mark.reaches(top - SheetPicture.MARGIN, bottom + SheetPicture.MARGIN))
-                .toList();
+        List<Mark> within = shown.marksBetween(top - SheetPicture.MARGIN, bottom + SheetPicture.MARGIN);
         return new SheetPicture(
                 new Sight(shownMoment(), this::concerns, numbers).of(within),
                 new SheetPicture.Pointers(

@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import parable.app.Typeface;
+import parable.app.look.DirectScroll;
 import parable.app.look.Ink;
 import parable.app.look.Look;
 import parable.app.run.RunModel;
@@ -23,12 +23,16 @@ import parable.parts.Part;
  * What every device did, side by side over time: a bar while it is at work, and for a motor its speed and its line current
  * as curves. Dragging along it looks at the past; the wheel shows a longer or a shorter while.
  */
-public final class TimeStrip extends ScrollPane {
+public final class TimeStrip extends DirectScroll {
 
     private static final double NAMES = 62;
     private static final double ROW = 15;
     private static final double MOTOR_ROW = 46;
     private static final double RULER = 18;
+
+    /** In pixels. */
+    private static final double STEP = 2;
+
     private static final double[] RULER_STEPS = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 60};
 
     private final RunModel run;
@@ -38,6 +42,8 @@ public final class TimeStrip extends ScrollPane {
     private List<Part> devices = List.of();
     private List<Part> motors = List.of();
     private double span = 10e6;
+    private long paintedUntil;
+    private int paintedInstants;
 
     /** The strip of a running sheet. */
     public TimeStrip(RunModel run, Look look) {
@@ -55,8 +61,8 @@ public final class TimeStrip extends ScrollPane {
             requestLayout();
         });
         vvalueProperty().addListener((any, before, value) -> requestLayout());
-        run.shownTimeProperty().addListener((any, before, time) -> requestLayout());
-        run.nowProperty().addListener((any, before, time) -> requestLayout());
+        run.shownTimeProperty().addListener((any, before, time) -> goOn());
+        run.nowProperty().addListener((any, before, time) -> goOn());
         look.themeProperty().addListener((any, before, theme) -> requestLayout());
         canvas.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> lookAt(event.getX()));
         canvas.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> lookAt(event.getX()));
@@ -78,9 +84,22 @@ public final class TimeStrip extends ScrollPane {
         requestLayout();
     }
 
+    /** While time goes by and nothing happens the strip need not follow more closely than the eye does. */
+    private void goOn() {
+        double pixel = span / Math.max(1, canvas.getWidth() - NAMES);
+        long now = run.nowProperty().get();
+        boolean quiet = run.instants().size() == paintedInstants
+                && run.shownTimeProperty().get() == now;
+        if (!quiet || Math.abs(now - paintedUntil) >= STEP * pixel) {
+            requestLayout();
+        }
+    }
+
     @Override
     protected void layoutChildren() {
         super.layoutChildren();
+        paintedUntil = run.nowProperty().get();
+        paintedInstants = run.instants().size();
         paint();
     }
 

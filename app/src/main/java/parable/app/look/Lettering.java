@@ -1,0 +1,54 @@
+package parable.app.look;
+
+import java.util.HashMap;
+import java.util.Map;
+import javafx.geometry.Point2D;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import javafx.scene.transform.Affine;
+import parable.app.Typeface;
+
+/**
+ * Words on a canvas that is scaled and moved, but not turned. Letters scaled by the canvas are worked out and filled as outlines, each anew; these are set
+ * at once as large as they will stand, as a page of text is.
+ */
+public final class Lettering {
+
+    private static final Affine UNSCALED = new Affine();
+
+    private record Face(boolean bold, double size) {
+        Font font() {
+            return Font.font(Typeface.WORDS, bold ? FontWeight.BOLD : FontWeight.NORMAL, size);
+        }
+    }
+
+    private final GraphicsContext canvas;
+    private final Map<Face, Font> fonts = new HashMap<>();
+
+    /** Words on a canvas. */
+    public Lettering(GraphicsContext canvas) {
+        this.canvas = canvas;
+    }
+
+    /**
+     * Writes words.
+     *
+     * @param x of the point that they stand at, as the canvas is scaled now
+     * @param y of their base line, as the canvas is scaled now
+     * @param size of the letters, as the canvas is scaled now
+     * @param side which end of the words stands at the point
+     */
+    public void write(String words, double x, double y, double size, boolean bold, TextAlignment side, Color colour) {
+        Affine scaled = canvas.getTransform();
+        Point2D at = scaled.transform(x, y);
+        canvas.setTransform(UNSCALED);
+        canvas.setFont(fonts.computeIfAbsent(new Face(bold, size * scaled.getMxx()), Face::font));
+        canvas.setTextAlign(side);
+        canvas.setFill(colour);
+        canvas.fillText(words, at.getX(), at.getY());
+        canvas.setTransform(scaled);
+    }
+}
