@@ -199,6 +199,10 @@ class DeskTest {
                 () -> ((TextField) window.part("device-S1")).getOnAction().handle(null));
         assertThat(sheet().device("S1").orElseThrow().label()).isEqualTo("Start");
         robot.interact(jobs::undo);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(((TextField) window.part("device-S1")).getText())
+                .as("the list says what the sheet says, also after undoing")
+                .isEqualTo("; blocks=13-14; place=door");
         key(robot, KeyCode.ESCAPE);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(sheet().control()).hasSize(1);

@@ -1,6 +1,10 @@
 package parable.app.desk;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -21,9 +25,29 @@ import parable.parts.PartException;
 /** The devices of a sheet: what each is for and how it is set, and its contacts and coil to be put on the drawing. */
 final class DeviceList extends ListView<Part> {
 
+    /** The height of a row, in pixels; said, because a list that is not told makes rows out of sight to estimate it. */
+    private static final double ROW = 25;
+
     private final DeskModel desk;
     private final Consumer<String> choose;
     private final Consumer<String> tell;
+    private final Map<Device, Node> shown = new LastShown();
+    private Optional<Assembly> assembly = Optional.empty();
+
+    /** What is shown of the devices that were seen last; making it takes longer than any other part of an edit. */
+    private static final class LastShown extends LinkedHashMap<Device, Node> {
+        private static final long serialVersionUID = 1L;
+        private static final int MOST = 60;
+
+        LastShown() {
+            super(16, 0.75f, true);
+        }
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Device, Node> eldest) {
+            return size() > MOST;
+        }
+    }
 
     /**
      * The devices of the desk's sheet.
@@ -38,45 +62,85 @@ final class DeviceList extends ListView<Part> {
         setId("devices");
         getStyleClass().add("device-list");
         setFocusTraversable(false);
+        setFixedCellSize(ROW);
         setCellFactory(list -> new Row());
     }
 
     /** Lists the devices of the sheet as it is now; rows that stay the same are left alone. */
     void show() {
         List<Device> devices = desk.sheet().devices();
-        if (devices.equals(getItems().stream().map(Part::device).toList())) {
+        List<Device> before = getItems().stream().map(Part::device).toList();
+        if (devices.equals(before)) {
             return;
         }
         try {
-            List<Part> parts = Assembly.of(desk.sheet()).parts();
-            if (parts.size() != getItems().size()) {
-                getItems().setAll(parts);
-                return;
-            }
-            for (int i = 0; i < parts.size(); i++) {
-                if (!parts.get(i).device().equals(getItems().get(i).device())) {
-                    getItems().set(i, parts.get(i));
+            assembly = Optional.of(assembly.isPresent() ? assembly.get().on(desk.sheet()) : Assembly.of(desk.sheet()));
+            List<Part> parts = assembly.get().parts();
+            int most = Math.min(before.size(), devices.size());
+            int same = alike(before, devices, most);
+            int sameAtEnd = alike(reversed(before), reversed(devices), most - same);
+            List<Part> changed = getItems().subList(same, before.size() - sameAtEnd);
+            List<Part> fresh = parts.subList(same, parts.size() - sameAtEnd);
+            if (changed.size() == fresh.size()) {
+                for (int i = 0; i < fresh.size(); i++) {
+                    if (!fresh.get(i).device().equals(changed.get(i).device())) {
+                        getItems().set(same + i, fresh.get(i));
+                    }
                 }
+            } else {
+                changed.clear();
+                getItems().addAll(same, fresh);
             }
         } catch (PartException impossible) {
             tell.accept(impossible.getMessage());
         }
     }
 
-    /** A row; only those that can be seen have one. */
-    private final class Row extends ListCell<Part> {
+    /** How many of two lists are equal from their beginning on, at most so many. */
+    private static int alike(List<Device> some, List<Device> others, int most) {
+        int alike = 0;
+        while (alike < most && some.get(alike).equals(others.get(alike))) {
+            alike++;
+        }
+        return alike;
+    }
 
-        private Optional<Device> shown = Optional.empty();
+    private static List<Device> reversed(List<Device> devices) {
+        List<Device> reversed = new ArrayList<>(devices);
+        Collections.reverse(reversed);
+        return reversed;
+    }
+
+    /**
+     * A row; only those that can be seen have one. The list empties its rows and hands them devices again at will; so what is shown of a device stays in its
+     * row unseen until another row takes it or this one is given another device.
+     */
+    private final class Row extends ListCell<Part> {
 
         @Override
         protected void updateItem(Part part, boolean empty) {
             super.updateItem(part, empty);
-            Optional<Device> wanted = empty || part == null ? Optional.empty() : Optional.of(part.device());
-            if (!wanted.equals(shown)) {
-                shown = wanted;
-                setGraphic(wanted.isPresent() ? row(part) : null);
+            boolean shows = !empty && part != null;
+            if (shows) {
+                take(shown(part));
+            }
+            if (getGraphic() != null) {
+                getGraphic().setVisible(shows);
             }
         }
+
+        private void take(Node wanted) {
+            if (getGraphic() != wanted) {
+                if (wanted.getParent() instanceof Row other) {
+                    other.setGraphic(null);
+                }
+                setGraphic(wanted);
+            }
+        }
+    }
+
+    private Node shown(Part part) {
+        return shown.computeIfAbsent(part.device(), any -> row(part));
     }
 
     private Node row(Part part) {
@@ -113,7 +177,11 @@ final class DeviceList extends ListView<Part> {
         HBox.setHgrow(field, Priority.ALWAYS);
         Runnable take = () -> {
             if (!field.getText().equals(DeviceLine.of(device))) {
-                tell.accept(desk.describe(device, field.getText()).orElse(""));
+                Optional<String> wrong = desk.describe(device, field.getText());
+                tell.accept(wrong.orElse(""));
+                if (wrong.isEmpty()) {
+                    shown.remove(device);
+                }
             }
         };
         field.setOnAction(event -> take.run());
