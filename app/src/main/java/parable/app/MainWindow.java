@@ -34,7 +34,9 @@ import parable.app.start.StartView;
 import parable.circuit.Conventions;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.drafting.Dress;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Refutation;
@@ -295,8 +297,15 @@ public final class MainWindow {
     /** Opens the page of questions in the place of the drawing. */
     private void showStart() {
         StartModel start = new StartModel(jobs.jobProperty().get().conventions());
-        root.setCenter(new StartView(start, sheetList::add, () -> showSheet(shown)));
+        root.setCenter(new StartView(start, this::begin, () -> showSheet(shown)));
         root.setRight(null);
+    }
+
+    /** Draws what was wished for; the job wears the dress that was chosen with it. */
+    private void begin(StartModel start) {
+        Practice practice = start.wishProperty().get().practice();
+        jobs.edit(Dress.of(jobs.jobProperty().get(), practice));
+        sheetList.add(start.starter().sheet());
     }
 
     /** Opens the page with all keys in the place of the drawing. */

@@ -24,6 +24,7 @@ import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
@@ -268,12 +269,18 @@ class DeskTest {
                 .contains("lots', expected a power such as 4 kW or 5 hp");
         robot.interact(() -> ((TextField) window.part("start-power")).setText("7.5 kW"));
         robot.interact(() -> ((TextField) window.part("start-name")).setText("Crate lift"));
-        robot.clickOn("#start-question-6").clickOn("Two directions, stop first");
+        robot.clickOn("#start-question-3").clickOn("Two directions, stop first");
+        robot.clickOn("#start-lamp-stopped");
+        robot.clickOn("#start-practice").clickOn("North American");
         robot.clickOn("#start-draw");
         WaitForAsyncUtils.waitForFxEvents();
+        assertThat(jobs.jobProperty().get().practice()).isEqualTo(Practice.NORTH_AMERICAN);
+        assertThat(condition("LT3"))
+                .as("nothing runs, but nothing is fed either")
+                .isEqualTo(Condition.DARK);
 
         assertThat(jobs.jobProperty().get().sheets()).extracting(Sheet::name).containsExactly("Bin gate", "Crate lift");
-        assertThat(window.run().assembly().part("K2")).isPresent();
+        assertThat(window.run().assembly().part("R")).isPresent();
         robot.clickOn("#sheet-menu").clickOn("#sheet-copy");
         robot.clickOn("#sheet-menu").clickOn("#sheet-left");
         robot.clickOn("#sheet-menu").clickOn("#sheet-rename");
@@ -282,7 +289,7 @@ class DeskTest {
                 .extracting(Sheet::name)
                 .containsExactly("Bin gate", "Renamed", "Crate lift");
         robot.clickOn("#sheet-menu").clickOn("#sheet-remove");
-        for (int i = 0; i < 5; i++) {
+        for (int i = 0; i < 6; i++) {
             robot.interact(jobs::undo);
         }
         assertThat(jobs.jobProperty().get().sheets()).extracting(Sheet::name).containsExactly("Bin gate");

@@ -3,6 +3,8 @@ package parable.starters;
 /** The ladders of starters that brake after a stop, and of those that warn before a start. */
 final class BrakeAndWarning extends LadderPart {
 
+    private static final String FOR_STOPPED = "[41-42]";
+
     BrakeAndWarning(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
         super(wish, tags, draft, control, ladder);
     }
@@ -10,7 +12,7 @@ final class BrakeAndWarning extends LadderPart {
     void brakeDevices() {
         String run = tags.contactor();
         boolean timed = wish.has(Braking.TIMED);
-        String aux = timed ? "13-14 21-22 33-34" : "13-14 21-22";
+        String aux = aux(timed ? "13-14 21-22 33-34" : "13-14 21-22");
         draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", aux);
         draft.device("contactor", tags.brake(), "Brake", "panel", "coil", control.volts(), "aux", "13-14 21-22");
         draft.device(
@@ -75,8 +77,31 @@ final class BrakeAndWarning extends LadderPart {
         String brakeCoil = brake.here();
         brake.through(tags.brake() + "[A1-A2]")
                 .to(control.back(), timed ? "brake for the set time" : "brake until standstill");
-        ladder.lamp("Running", "green", draft.from(coil), "");
+        if (wish.lamps().contains(Lamp.RUNNING)) {
+            ladder.running("Running", draft.from(coil), "");
+        }
         ladder.lamp("Braking", "yellow", draft.from(brakeCoil), "");
+        otherLamps();
+    }
+
+    /** The lamps but for that which hangs beside the contactor's coil. */
+    private void otherLamps() {
+        if (wish.lamps().contains(Lamp.STOPPED)) {
+            ladder.stopped(ladder.line(tags.contactor() + FOR_STOPPED));
+        }
+        wish.lamps().forEach(ladder::commonLamp);
+    }
+
+    /** The auxiliary contacts of the motor contactor, with one more for a lamp that tells that it is out. */
+    private String aux(String contacts) {
+        return contacts + (wish.lamps().contains(Lamp.STOPPED) ? " 41-42" : "");
+    }
+
+    private void lamps(String coil) {
+        if (wish.lamps().contains(Lamp.RUNNING)) {
+            ladder.running("Running", draft.from(coil), "running");
+        }
+        otherLamps();
     }
 
     void warningDevices() {
@@ -88,7 +113,7 @@ final class BrakeAndWarning extends LadderPart {
                 "coil",
                 control.volts(),
                 "aux",
-                "13-14 21-22");
+                aux("13-14 21-22"));
         boolean fromPowerUp = wish.has(Warning.FROM_POWER_UP);
         draft.device(
                 "timer",
@@ -131,8 +156,10 @@ final class BrakeAndWarning extends LadderPart {
         String before = run.here();
         run.through(ladder.starts().get(0) + "[13-14]");
         String after = run.here();
+        String coil = run.here();
         ladder.end(run.through(tags.contactor() + "[A1-A2]"));
         ladder.parallel(before, tags.contactor() + "[13-14]", after, "");
+        lamps(coil);
         control.hornSupply();
         draft.from(control.hornRails()[0])
                 .through(tags.relay() + "[21-22]")
@@ -151,7 +178,9 @@ final class BrakeAndWarning extends LadderPart {
         ladder.parallel(before, tags.relay() + "[11-14]", after, "");
         ladder.end(draft.from(after).through(tags.timer() + "[A1-A2]"), "the warning time");
         Draft.Line motor = draft.from(after).through(tags.timer() + "[15-18]");
+        String coil = motor.here();
         ladder.end(motor.through(tags.contactor() + "[A1-A2]"), "the motor follows");
+        lamps(coil);
         control.hornSupply();
         draft.from(control.hornRails()[0])
                 .through(tags.relay() + "[21-24]")

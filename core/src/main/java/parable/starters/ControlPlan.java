@@ -48,7 +48,10 @@ final class ControlPlan {
         if (direct()) {
             return DIRECT;
         }
-        return wish.has(ControlSupply.TRANSFORMER) && northAmerican() ? "120 V AC" : "230 V AC";
+        if (wish.has(ControlSupply.TRANSFORMER)) {
+            return northAmerican() ? "120 V AC" : "230 V AC";
+        }
+        return wish.motor().voltageToNeutral();
     }
 
     void rails() {
@@ -92,7 +95,7 @@ final class ControlPlan {
                         "24 V supply",
                         "panel",
                         "input",
-                        "230 V AC",
+                        wish.motor().voltageToNeutral(),
                         "output",
                         DIRECT);
             }

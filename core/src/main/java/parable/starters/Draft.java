@@ -114,8 +114,17 @@ final class Draft {
 
     /** The next free wire number as a point, {@code @7}. */
     String point() {
-        lastNumber++;
+        do {
+            lastNumber++;
+        } while (isTaken(Integer.toString(lastNumber)));
         return "@" + lastNumber;
+    }
+
+    /** Whether a rail or a point that was drawn before has this number; the control supply names some of its own. */
+    private boolean isTaken(String number) {
+        return sheet.rails().stream().anyMatch(rail -> rail.number().equals(number))
+                || sheet.rungs().flatMap(Rung::points).anyMatch(point -> point.name()
+                        .equals(number));
     }
 
     /** Begins a rung of the ladder at a rail or point. */

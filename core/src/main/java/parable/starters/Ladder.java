@@ -28,14 +28,18 @@ final class Ladder {
 
     /** The E-stop, and a stop and a start button for each station. */
     void stations(String startLabel) {
-        if (wish.has(EmergencyStop.ONE)) {
-            String blocks = wish.lamps().contains(Lamp.EMERGENCY_STOP) ? "11-12 23-24" : "11-12";
-            draft.device("emergency-stop", tags.emergencyStop(), "E-stop", "door", "blocks", blocks);
-        }
+        emergencyStop();
         for (int i = 0; i < wish.stations().size(); i++) {
             int first = i < 2 ? 2 * i : 2 * i + 6;
             stops.add(button(first, "Stop", wish.stations().get(i), "11-12", usual(ColourUse.STOP)));
             starts.add(button(first + 1, startLabel, wish.stations().get(i), "13-14", usual(ColourUse.START)));
+        }
+    }
+
+    private void emergencyStop() {
+        if (wish.has(EmergencyStop.ONE)) {
+            String blocks = wish.lamps().contains(Lamp.EMERGENCY_STOP) ? "11-12 23-24" : "11-12";
+            draft.device("emergency-stop", tags.emergencyStop(), "E-stop", "door", "blocks", blocks);
         }
     }
 
@@ -48,9 +52,7 @@ final class Ladder {
 
     /** Only a stop button, for starters whose start is something else. */
     void stopOnly() {
-        if (wish.has(EmergencyStop.ONE)) {
-            draft.device("emergency-stop", tags.emergencyStop(), "E-stop", "door", "blocks", "11-12");
-        }
+        emergencyStop();
         stops.add(button(0, "Stop", wish.stations().get(0), "11-12", usual(ColourUse.STOP)));
     }
 
@@ -130,12 +132,30 @@ final class Ladder {
     void lamps(String coil, String contactor) {
         for (Lamp lamp : wish.lamps()) {
             switch (lamp) {
-                case RUNNING -> lamp("Running", usual(ColourUse.RUNNING), draft.from(coil), "running");
-                case STOPPED -> lamp("Stopped", usual(ColourUse.STOPPED), line(contactor + "[21-22]"), "stopped");
-                case TRIPPED -> lamp("Tripped", usual(ColourUse.TRIPPED), line(trippedContact()), "tripped");
-                case EMERGENCY_STOP -> lamp("E-stop", "red", line(tags.emergencyStop() + "[23-24]"), "E-stop active");
-                case CONTROL_ON -> lamp("Control on", "white", draft.from(control.line()), "control on");
+                case RUNNING -> running("Running", draft.from(coil), "running");
+                case STOPPED -> stopped(line(contactor + "[21-22]"));
+                case TRIPPED, EMERGENCY_STOP, CONTROL_ON -> commonLamp(lamp);
             }
+        }
+    }
+
+    /** A lamp that tells that the motor runs. */
+    void running(String label, Draft.Line line, String remark) {
+        lamp(label, usual(ColourUse.RUNNING), line, remark);
+    }
+
+    /** The lamp that tells that the motor is off, behind the contacts that are closed then. */
+    void stopped(Draft.Line line) {
+        lamp("Stopped", usual(ColourUse.STOPPED), line, "stopped");
+    }
+
+    /** A lamp that has nothing to do with which contactor is in; nothing for one that has. */
+    void commonLamp(Lamp lamp) {
+        switch (lamp) {
+            case TRIPPED -> lamp("Tripped", usual(ColourUse.TRIPPED), line(trippedContact()), "tripped");
+            case EMERGENCY_STOP -> lamp("E-stop", "red", line(tags.emergencyStop() + "[23-24]"), "E-stop active");
+            case CONTROL_ON -> lamp("Control on", "white", draft.from(control.line()), "control on");
+            case RUNNING, STOPPED -> {}
         }
     }
 

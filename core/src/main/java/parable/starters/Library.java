@@ -63,7 +63,7 @@ public final class Library {
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.RUNNING),
                 iec("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
-                iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL));
+                iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL).showing(Lamp.RUNNING));
         return job(
                 "Tern Hollow press house",
                 Practice.IEC,
@@ -137,7 +137,7 @@ public final class Library {
                                 .with(EmergencyStop.ONE),
                         iec("Jog relay", motor).with(Jogging.RELAY),
                         iec("Warning at start", motor).with(Warning.FROM_START),
-                        iec("Timed brake", saw).with(Braking.TIMED),
+                        iec("Timed brake", saw).with(Braking.TIMED).showing(Lamp.RUNNING),
                         iec("By controller", motor).with(ControlBy.CONTROLLER).showing(Lamp.RUNNING)));
     }
 

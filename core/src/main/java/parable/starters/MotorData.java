@@ -48,6 +48,11 @@ public record MotorData(
         return new MotorData(label, place, "480 V AC", "60 Hz", power, overload, breaker, "", "");
     }
 
+    /** The voltage between a line and the neutral of its supply as it is written on a device: {@code 230 V AC}. */
+    String voltageToNeutral() {
+        return Supply.toNeutral(Double.parseDouble(voltage.substring(0, voltage.indexOf(' '))));
+    }
+
     /** This motor driving a known machine. */
     public MotorData driving(String percentage, String seconds) {
         return new MotorData(label, place, voltage, frequency, power, overload, breaker, percentage, seconds);

@@ -24,7 +24,7 @@ final class OneDirection extends LadderPart {
                 "Motor contactor",
                 "panel",
                 "coil",
-                relay ? "230 V AC" : control.volts(),
+                relay ? wish.motor().voltageToNeutral() : control.volts(),
                 "aux",
                 "13-14 21-22");
         if (relay || wish.has(Jogging.RELAY)) {

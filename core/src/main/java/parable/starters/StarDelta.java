@@ -9,7 +9,8 @@ final class StarDelta extends LadderPart {
 
     void contactors() {
         boolean byStar = wish.has(Running.STAR_DELTA_BY_STAR);
-        contactor(tags.main(), "Main", byStar ? "13-14 43-44" : "13-14");
+        String forLamp = wish.lamps().contains(Lamp.STOPPED) ? " 21-22" : "";
+        contactor(tags.main(), "Main", (byStar ? "13-14 43-44" : "13-14") + forLamp);
         contactor(tags.star(), "Star", byStar ? "13-14 21-22" : "21-22");
         contactor(tags.delta(), "Delta", "21-22");
         boolean deadTime = wish.has(Running.STAR_DELTA_DEAD_TIME);

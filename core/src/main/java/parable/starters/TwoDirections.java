@@ -17,7 +17,7 @@ final class TwoDirections extends LadderPart {
                     "coil",
                     control.volts(),
                     "aux",
-                    wish.lamps().isEmpty() ? "13-14 21-22" : "13-14 21-22 33-34");
+                    "13-14 21-22" + (shows(Lamp.RUNNING) ? " 33-34" : "") + (shows(Lamp.STOPPED) ? " 41-42" : ""));
         }
         draft.device(
                 "mechanical-interlock",
@@ -96,10 +96,18 @@ final class TwoDirections extends LadderPart {
         lamps();
     }
 
+    private boolean shows(Lamp lamp) {
+        return wish.lamps().contains(lamp);
+    }
+
     private void lamps() {
-        if (!wish.lamps().isEmpty()) {
-            ladder.lamp("Forward", "green", ladder.line(tags.forward() + "[33-34]"), "");
-            ladder.lamp("Reverse", "green", ladder.line(tags.reverse() + "[33-34]"), "");
+        if (shows(Lamp.RUNNING)) {
+            ladder.running("Forward", ladder.line(tags.forward() + "[33-34]"), "");
+            ladder.running("Reverse", ladder.line(tags.reverse() + "[33-34]"), "");
         }
+        if (shows(Lamp.STOPPED)) {
+            ladder.stopped(ladder.line(tags.forward() + "[41-42]").through(tags.reverse() + "[41-42]"));
+        }
+        wish.lamps().forEach(ladder::commonLamp);
     }
 }

@@ -103,6 +103,9 @@ public record Wish(
             return Optional.of("The library has no starter with " + String.join(" and ", asked)
                     + " in one: begin with one of them and draw the rest.");
         }
+        if (lamps.contains(Lamp.EMERGENCY_STOP) && has(EmergencyStop.NONE)) {
+            return Optional.of("A lamp for the E-stop belongs to a starter with an E-stop.");
+        }
         return !has(EndSwitches.NONE) && has(Directions.ONE)
                 ? Optional.of("End switches belong to a starter with two directions.")
                 : Optional.empty();

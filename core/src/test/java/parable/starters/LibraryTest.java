@@ -18,9 +18,15 @@ import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Condition;
+import parable.check.Check;
+import parable.check.Finding;
+import parable.check.Severity;
+import parable.circuit.Device;
 import parable.circuit.Job;
 import parable.circuit.Practice;
+import parable.circuit.Sheet;
 import parable.files.JobFile;
+import parable.parts.Assembly;
 import parable.parts.Verb;
 
 class LibraryTest {
@@ -93,6 +99,94 @@ class LibraryTest {
             }
         }
         return wishes.stream().distinct();
+    }
+
+    /** Each answer to each question with every lamp on the door, on every supply. */
+    static Stream<Wish> lampBoards() {
+        List<Wish> wishes = new ArrayList<>();
+        for (Practice practice : Practice.values()) {
+            for (Supply supply : Supply.in(practice)) {
+                MotorData motor = new MotorData(
+                        "Cellar pump",
+                        "cellar",
+                        supply.voltage(),
+                        supply.frequency(),
+                        "2.2 kW",
+                        Power.overload(Power.ratedAmperes(2.2, supply.volts())),
+                        "10 A",
+                        "",
+                        "");
+                Wish plain = Wish.of("Cellar pump", practice, motor)
+                        .with(EmergencyStop.ONE)
+                        .showing(Lamp.values());
+                Question.all().stream()
+                        .flatMap(question -> question.answers().stream())
+                        .filter(answer -> answer != EmergencyStop.NONE)
+                        .map(plain::with)
+                        .filter(wish -> wish.conflict().isEmpty() && wish.has(Starting.START_STOP))
+                        .forEach(wishes::add);
+            }
+        }
+        return wishes.stream().distinct();
+    }
+
+    /** What a lamp says is true, and nothing on the sheet hangs on a voltage that it is not made for. */
+    @ParameterizedTest
+    @MethodSource("lampBoards")
+    void everyLampSaysWhatIsSo(Wish wish) throws ActionRefusedException {
+        Sheet sheet = Starter.of(wish).sheet();
+        Assembly assembly = Examples.fitted(sheet);
+        assertThat(grave(wish)).isSubsetOf(grave(wish.showing()));
+        Bench bench = Bench.of(assembly);
+        boolean iec = wish.practice() == Practice.IEC;
+        bench.act(new Action(Verb.CLOSE, iec ? "Q1" : "CB1"));
+        bench.runUntil(6_000_000);
+        assertThat(lit(bench, sheet)).as(wish.choices().toString()).containsExactlyInAnyOrder("Stopped", "Control on");
+        bench.act(new Action(Verb.PRESS, iec ? "S1" : "PB2"));
+        bench.runUntil(6_300_000);
+        bench.act(new Action(Verb.RELEASE, iec ? "S1" : "PB2"));
+        bench.runUntil(20_000_000);
+        assertThat(bench.moment().condition(iec ? "M1" : "MTR1"))
+                .as(wish.choices().toString())
+                .isEqualTo(Condition.FORWARD);
+        boolean reverses = !wish.has(Directions.ONE);
+        assertThat(lit(bench, sheet))
+                .as(wish.choices().toString())
+                .containsExactlyInAnyOrder(reverses ? "Forward" : "Running", "Control on");
+        bench.act(new Action(Verb.HIT, iec ? "S4" : "ES"));
+        bench.runUntil(30_000_000);
+        assertThat(lit(bench, sheet))
+                .contains("Stopped", "E-stop", "Control on")
+                .doesNotContain("Running", "Forward");
+    }
+
+    /** What is dangerous or wrong on the sheet that is drawn for a wish, as some of the answers are by their nature. */
+    private static List<String> grave(Wish wish) {
+        return Check.reading(
+                        Examples.fitted(Starter.of(wish).sheet()),
+                        wish.conventions().colours())
+                .stream()
+                .filter(finding -> finding.severity().compareTo(Severity.ERROR) <= 0)
+                .map(Finding::text)
+                .peek(text -> assertThat(text).doesNotContain(" V "))
+                .toList();
+    }
+
+    private static List<String> lit(Bench bench, Sheet sheet) {
+        return sheet.devices().stream()
+                .filter(device -> device.kind().equals("pilot-lamp"))
+                .filter(device -> bench.moment().condition(device.tag()) == Condition.LIT)
+                .map(Device::label)
+                .toList();
+    }
+
+    @Test
+    void aLampOfAnEStopThatIsNotThereIsRefused() {
+        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW", "4.9 A", "10 A"))
+                .showing(Lamp.EMERGENCY_STOP);
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> Starter.of(wish))
+                .withMessage("A lamp for the E-stop belongs to a starter with an E-stop.");
     }
 
     @Test

@@ -1,7 +1,9 @@
 package parable.app.start;
 
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -17,25 +19,28 @@ import parable.starters.MotorData;
 import parable.starters.Power;
 import parable.starters.Question;
 import parable.starters.Starter;
+import parable.starters.Supply;
 import parable.starters.Wish;
 
 /** What somebody wishes for, as far as they have said; what is not said is as the practice has it. */
 public final class StartModel {
 
-    private final Conventions conventions;
-    private final Practice practice;
+    private final Set<Lamp> lamps = EnumSet.of(Lamp.RUNNING);
     private final Map<Question, Choice> answers = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Wish> wish = new ReadOnlyObjectWrapper<>();
     private String name = "New starter";
     private String driven = "Motor";
     private String power;
     private int stations = 1;
+    private Conventions conventions;
+    private Supply supply;
 
     /** A wish of which nothing has been said. */
     public StartModel(Conventions conventions) {
         this.conventions = conventions;
-        practice = conventions.practice();
+        Practice practice = conventions.practice();
         power = practice == Practice.IEC ? "2.2 kW" : "3 hp";
+        supply = Supply.in(practice).get(0);
         settle();
     }
 
@@ -68,6 +73,34 @@ public final class StartModel {
         settle();
     }
 
+    /** Says by which regional practice it is drawn; its supply is then the commonest there. */
+    public void practice(Practice practice) {
+        conventions = conventions.in(practice);
+        supply = Supply.in(practice).get(0);
+        settle();
+    }
+
+    /** Says what feeds it. */
+    public void supply(Supply feeding) {
+        supply = feeding;
+        settle();
+    }
+
+    /** What feeds it. */
+    public Supply supply() {
+        return supply;
+    }
+
+    /** Says whether its door has a lamp. */
+    public void lamp(Lamp lamp, boolean wanted) {
+        if (wanted) {
+            lamps.add(lamp);
+        } else {
+            lamps.remove(lamp);
+        }
+        settle();
+    }
+
     /** Says from how many places it is started and stopped, 1 to 4. */
     public void stations(int count) {
         stations = count;
@@ -76,13 +109,12 @@ public final class StartModel {
 
     private void settle() {
         double kilowatts = Power.kilowatts(power).orElse(0.0);
-        boolean iec = practice == Practice.IEC;
-        double amperes = Power.ratedAmperes(kilowatts, iec ? 400 : 480);
+        double amperes = Power.ratedAmperes(kilowatts, supply.volts());
         MotorData motor = new MotorData(
                 driven,
                 "machine",
-                iec ? "400 V AC" : "480 V AC",
-                iec ? "50 Hz" : "60 Hz",
+                supply.voltage(),
+                supply.frequency(),
                 power,
                 Power.overload(amperes),
                 Power.breaker(amperes),
@@ -91,7 +123,7 @@ public final class StartModel {
         List<String> places = IntStream.rangeClosed(1, stations)
                 .mapToObj(i -> i == 1 ? "door" : "station " + i)
                 .toList();
-        Wish next = new Wish(name, conventions, motor, places, Set.of(Lamp.RUNNING), Map.of());
+        Wish next = new Wish(name, conventions, motor, places, lamps, Map.of());
         for (Choice answer : answers.values()) {
             next = next.with(answer);
         }
@@ -108,11 +140,15 @@ public final class StartModel {
 
     /** Why the sheet will be as it is, a sentence for each answer that differs from the plain starter. */
     public List<String> reasons() {
-        return Question.all().stream()
+        Stream<Choice> answered = Question.all().stream()
                 .map(wish.get()::answer)
                 .filter(answer ->
-                        !answer.words().startsWith("No") && !answer.words().equals("One direction"))
-                .flatMap(answer -> Stream.of(answer.words() + ". " + answer.why()))
+                        !answer.words().startsWith("No") && !answer.words().equals("One direction"));
+        Stream<String> lit =
+                lamps.stream().map(lamp -> "Lamp: " + lamp.words().toLowerCase(Locale.ROOT) + ". " + lamp.why());
+        return Stream.concat(
+                        Stream.concat(Stream.of(supply), answered).map(answer -> answer.words() + ". " + answer.why()),
+                        lit)
                 .toList();
     }
 

@@ -1,40 +1,57 @@
 package parable.app.start;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import parable.app.look.DirectScroll;
-import parable.circuit.Sheet;
+import parable.circuit.Practice;
 import parable.starters.Choice;
+import parable.starters.Lamp;
 import parable.starters.Question;
+import parable.starters.Supply;
 
 /** A page of questions about a starter, with the reason for each answer, that ends in an ordinary sheet. */
 public final class StartView extends BorderPane {
+
+    /** The room for the lamps, in pixels. */
+    private static final double LAMPS = 330;
+
+    /** The room for what feeds it, in pixels, for its answers change with the practice. */
+    private static final double SUPPLY = 180;
 
     private final StartModel start;
     private final VBox reasons = new VBox(8);
     private final Label trouble = new Label();
     private final Button draw = new Button("Draw this starter");
     private final GridPane questions = new GridPane();
+    private final ChoiceBox<Supply> supply = new ChoiceBox<>();
+    private final Map<Question, ChoiceBox<Choice>> boxes = new LinkedHashMap<>();
+    private boolean showing;
 
     /**
      * The page.
      *
-     * @param done takes the sheet
+     * @param done takes what was wished for, once there is no trouble with it
      * @param cancel called if no sheet is wanted
      */
-    public StartView(StartModel start, Consumer<Sheet> done, Runnable cancel) {
+    public StartView(StartModel start, Consumer<StartModel> done, Runnable cancel) {
         this.start = start;
         setId("start");
         getStyleClass().add("start");
@@ -56,15 +73,28 @@ public final class StartView extends BorderPane {
         stations.getItems().addAll(1, 2, 3, 4);
         stations.setValue(1);
         stations.setOnAction(event -> start.stations(stations.getValue()));
-        row(3, "Started and stopped from how many places?", stations);
-        int row = 4;
+        supply.setId("start-supply");
+        supply.setPrefWidth(SUPPLY);
+        supply.setConverter(words());
+        supply.setOnAction(event -> say(() -> start.supply(supply.getValue())));
+        row(3, "What feeds it?", supply);
+        ChoiceBox<Practice> practice = new ChoiceBox<>();
+        practice.setId("start-practice");
+        practice.getItems().setAll(Practice.values());
+        practice.setConverter(written(Practice::words));
+        practice.setValue(start.wishProperty().get().practice());
+        practice.setOnAction(event -> start.practice(practice.getValue()));
+        row(4, "Symbols and tags of the job", practice);
+        row(5, "Started and stopped from how many places?", stations);
+        row(6, "Which lamps are on the door?", lamps());
+        int row = 7;
         for (Question question : Question.all()) {
-            row(row, question.words(), answers(question, row));
+            row(row, question.words(), answers(question));
             row++;
         }
         draw.setId("start-draw");
         draw.setDefaultButton(true);
-        draw.setOnAction(event -> done.accept(start.starter().sheet()));
+        draw.setOnAction(event -> done.accept(start));
         Button leave = new Button("Back without drawing");
         leave.setId("start-cancel");
         leave.setCancelButton(true);
@@ -94,30 +124,68 @@ public final class StartView extends BorderPane {
         row(row, words, field);
     }
 
-    private ChoiceBox<Choice> answers(Question question, int row) {
+    private ChoiceBox<Choice> answers(Question question) {
         ChoiceBox<Choice> box = new ChoiceBox<>();
-        box.setId("start-question-" + row);
+        box.setId("start-question-" + (boxes.size() + 1));
         box.getItems().addAll(question.answers());
-        box.setValue(start.wishProperty().get().answer(question));
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Choice answer) {
-                return answer == null ? "" : answer.words();
-            }
-
-            @Override
-            public Choice fromString(String words) {
-                return question.answers().stream()
-                        .filter(answer -> answer.words().equals(words))
-                        .findFirst()
-                        .orElseThrow();
-            }
-        });
-        box.setOnAction(event -> start.answer(question, box.getValue()));
+        box.setConverter(words());
+        box.setOnAction(event -> say(() -> start.answer(question, box.getValue())));
+        boxes.put(question, box);
         return box;
     }
 
+    private Node lamps() {
+        FlowPane lamps = new FlowPane(14, 4);
+        lamps.setPrefWrapLength(LAMPS);
+        for (Lamp lamp : Lamp.values()) {
+            CheckBox box = new CheckBox(lamp.words());
+            box.setId("start-lamp-" + lamp.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            box.setSelected(start.wishProperty().get().lamps().contains(lamp));
+            box.setOnAction(event -> start.lamp(lamp, box.isSelected()));
+            lamps.getChildren().add(box);
+        }
+        return lamps;
+    }
+
+    private static <C extends Choice> StringConverter<C> words() {
+        return written(Choice::words);
+    }
+
+    private static <T> StringConverter<T> written(Function<T, String> words) {
+        return new StringConverter<>() {
+            @Override
+            public String toString(T answer) {
+                return answer == null ? "" : words.apply(answer);
+            }
+
+            @Override
+            public T fromString(String typed) {
+                throw new UnsupportedOperationException("answers are chosen, not typed");
+            }
+        };
+    }
+
+    /** Takes an answer over that somebody has given; one that is only shown is none. */
+    private void say(Runnable answer) {
+        if (!showing) {
+            answer.run();
+        }
+    }
+
+    /** Shows the answers as they stand; what nobody has said is as the practice has it. */
+    private void showAnswers() {
+        showing = true;
+        List<Supply> usual = Supply.in(start.wishProperty().get().practice());
+        if (!supply.getItems().equals(usual)) {
+            supply.getItems().setAll(usual);
+        }
+        supply.setValue(start.supply());
+        boxes.forEach((question, box) -> box.setValue(start.wishProperty().get().answer(question)));
+        showing = false;
+    }
+
     private void show() {
+        showAnswers();
         Optional<String> wrong = start.trouble();
         trouble.setText(wrong.orElse(""));
         draw.setDisable(wrong.isPresent());

@@ -209,8 +209,8 @@ public final class TimeStrip extends DirectScroll {
 
     private void paintMotor(GraphicsContext graphics, Ink ink, Part motor, double y) {
         List<Sample> samples = run.trace(motor.tag());
-        double most = Math.max(
-                1, samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0));
+        double highest = samples.stream().mapToDouble(Sample::lineAmperes).max().orElse(0);
+        double most = Math.max(1, highest);
         double foot = y + MOTOR_ROW - 4;
         double height = MOTOR_ROW - 10;
         graphics.setLineDashes();
@@ -224,7 +224,7 @@ public final class TimeStrip extends DirectScroll {
         graphics.setFill(ink.back());
         graphics.fillText("speed", 8, y + 26);
         graphics.setFill(ink.live());
-        graphics.fillText(Math.round(most) + " A", 8, y + 39);
+        graphics.fillText(highest == 0 ? "0 A" : "max " + Math.round(highest) + " A", 8, y + 39);
     }
 
     private void paintCurve(
