@@ -304,8 +304,7 @@ public final class MainWindow {
     /** Draws what was wished for; the job wears the dress that was chosen with it. */
     private void begin(StartModel start) {
         Practice practice = start.wishProperty().get().practice();
-        jobs.edit(Dress.of(jobs.jobProperty().get(), practice));
-        sheetList.add(start.starter().sheet());
+        sheetList.add(start.starter().sheet(), Dress.of(jobs.jobProperty().get(), practice));
     }
 
     /** Opens the page with all keys in the place of the drawing. */

@@ -53,8 +53,13 @@ final class SheetList implements SheetActions {
 
     /** Adds a sheet under a name that is new to the job, and shows it. */
     void add(Sheet sheet) {
+        add(sheet, jobs.jobProperty().get());
+    }
+
+    /** Adds a sheet to the job as it becomes in the same step, so that one undo takes both back. */
+    void add(Sheet sheet, Job changed) {
         Sheet named = sheet.named(free(sheet.name()));
-        jobs.edit(named);
+        jobs.edit(changed.with(named));
         show.accept(named.name());
     }
 

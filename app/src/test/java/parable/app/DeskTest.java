@@ -289,7 +289,7 @@ class DeskTest {
                 .extracting(Sheet::name)
                 .containsExactly("Bin gate", "Renamed", "Crate lift");
         robot.clickOn("#sheet-menu").clickOn("#sheet-remove");
-        for (int i = 0; i < 6; i++) {
+        for (int i = 0; i < 5; i++) {
             robot.interact(jobs::undo);
         }
         assertThat(jobs.jobProperty().get().sheets()).extracting(Sheet::name).containsExactly("Bin gate");

@@ -25,7 +25,7 @@ import parable.parts.Part;
  */
 public final class TimeStrip extends DirectScroll {
 
-    private static final double NAMES = 62;
+    private static final double NAMES = 72;
     private static final double ROW = 15;
     private static final double MOTOR_ROW = 46;
     private static final double RULER = 18;
