@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -365,10 +366,18 @@ class MainWindowTest {
         until(() -> condition("S1") == Condition.RELEASED);
         var strip = window.part("time-strip")
                 .localToScreen(window.part("time-strip").getLayoutBounds());
-        robot.drag(strip.getMinX() + 120, strip.getMinY() + 30).dropTo(strip.getMinX() + 66, strip.getMinY() + 30);
+        robot.drag(strip.getMinX() + 120, strip.getMinY() + 30).dropTo(strip.getMinX() + 74, strip.getMinY() + 30);
 
         assertThat(window.run().looksBack()).isTrue();
         assertThat(condition("K1")).isEqualTo(Condition.OUT);
+        robot.interact(() -> window.run().setRunning(false));
+        WaitForAsyncUtils.waitForFxEvents();
+        boolean[] painted = new boolean[1];
+        robot.interact(() -> {
+            window.run().backToNow();
+            painted[0] = ((Parent) window.part("time-strip")).isNeedsLayout();
+        });
+        assertThat(painted[0]).as("the strip shows the present again").isTrue();
     }
 
     @Test

@@ -43,6 +43,7 @@ public final class TimeStrip extends DirectScroll {
     private List<Part> motors = List.of();
     private double span = 10e6;
     private long paintedUntil;
+    private long paintedShown;
     private int paintedInstants;
 
     /** The strip of a running sheet. */
@@ -84,13 +85,12 @@ public final class TimeStrip extends DirectScroll {
         requestLayout();
     }
 
-    /** While time goes by and nothing happens the strip need not follow more closely than the eye does. */
+    /** Follows the present and what is looked at, no more closely than the eye does as long as nothing happens. */
     private void goOn() {
-        double pixel = span / Math.max(1, canvas.getWidth() - NAMES);
-        long now = run.nowProperty().get();
-        boolean quiet = run.instants().size() == paintedInstants
-                && run.shownTimeProperty().get() == now;
-        if (!quiet || Math.abs(now - paintedUntil) >= STEP * pixel) {
+        double step = STEP * span / Math.max(1, canvas.getWidth() - NAMES);
+        boolean moved = Math.abs(run.nowProperty().get() - paintedUntil) >= step
+                || Math.abs(run.shownTimeProperty().get() - paintedShown) >= step;
+        if (moved || run.instants().size() != paintedInstants) {
             requestLayout();
         }
     }
@@ -99,6 +99,7 @@ public final class TimeStrip extends DirectScroll {
     protected void layoutChildren() {
         super.layoutChildren();
         paintedUntil = run.nowProperty().get();
+        paintedShown = run.shownTimeProperty().get();
         paintedInstants = run.instants().size();
         paint();
     }
