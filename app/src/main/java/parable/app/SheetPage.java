@@ -172,7 +172,7 @@ final class SheetPage {
     /** The view of its desk. */
     DeskView deskView() {
         return deskView.orElseGet(() -> {
-            deskView = Optional.of(new DeskView(jobs, desk()));
+            deskView = Optional.of(new DeskView(jobs, desk(), run.assemblyProperty()));
             return deskView.get();
         });
     }

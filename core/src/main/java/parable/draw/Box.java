@@ -32,9 +32,27 @@ public record Box(double x, double y, double width, double height) {
         return new Box(left, top, right - left, bottom - top);
     }
 
+    /**
+     * The smallest box over points.
+     *
+     * @throws java.util.NoSuchElementException if there are none
+     */
+    public static Box over(List<Point> points) {
+        double left = points.stream().mapToDouble(Point::x).min().orElseThrow();
+        double top = points.stream().mapToDouble(Point::y).min().orElseThrow();
+        double right = points.stream().mapToDouble(Point::x).max().orElseThrow();
+        double bottom = points.stream().mapToDouble(Point::y).max().orElseThrow();
+        return new Box(left, top, right - left, bottom - top);
+    }
+
     /** Whether a point is inside or on the edge. */
     public boolean contains(double px, double py) {
         return px >= x && px <= x + width && py >= y && py <= y + height;
+    }
+
+    /** This box with so much room around it. */
+    public Box widened(double room) {
+        return new Box(x - room, y - room, width + 2 * room, height + 2 * room);
     }
 
     /** Whether two boxes share more than an edge. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -24,6 +25,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.JobModel;
 import parable.drafting.Completion;
+import parable.parts.Assembly;
 import parable.parts.Catalogue;
 import parable.parts.Family;
 import parable.parts.PartKind;
@@ -41,11 +43,15 @@ public final class DeskView extends VBox {
     private final FlowPane completions = new FlowPane(4, 4);
     private List<Completion> offered = List.of();
     private final FlowPane power = new FlowPane(4, 4);
-    private final DeviceList devices;
+
     private final List<ToggleButton> strokes = new ArrayList<>();
 
-    /** The desk of a sheet of these jobs. */
-    public DeskView(JobModel jobs, DeskModel desk) {
+    /**
+     * The desk of a sheet of these jobs.
+     *
+     * @param assembly the sheet, fitted out
+     */
+    public DeskView(JobModel jobs, DeskModel desk, ReadOnlyObjectProperty<Assembly> assembly) {
         this.desk = desk;
         setId("desk");
         getStyleClass().add("desk");
@@ -82,7 +88,7 @@ public final class DeskView extends VBox {
         preview.setId("preview");
         preview.setWrapText(true);
         preview.getStyleClass().add("preview");
-        devices = new DeviceList(desk, this::choose, preview::setText);
+        DeviceList devices = new DeviceList(desk, assembly, this::choose, preview::setText);
         VBox.setVgrow(devices, Priority.ALWAYS);
         HBox heading = new HBox(8, heading("Devices"), newDevice());
         heading.setAlignment(Pos.CENTER_LEFT);
@@ -100,11 +106,9 @@ public final class DeskView extends VBox {
         jobs.jobProperty().addListener((any, before, job) -> {
             if (job.sheet(desk.name()).isPresent()) {
                 show();
-                devices.show();
             }
         });
         show();
-        devices.show();
     }
 
     private static Label heading(String words) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -20,7 +21,6 @@ import parable.circuit.Device;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.Part;
-import parable.parts.PartException;
 
 /** The devices of a sheet: what each is for and how it is set, and its contacts and coil to be put on the drawing. */
 final class DeviceList extends ListView<Part> {
@@ -32,7 +32,6 @@ final class DeviceList extends ListView<Part> {
     private final Consumer<String> choose;
     private final Consumer<String> tell;
     private final Map<Device, Node> shown = new LastShown();
-    private Optional<Assembly> assembly = Optional.empty();
 
     /** What is shown of the devices that were seen last; making it takes longer than any other part of an edit. */
     private static final class LastShown extends LinkedHashMap<Device, Node> {
@@ -52,10 +51,12 @@ final class DeviceList extends ListView<Part> {
     /**
      * The devices of the desk's sheet.
      *
+     * @param assembly the sheet, fitted out
      * @param choose takes the word of a contact or coil that was chosen, such as {@code /K1}
      * @param tell takes what is wrong with what was written of a device, empty if nothing is
      */
-    DeviceList(DeskModel desk, Consumer<String> choose, Consumer<String> tell) {
+    DeviceList(
+            DeskModel desk, ReadOnlyObjectProperty<Assembly> assembly, Consumer<String> choose, Consumer<String> tell) {
         this.desk = desk;
         this.choose = choose;
         this.tell = tell;
@@ -64,35 +65,32 @@ final class DeviceList extends ListView<Part> {
         setFocusTraversable(false);
         setFixedCellSize(ROW);
         setCellFactory(list -> new Row());
+        assembly.addListener((any, before, changed) -> show(changed));
+        show(assembly.get());
     }
 
     /** Lists the devices of the sheet as it is now; rows that stay the same are left alone. */
-    void show() {
-        List<Device> devices = desk.sheet().devices();
+    private void show(Assembly assembly) {
+        List<Part> parts = assembly.parts();
+        List<Device> devices = assembly.sheet().devices();
         List<Device> before = getItems().stream().map(Part::device).toList();
         if (devices.equals(before)) {
             return;
         }
-        try {
-            assembly = Optional.of(assembly.isPresent() ? assembly.get().on(desk.sheet()) : Assembly.of(desk.sheet()));
-            List<Part> parts = assembly.get().parts();
-            int most = Math.min(before.size(), devices.size());
-            int same = alike(before, devices, most);
-            int sameAtEnd = alike(reversed(before), reversed(devices), most - same);
-            List<Part> changed = getItems().subList(same, before.size() - sameAtEnd);
-            List<Part> fresh = parts.subList(same, parts.size() - sameAtEnd);
-            if (changed.size() == fresh.size()) {
-                for (int i = 0; i < fresh.size(); i++) {
-                    if (!fresh.get(i).device().equals(changed.get(i).device())) {
-                        getItems().set(same + i, fresh.get(i));
-                    }
+        int most = Math.min(before.size(), devices.size());
+        int same = alike(before, devices, most);
+        int sameAtEnd = alike(reversed(before), reversed(devices), most - same);
+        List<Part> changed = getItems().subList(same, before.size() - sameAtEnd);
+        List<Part> fresh = parts.subList(same, parts.size() - sameAtEnd);
+        if (changed.size() == fresh.size()) {
+            for (int i = 0; i < fresh.size(); i++) {
+                if (!fresh.get(i).device().equals(changed.get(i).device())) {
+                    getItems().set(same + i, fresh.get(i));
                 }
-            } else {
-                changed.clear();
-                getItems().addAll(same, fresh);
             }
-        } catch (PartException impossible) {
-            tell.accept(impossible.getMessage());
+        } else {
+            changed.clear();
+            getItems().addAll(same, fresh);
         }
     }
 

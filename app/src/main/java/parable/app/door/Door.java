@@ -29,6 +29,9 @@ public final class Door extends DirectScroll {
     /** A lamp that is lit, a button that is pressed. */
     static final PseudoClass ON = PseudoClass.getPseudoClass("on");
 
+    /** How many contact blocks a device has. */
+    private static final String UNSEEN = "blocks";
+
     /** So far beyond its edge, in its own heights, devices are built before they are scrolled to. */
     private static final double AHEAD = 1.5;
 
@@ -44,8 +47,13 @@ public final class Door extends DirectScroll {
             KeyCode.DIGIT9,
             KeyCode.DIGIT0);
 
-    /** What is mounted on the door: the same until the device itself is changed. */
-    private record Mount(Device device, KeyCode key) {}
+    /** What is mounted on the door: the same until the device itself looks otherwise. */
+    private record Mount(Device device, KeyCode key) {
+
+        static Mount of(Part part, KeyCode key) {
+            return new Mount(part.device().with(UNSEEN, ""), key);
+        }
+    }
 
     private final RunModel run;
     private final Map<String, Handle> handles;
@@ -93,7 +101,7 @@ public final class Door extends DirectScroll {
         for (Part part : wanted) {
             boolean lamp = part.family() == Family.PILOT_LAMP;
             KeyCode key = lamp || number >= KEYS.size() ? KeyCode.UNDEFINED : KEYS.get(number);
-            Mount mount = new Mount(part.device(), key);
+            Mount mount = Mount.of(part, key);
             Tile tile = Optional.ofNullable(tiles.get(mount)).orElseGet(() -> tile(part, key));
             fitted.put(mount, tile);
             (lamp ? lamps : operators)
@@ -129,7 +137,7 @@ public final class Door extends DirectScroll {
 
     private Tile tile(Part part, KeyCode key) {
         Optional<Handle> handle = Optional.ofNullable(handles.get(part.tag()));
-        return new Tile(part, handle, tile -> {
+        return new Tile(handle, tile -> {
             Tile.Face face =
                     handle.<Tile.Face>map(grip -> new OperatorView(grip, key)).orElseGet(() -> new LampView(part));
             Mounted.let(tile, face.words, part.tag(), plates::values, placing);

@@ -1,5 +1,6 @@
 package parable.app.door;
 
+import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.control.Label;
 import javafx.scene.paint.Color;
@@ -19,6 +20,7 @@ final class LampView extends Tile.Face {
     private final Circle lens = new Circle(RADIUS);
     private final Group rays = new Group();
     private final Label word = new Label();
+    private Optional<Condition> shown = Optional.empty();
 
     LampView(Part part) {
         this.part = part;
@@ -50,6 +52,10 @@ final class LampView extends Tile.Face {
     @Override
     void show(Moment moment) {
         Condition condition = moment.condition(part.tag());
+        if (shown.filter(condition::equals).isPresent()) {
+            return;
+        }
+        shown = Optional.of(condition);
         Color colour = Colours.paint(part.device().setting("colour").orElse("white"));
         boolean lit = condition == Condition.LIT;
         lens.setFill(

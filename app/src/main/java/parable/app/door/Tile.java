@@ -8,7 +8,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import parable.app.run.Handle;
 import parable.bench.Moment;
-import parable.parts.Part;
 
 /** The room of one device on a plate. What stands in it is built when it is first seen. */
 final class Tile extends StackPane {
@@ -25,7 +24,6 @@ final class Tile extends StackPane {
         abstract void show(Moment moment);
     }
 
-    private final Part part;
     private final Optional<Handle> handle;
     private final Function<Tile, Face> build;
     private Optional<Face> face = Optional.empty();
@@ -36,15 +34,10 @@ final class Tile extends StackPane {
      * @param handle the grip on the device, empty if it cannot be operated
      * @param build makes what stands in it
      */
-    Tile(Part part, Optional<Handle> handle, Function<Tile, Face> build) {
-        this.part = part;
+    Tile(Optional<Handle> handle, Function<Tile, Face> build) {
         this.handle = handle;
         this.build = build;
         setPrefSize(WIDTH, HEIGHT);
-    }
-
-    Part part() {
-        return part;
     }
 
     Optional<Handle> handle() {

@@ -52,12 +52,10 @@ public final class Painter {
         canvas.setLineJoin(StrokeLineJoin.ROUND);
         canvas.setTextBaseline(VPos.BASELINE);
         for (Seen seen : marks) {
-            if (seen instanceof Seen.OnWire on) {
-                if (on.mark() instanceof Mark.Wire wire) {
-                    paintWire(wire, on.state());
-                } else if (on.mark() instanceof Mark.Junction junction) {
-                    paintJunction(junction, on.state());
-                }
+            if (seen instanceof Seen.OnWire wire) {
+                paintWire(wire.mark(), wire.state());
+            } else if (seen instanceof Seen.OnJunction junction) {
+                paintJunction(junction.mark(), junction.state());
             }
         }
         for (Seen seen : marks) {
@@ -65,13 +63,13 @@ public final class Painter {
                 paintSymbol(symbol);
             } else if (seen instanceof Seen.OfLabel label) {
                 paintLabel(label.mark());
-                paintNumbers(label);
+                paintDiscs(label);
             } else if (seen instanceof Seen.OfCondition condition) {
                 paintCondition(condition.mark(), condition.condition());
-            } else if (seen.mark() instanceof Mark.Link link) {
-                paintLines(List.of(link.from(), link.to()), THIN, ink.symbol(), 4, 3);
-            } else if (seen.mark() instanceof Mark.Figure figure) {
-                figure.strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
+            } else if (seen instanceof Seen.OfLink link) {
+                paintLines(List.of(link.mark().from(), link.mark().to()), THIN, ink.symbol(), 4, 3);
+            } else if (seen instanceof Seen.OfFigure figure) {
+                figure.mark().strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
             }
         }
     }
@@ -108,7 +106,7 @@ public final class Painter {
     }
 
     /** The numbers of what is said of a device, each on a disc beside its tag. */
-    private void paintNumbers(Seen.OfLabel seen) {
+    private void paintDiscs(Seen.OfLabel seen) {
         Mark.Label label = seen.mark();
         double length = LETTER * label.text().length() + DISC;
         double x = label.at().x()
@@ -117,18 +115,19 @@ public final class Painter {
                     case MIDDLE -> length - LETTER * label.text().length() / 2;
                     case END -> -length;
                 };
-        for (int number : seen.numbers()) {
+        for (String number : seen.discs()) {
+            double width = 2 * DISC + Math.max(0, number.length() - 2) * LETTER;
             canvas.setFill(ink.shorted());
-            canvas.fillOval(x - DISC, label.at().y() - 4 - DISC, 2 * DISC, 2 * DISC);
+            canvas.fillRoundRect(x - DISC, label.at().y() - 4 - DISC, width, 2 * DISC, 2 * DISC, 2 * DISC);
             lettering.write(
-                    Integer.toString(number),
-                    x,
+                    number,
+                    x - DISC + width / 2,
                     label.at().y(),
                     Mark.TextRole.NOTE.size(),
                     true,
                     TextAlignment.CENTER,
                     ink.paper());
-            x += 2 * DISC + 1;
+            x += width + 1;
         }
     }
 
@@ -154,7 +153,12 @@ public final class Painter {
         }
     }
 
+    /** Upright and level lines are filled as bars, which takes a tenth of the time of stroking them. */
     private void paintLines(List<Point> points, double width, Color colour, double... dashes) {
+        if (dashes.length == 0 && isSquare(points)) {
+            paintBars(points, width, colour);
+            return;
+        }
         canvas.setStroke(colour);
         canvas.setLineWidth(width);
         canvas.setLineDashes(dashes);
@@ -162,6 +166,29 @@ public final class Painter {
         canvas.moveTo(points.get(0).x(), points.get(0).y());
         points.subList(1, points.size()).forEach(point -> canvas.lineTo(point.x(), point.y()));
         canvas.stroke();
+    }
+
+    private static boolean isSquare(List<Point> points) {
+        for (int i = 1; i < points.size(); i++) {
+            if (points.get(i).x() != points.get(i - 1).x()
+                    && points.get(i).y() != points.get(i - 1).y()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void paintBars(List<Point> corners, double width, Color colour) {
+        canvas.setFill(colour);
+        for (int i = 1; i < corners.size(); i++) {
+            Point from = corners.get(i - 1);
+            Point to = corners.get(i);
+            canvas.fillRect(
+                    Math.min(from.x(), to.x()) - width / 2,
+                    Math.min(from.y(), to.y()) - width / 2,
+                    Math.abs(from.x() - to.x()) + width,
+                    Math.abs(from.y() - to.y()) + width);
+        }
     }
 
     /** A device at work or in trouble is told in bold. */

@@ -1,5 +1,6 @@
 package parable.app.sheet;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,17 +12,30 @@ import parable.draw.Box;
 import parable.draw.Mark;
 import parable.draw.Point;
 
-/**
- * The part of a sheet's drawing that is in view, as it is at one instant.
- *
- * @param marks what of it is in view
- * @param pointers what lies on it
- * @param viewport how it lies under the view
- */
-record SheetPicture(List<Seen> marks, Pointers pointers, Viewport viewport) implements Strips.Picture {
+/** The part of a sheet's drawing that is in view, as it is at one instant. */
+final class SheetPicture implements Patches.Picture {
 
-    /** What is drawn of a mark reaches no further beyond it, in drawing units. */
+    /** What is drawn of a mark reaches no further beyond its extent, in drawing units. */
     static final double MARGIN = 20;
+
+    private final List<Seen> marks;
+    private final List<Box> extents;
+    private final Pointers pointers;
+    private final Manner manner;
+
+    /**
+     * A picture.
+     *
+     * @param marks what of the drawing is in view
+     * @param pointers what lies on it
+     * @param manner how it is looked at
+     */
+    SheetPicture(List<Seen> marks, Pointers pointers, Manner manner) {
+        this.marks = List.copyOf(marks);
+        this.extents = marks.stream().map(seen -> seen.extent().widened(MARGIN)).toList();
+        this.pointers = pointers;
+        this.manner = manner;
+    }
 
     /**
      * What lies on the drawing.
@@ -33,65 +47,61 @@ record SheetPicture(List<Seen> marks, Pointers pointers, Viewport viewport) impl
      */
     record Pointers(Map<Probe, Point> probes, Marked marked, List<Point> ends, Optional<Box> selection) {
 
-        /** Those between two heights of the drawing; all but the selection may be anywhere. */
-        Pointers between(double top, double bottom) {
-            return new Pointers(
-                    probes,
-                    marked,
-                    ends,
-                    selection.filter(box -> box.y() + box.height() >= top - MARGIN && box.y() <= bottom + MARGIN));
+        /** Those within a box of the drawing; all but the selection may be anywhere. */
+        Pointers within(Box area) {
+            return new Pointers(probes, marked, ends, selection.filter(box -> box.widened(MARGIN)
+                    .overlaps(area)));
         }
     }
 
     /**
-     * How the drawing lies under the view.
+     * How it is looked at.
      *
      * @param scale from drawing units to pixels
-     * @param across how far it is scrolled to the right, in pixels
-     * @param down how far it is scrolled down, in pixels
      * @param ink its colours
      */
-    record Viewport(double scale, double across, double down, Ink ink) {
+    record Manner(double scale, Ink ink) {
 
-        double inDrawing(double height) {
-            return (height + down) / scale;
+        Box inDrawing(Box area) {
+            return new Box(area.x() / scale, area.y() / scale, area.width() / scale, area.height() / scale);
         }
     }
 
-    private record Look(List<Seen> marks, Pointers pointers, Viewport viewport) {}
+    private record Look(List<Seen> marks, Pointers pointers, Manner manner) {}
 
     @Override
-    public Object look(double top, double bottom) {
-        double from = viewport.inDrawing(top);
-        double to = viewport.inDrawing(bottom);
-        return new Look(between(from, to), pointers.between(from, to), viewport);
+    public Object look(Box area) {
+        Box there = manner.inDrawing(area);
+        return new Look(within(there), pointers.within(there), manner);
     }
 
-    private List<Seen> between(double from, double to) {
-        return marks.stream()
-                .filter(seen -> seen.mark().reaches(from - MARGIN, to + MARGIN))
-                .toList();
+    private List<Seen> within(Box area) {
+        List<Seen> within = new ArrayList<>();
+        for (int i = 0; i < marks.size(); i++) {
+            if (extents.get(i).overlaps(area)) {
+                within.add(marks.get(i));
+            }
+        }
+        return within;
     }
 
     @Override
-    public void paint(GraphicsContext graphics, double top, double bottom) {
-        double from = viewport.inDrawing(top);
-        double to = viewport.inDrawing(bottom);
-        Ink ink = viewport.ink();
-        List<Seen> here = between(from, to);
+    public void paint(GraphicsContext graphics, Box area) {
+        Box there = manner.inDrawing(area);
+        Ink ink = manner.ink;
+        List<Seen> here = within(there);
         graphics.setFill(ink.paper());
-        graphics.fillRect(0, top, graphics.getCanvas().getWidth(), bottom - top);
-        graphics.translate(-viewport.across(), -viewport.down());
-        graphics.scale(viewport.scale(), viewport.scale());
+        graphics.fillRect(area.x(), area.y(), area.width(), area.height());
+        graphics.scale(manner.scale, manner.scale);
         new Painter(graphics, ink).paint(here);
         Probes.paint(graphics, pointers.probes(), ink.symbol());
         List<Mark> lines = here.stream().map(Seen::mark).toList();
         WireMark.paint(graphics, lines, pointers.marked(), pointers.ends(), ink);
-        pointers.between(from, to).selection().ifPresent(box -> frame(graphics, box));
+        pointers.within(there).selection().ifPresent(box -> frame(graphics, box));
     }
 
     private void frame(GraphicsContext graphics, Box box) {
-        graphics.setStroke(viewport.ink().symbol());
+        graphics.setStroke(manner.ink.symbol());
         graphics.setLineWidth(2.4);
         graphics.setLineDashes(9, 4);
         graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);

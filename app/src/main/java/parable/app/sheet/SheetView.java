@@ -62,7 +62,7 @@ public final class SheetView extends Region {
     private final MeterModel meter;
     private final Probes probes;
     private final Consumer<String> ask;
-    private final Strips paper = new Strips();
+    private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
     private final ScrollBar down = new ScrollBar();
     private final ScrollBar across = new ScrollBar();
@@ -190,11 +190,11 @@ public final class SheetView extends Region {
     }
 
     private double drawingX(MouseEvent event) {
-        return (event.getX() + across.getValue()) / scale;
+        return (event.getX() + offset(across)) / scale;
     }
 
     private double drawingY(MouseEvent event) {
-        return (event.getY() + down.getValue()) / scale;
+        return (event.getY() + offset(down)) / scale;
     }
 
     private void select(MouseEvent event) {
@@ -366,7 +366,7 @@ public final class SheetView extends Region {
 
     /** Where a point of the drawing is on the screen. */
     public Point2D onScreen(double x, double y) {
-        return localToScreen(x * scale - across.getValue(), y * scale - down.getValue());
+        return localToScreen(x * scale - offset(across), y * scale - offset(down));
     }
 
     private boolean concerns(Fault fault, Subject subject) {
@@ -395,8 +395,8 @@ public final class SheetView extends Region {
         wanted = Optional.empty();
         down.resizeRelocate(width - BAR, 0, BAR, height);
         across.resizeRelocate(0, height - BAR, width - BAR, BAR);
-        hotSpots.resizeRelocate(-across.getValue(), -down.getValue(), width, height);
-        double top = down.getValue() / scale;
+        hotSpots.resizeRelocate(-offset(across), -offset(down), width, height);
+        double top = offset(down) / scale;
         double seen = height / scale;
         if (desk.isEmpty()) {
             if (!spotsFit) {
@@ -405,7 +405,13 @@ public final class SheetView extends Region {
             }
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
         }
-        paper.show(width, height, picture(top, top + seen));
+        Box view = new Box(offset(across), offset(down), width, height);
+        paper.show(view, picture(Patches.covering(view)));
+    }
+
+    /** How far it is scrolled, in whole pixels: in between everything would be blurred. */
+    private static double offset(ScrollBar bar) {
+        return Math.rint(bar.getValue());
     }
 
     /** Shows all of the drawing where that is not too small to be read; otherwise its width, and it is scrolled. */
@@ -425,9 +431,11 @@ public final class SheetView extends Region {
         }
     }
 
-    private SheetPicture picture(double top, double bottom) {
+    /** How what lies within a box looks, in pixels. */
+    private SheetPicture picture(Box area) {
         Drawing shown = shownDrawing();
-        List<Mark> within = shown.marksBetween(top - SheetPicture.MARGIN, bottom + SheetPicture.MARGIN);
+        List<Mark> within = shown.marksBetween(
+                area.y() / scale - SheetPicture.MARGIN, (area.y() + area.height()) / scale + SheetPicture.MARGIN);
         return new SheetPicture(
                 new Sight(shownMoment(), this::concerns, numbers).of(within),
                 new SheetPicture.Pointers(
@@ -440,6 +448,6 @@ public final class SheetView extends Region {
                                         model.selection().stretchProperty().get())
                                 .filter(stretch -> draft.isEmpty())
                                 .flatMap(this::around)),
-                new SheetPicture.Viewport(scale, across.getValue(), down.getValue(), look.ink()));
+                new SheetPicture.Manner(scale, look.ink()));
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BiPredicate;
+import java.util.stream.Stream;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Moment;
@@ -22,7 +23,9 @@ import parable.network.NodeState;
  */
 record Sight(Moment moment, BiPredicate<Fault, Subject> concerns, Map<String, List<Integer>> numbers) {
 
-    /** The marks as they look, in the same order; only the first tag of a device is numbered. */
+    private static final int MOST_DISCS = 3;
+
+    /** The marks that are seen at all as they look, in the same order; only the first tag of a device is numbered. */
     List<Seen> of(List<Mark> marks) {
         List<Seen> seen = new ArrayList<>(marks.size());
         Set<String> numbered = new HashSet<>();
@@ -30,7 +33,7 @@ record Sight(Moment moment, BiPredicate<Fault, Subject> concerns, Map<String, Li
             if (mark instanceof Mark.Wire wire) {
                 seen.add(new Seen.OnWire(wire, stateOf(wire.number())));
             } else if (mark instanceof Mark.Junction junction) {
-                seen.add(new Seen.OnWire(junction, stateOf(junction.number())));
+                seen.add(new Seen.OnJunction(junction, stateOf(junction.number())));
             } else if (mark instanceof Mark.Symbol symbol) {
                 seen.add(new Seen.OfSymbol(
                         symbol, isOn(symbol.subject()), stateOf(symbol.wire()), isFaulty(symbol.subject())));
@@ -38,14 +41,23 @@ record Sight(Moment moment, BiPredicate<Fault, Subject> concerns, Map<String, Li
                 boolean first = label.role() == Mark.TextRole.TAG
                         && numbers.containsKey(label.text())
                         && numbered.add(label.text());
-                seen.add(new Seen.OfLabel(label, first ? numbers.get(label.text()) : List.of()));
+                seen.add(new Seen.OfLabel(label, first ? discs(numbers.get(label.text())) : List.of()));
             } else if (mark instanceof Mark.Condition condition) {
                 seen.add(new Seen.OfCondition(condition, moment.condition(condition.tag())));
-            } else {
-                seen.add(new Seen.Plain(mark));
+            } else if (mark instanceof Mark.Link link) {
+                seen.add(new Seen.OfLink(link));
+            } else if (mark instanceof Mark.Figure figure) {
+                seen.add(new Seen.OfFigure(figure));
             }
         }
         return seen;
+    }
+
+    /** Of many numbers the first stand there, and how many more there are: they are not to cover the drawing. */
+    private static List<String> discs(List<Integer> numbers) {
+        Stream<String> first = numbers.stream().limit(MOST_DISCS).map(String::valueOf);
+        int more = numbers.size() - MOST_DISCS;
+        return (more > 0 ? Stream.concat(first, Stream.of("+" + more)) : first).toList();
     }
 
     private NodeState stateOf(String number) {

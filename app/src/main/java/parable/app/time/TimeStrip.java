@@ -152,9 +152,8 @@ public final class TimeStrip extends DirectScroll {
             y += ROW;
         }
         double shown = x(run.shownTimeProperty().get());
-        graphics.setStroke(ink.symbol());
-        graphics.setLineWidth(2);
-        graphics.strokeLine(shown, 0, shown, canvas.getHeight());
+        graphics.setFill(ink.symbol());
+        graphics.fillRect(shown - 1, 0, 2, canvas.getHeight());
     }
 
     private void paintRuler(GraphicsContext graphics, Ink ink, double y) {
@@ -162,12 +161,11 @@ public final class TimeStrip extends DirectScroll {
         for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
             step = RULER_STEPS[i];
         }
-        graphics.setStroke(ink.grid());
-        graphics.setLineWidth(1);
-        graphics.setFill(ink.quiet());
         for (long i = (long) Math.ceil(start() / 1e6 / step); i * step * 1e6 <= start() + span; i++) {
             double at = x(i * step * 1e6);
-            graphics.strokeLine(at, 0, at, canvas.getHeight());
+            graphics.setFill(ink.grid());
+            graphics.fillRect(Math.floor(at), 0, 1, canvas.getHeight());
+            graphics.setFill(ink.quiet());
             graphics.fillText(Clock.words(Math.round(i * step * 1e6)), at + 3, y + 12);
         }
     }
