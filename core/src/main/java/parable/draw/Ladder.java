@@ -20,6 +20,8 @@ final class Ladder extends LaneDiagram {
 
     private static final double TOP = 84;
     private static final double ROW = 82;
+    private static final double NAMES = 40;
+    private static final double LINE_SPACE = 24;
     private static final double NOTE_LINE = 14;
     private static final double START = 40;
     private static final double SLOT = 84;
@@ -69,13 +71,16 @@ final class Ladder extends LaneDiagram {
         return Band.ofRung(lane, rows[lane] - ROW, Math.max(rows[lane + 1], foot) + ROW, () -> drawnRung(lane));
     }
 
-    /** A rung with its number before it and its remark behind it. */
+    /** A rung with its number before it and its remark behind it; below what is told there of a wire that leads to where nothing is drawn. */
     private List<Mark> drawnRung(int lane) {
         List<Mark> marks = lane(lane);
         Point number = new Point(left + 24, rows[lane] + 4);
         label(marks, number, Integer.toString(lane + 1), TextRole.NOTE, Anchor.END);
+        boolean open = marks.stream()
+                .anyMatch(mark -> mark instanceof Mark.Label text && text.at().x() > end());
+        double first = rows[lane] + 4 + (open ? NOTE_LINE : 0);
         for (int line = 0; line < remarks.get(lane).size(); line++) {
-            Point at = new Point(end() + 14, rows[lane] + 4 + NOTE_LINE * line);
+            Point at = new Point(end() + 14, first + NOTE_LINE * line);
             label(marks, at, remarks.get(lane).get(line), TextRole.NOTE, Anchor.START);
         }
         return marks;
@@ -190,6 +195,7 @@ final class Ladder extends LaneDiagram {
                 .orElse(0);
     }
 
+    /** The name of each rail where it begins: one rail may go on below the foot of another. */
     private List<Mark> railNames() {
         List<Mark> marks = new ArrayList<>();
         for (Rail rail : assembly.sheet().rails()) {
@@ -197,8 +203,16 @@ final class Ladder extends LaneDiagram {
                     .indexOf(rail.number())
                     .filter(this::isLaidOut)
                     .ifPresent(node -> label(
-                            marks, new Point(nodeAt(node), TOP - 44), rail.name(), TextRole.HEADING, Anchor.MIDDLE));
+                            marks,
+                            new Point(nodeAt(node), nameAbove(firstLaneOf(node))),
+                            rail.name(),
+                            TextRole.HEADING,
+                            Anchor.MIDDLE));
         }
         return marks;
+    }
+
+    private double nameAbove(int lane) {
+        return rows[lane] - (lane == 0 ? TOP - NAMES : LINE_SPACE);
     }
 }

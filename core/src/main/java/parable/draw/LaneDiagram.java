@@ -208,6 +208,11 @@ abstract class LaneDiagram {
         return columnAt[layout.column(node)] + layout.track(node) * pitch.track;
     }
 
+    /** The first of the lanes that a node runs across. */
+    final int firstLaneOf(int node) {
+        return layout.lanesOf(node).first();
+    }
+
     /** Where the lanes end. */
     final double end() {
         return slotAt[layout.length()];

@@ -1,5 +1,6 @@
 package parable.draw;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -30,6 +31,7 @@ final class PowerDiagram extends LaneDiagram {
 
     private final Map<String, Integer> uses;
     private final Map<Object, Point> lastPole = new HashMap<>();
+    private final List<Point> motors = new ArrayList<>();
     private final double[] columns;
     private final Set<String> tagged = new HashSet<>();
     private double lowest;
@@ -254,6 +256,7 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     private void drawMotor(List<Mark> marks, Part motor, Point centre) {
+        motors.add(centre);
         marks.add(new Mark.Symbol(
                 new Subject.OfMotor(motor.tag()),
                 "",
@@ -329,8 +332,18 @@ final class PowerDiagram extends LaneDiagram {
                 .orElse(point.name());
     }
 
+    /** At the right of the wire, or at the left where a motor stands at the right. */
     @Override
     void drawNumber(List<Mark> marks, String number, double along, double across) {
-        label(marks, new Point(across + 5, along + 27), number, TextRole.WIRE_NUMBER, Anchor.START);
+        boolean motor = motors.stream()
+                .anyMatch(centre -> across < centre.x()
+                        && across > centre.x() - 2 * MOTOR_RADIUS
+                        && Math.abs(along + 22 - centre.y()) < MOTOR_RADIUS);
+        label(
+                marks,
+                new Point(across + (motor ? -5 : 5), along + 27),
+                number,
+                TextRole.WIRE_NUMBER,
+                motor ? Anchor.END : Anchor.START);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -103,6 +104,53 @@ class SheetDrawingTest {
         for (var file : Examples.all().toList()) {
             JobFile.open(file).sheets().forEach(sheet -> assertComplete(Examples.fitted(sheet)));
         }
+    }
+
+    /** Every sheet that ships, in both dresses; a letter is taken to be a little narrower than it is in most typefaces. */
+    @Test
+    void noWordsStandOnOthers() throws IOException, JobFormatException {
+        List<String> covered = new ArrayList<>();
+        for (var file : Examples.all().toList()) {
+            for (Sheet sheet : JobFile.open(file).sheets()) {
+                for (Practice practice : Practice.values()) {
+                    Drawing drawing = SheetDrawing.of(Examples.fitted(sheet), practice);
+                    List<Mark.Label> labels = drawing.marks().stream()
+                            .filter(Mark.Label.class::isInstance)
+                            .map(Mark.Label.class::cast)
+                            .toList();
+                    for (int i = 0; i < labels.size(); i++) {
+                        for (int j = 0; j < i; j++) {
+                            if (letters(labels.get(i)).overlaps(letters(labels.get(j)))) {
+                                covered.add(file.getFileName() + " " + sheet.name() + " " + practice + ": "
+                                        + labels.get(i) + " on " + labels.get(j));
+                            }
+                        }
+                    }
+                    motors(drawing).forEach(circle -> labels.stream()
+                            .filter(label -> label.role() == Mark.TextRole.WIRE_NUMBER)
+                            .filter(label -> letters(label).overlaps(core(circle)))
+                            .forEach(label -> covered.add(file.getFileName() + " " + sheet.name() + " " + practice
+                                    + ": " + label + " in " + circle.subject())));
+                }
+            }
+        }
+        assertThat(covered).isEmpty();
+    }
+
+    private static Stream<Mark.Symbol> motors(Drawing drawing) {
+        return drawing.symbols().filter(symbol -> symbol.subject() instanceof Subject.OfMotor);
+    }
+
+    private static Box letters(Mark.Label label) {
+        double width = 0.5 * label.role().size() * label.text().length();
+        double left =
+                switch (label.anchor()) {
+                    case START -> label.at().x();
+                    case MIDDLE -> label.at().x() - width / 2;
+                    case END -> label.at().x() - width;
+                };
+        double height = 0.7 * label.role().size();
+        return new Box(left, label.at().y() - height, width, height);
     }
 
     /** Any ladder at all, also one no electrician would draw, with rungs that lead backwards and across. */
