@@ -190,12 +190,33 @@ abstract class LaneDiagram {
     private void measure() {
         columnAt = new double[layout.length() + 1];
         slotAt = new double[layout.length() + 1];
+        double[] longer = longer();
         double at = pitch.start;
         for (int i = 0; i <= layout.length(); i++) {
             columnAt[i] = at;
-            slotAt[i] = at + (layout.tracksBefore(i) - 1) * pitch.track;
-            at = slotAt[i] + pitch.slot;
+            slotAt[i] = at + (layout.tracksBefore(i) - 1) * pitch.track + longer[i];
+            at = slotAt[i] + pitch.slot + longer[i];
         }
+    }
+
+    /** How much longer each slot is made at both ends by the devices in it. */
+    private double[] longer() {
+        double[] longer = new double[layout.length() + 1];
+        for (List<Placed> items : lanes) {
+            for (Placed placed : items) {
+                double room = roomAround(placed);
+                if (room > 0) {
+                    int slot = layout.slot((DeviceItem) placed.inLayout().get(0));
+                    longer[slot] = Math.max(longer[slot], room);
+                }
+            }
+        }
+        return longer;
+    }
+
+    /** How much longer than others the slot of a device is at both ends; no less than nothing. */
+    double roomAround(Placed placed) {
+        return 0;
     }
 
     /** Whether a node runs across the lanes. */

@@ -26,6 +26,7 @@ final class PowerDiagram extends LaneDiagram {
     private static final double LEFT = 74;
     private static final double COLUMN = 44;
     private static final double ROOM_FOR_TAG = 32;
+    private static final double ROOM_FOR_MARKING = 10;
     private static final double MOTOR_RADIUS = 47;
     private static final Pitch PITCH = new Pitch(30, 104, 14);
 
@@ -160,6 +161,12 @@ final class PowerDiagram extends LaneDiagram {
                 : super.halfLength(lane, placed);
     }
 
+    /** The markings of a motor's middle winding stand clear of the wires above and below. */
+    @Override
+    double roomAround(Placed placed) {
+        return placed.item() instanceof RungItem.Passage passage && isThreePhaseMotor(passage) ? ROOM_FOR_MARKING : 0;
+    }
+
     /** Half of what a lane cuts out of the motor's circle. */
     private double chord(int lane, Part motor) {
         double aside = across(lane) - centreOf(motor, lane);
@@ -226,7 +233,8 @@ final class PowerDiagram extends LaneDiagram {
             drawMotor(marks, motor, new Point(centre, middle));
         }
         double aside = across(lane) - centre;
-        label(marks, new Point(across(lane) - 5, middle - MOTOR_RADIUS - 3), marking, TextRole.MARKING, Anchor.END);
+        double above = MOTOR_RADIUS + (Math.abs(aside) < 1 ? 3 : -4);
+        label(marks, new Point(across(lane) - 5, middle - above), marking, TextRole.MARKING, Anchor.END);
         if (Math.abs(aside) < MOTOR_RADIUS) {
             return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
         }
