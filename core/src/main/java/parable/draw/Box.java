@@ -38,10 +38,17 @@ public record Box(double x, double y, double width, double height) {
      * @throws java.util.NoSuchElementException if there are none
      */
     public static Box over(List<Point> points) {
-        double left = points.stream().mapToDouble(Point::x).min().orElseThrow();
-        double top = points.stream().mapToDouble(Point::y).min().orElseThrow();
-        double right = points.stream().mapToDouble(Point::x).max().orElseThrow();
-        double bottom = points.stream().mapToDouble(Point::y).max().orElseThrow();
+        Point first = points.iterator().next();
+        double left = first.x();
+        double right = first.x();
+        double top = first.y();
+        double bottom = first.y();
+        for (Point point : points) {
+            left = Math.min(left, point.x());
+            right = Math.max(right, point.x());
+            top = Math.min(top, point.y());
+            bottom = Math.max(bottom, point.y());
+        }
         return new Box(left, top, right - left, bottom - top);
     }
 

@@ -5,21 +5,13 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import parable.circuit.Device;
 import parable.parts.Assembly;
-import parable.parts.Family;
 import parable.parts.Part;
 
 /** The devices of a sheet: what each is for and how it is set, and its contacts and coil to be put on the drawing. */
@@ -31,10 +23,10 @@ final class DeviceList extends ListView<Part> {
     private final DeskModel desk;
     private final Consumer<String> choose;
     private final Consumer<String> tell;
-    private final Map<Device, Node> shown = new LastShown();
+    private final Map<String, DeviceRow> shown = new LastShown();
 
     /** What is shown of the devices that were seen last; making it takes longer than any other part of an edit. */
-    private static final class LastShown extends LinkedHashMap<Device, Node> {
+    private static final class LastShown extends LinkedHashMap<String, DeviceRow> {
         private static final long serialVersionUID = 1L;
         private static final int MOST = 60;
 
@@ -43,7 +35,7 @@ final class DeviceList extends ListView<Part> {
         }
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Device, Node> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, DeviceRow> eldest) {
             return size() > MOST;
         }
     }
@@ -138,65 +130,13 @@ final class DeviceList extends ListView<Part> {
     }
 
     private Node shown(Part part) {
-        return shown.computeIfAbsent(part.device(), any -> row(part));
-    }
-
-    private Node row(Part part) {
-        Label tag = new Label(part.tag());
-        tag.getStyleClass().add("tag");
-        tag.setMinWidth(44);
-        Device device = part.device();
-        HBox row = new HBox(4, tag, description(device, part.family()));
-        row.setAlignment(Pos.CENTER_LEFT);
-        boolean contacts = part.contacts().stream().anyMatch(contact -> !contact.pole())
-                || part.family() == Family.PUSH_BUTTON
-                || part.family() == Family.CONTACTOR
-                || part.family() == Family.MACHINE_SWITCH;
-        if (contacts) {
-            row.getChildren().addAll(chip(part.tag(), "open", "no"), chip("/" + part.tag(), "closed", "nc"));
-        }
-        boolean load = !part.loads().isEmpty() && part.family() != Family.MOTOR;
-        if (load) {
-            row.getChildren().add(chip("(" + part.tag() + ")", part.contacts().isEmpty() ? "load" : "coil", "coil"));
-        }
+        DeviceRow row = shown.computeIfAbsent(part.tag(), any -> new DeviceRow(part, choose, this::describe));
+        row.show(part);
         return row;
     }
 
-    /**
-     * What a device is for and how it is set, to be written over: {@code Stop; blocks=11-12; colour=red; place=door}. Leaving it
-     * or Enter takes it; what says nothing sensible is refused with the reason and stays to be mended.
-     */
-    private TextField description(Device device, Family family) {
-        TextField field = new TextField(DeviceLine.of(device));
-        field.setId("device-" + device.tag());
-        field.setPromptText(family.words());
-        field.getStyleClass().add("description");
-        field.setAccessibleText("What " + device.tag() + " is for and how it is set");
-        HBox.setHgrow(field, Priority.ALWAYS);
-        Runnable take = () -> {
-            if (!field.getText().equals(DeviceLine.of(device))) {
-                Optional<String> wrong = desk.describe(device, field.getText());
-                tell.accept(wrong.orElse(""));
-                if (wrong.isEmpty()) {
-                    shown.remove(device);
-                }
-            }
-        };
-        field.setOnAction(event -> take.run());
-        field.focusedProperty().addListener((any, had, has) -> {
-            if (had) {
-                take.run();
-            }
-        });
-        return field;
-    }
-
-    private Button chip(String word, String words, String id) {
-        Button chip = new Button(words);
-        chip.setId("chip-" + id + "-" + word.replaceAll("[/()]", ""));
-        chip.getStyleClass().add("latch");
-        chip.setAccessibleText("Choose " + word);
-        chip.setOnAction(event -> choose.accept(word));
-        return chip;
+    /** What says nothing sensible is refused with the reason and stays to be mended. */
+    private void describe(Device device, String written) {
+        tell.accept(desk.describe(device, written).orElse(""));
     }
 }
