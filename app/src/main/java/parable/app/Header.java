@@ -15,7 +15,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -43,8 +42,11 @@ final class Header extends VBox {
     private final Label job = new Label();
     private final HBox sheets = new HBox();
     private List<String> named = List.of();
+    private String chosen = "";
     private final MenuButton recipes = new MenuButton("Recipes");
-    private final ActionButton save = new ActionButton("save", "Save", "Ctrl+S", this::save);
+    private final ActionButton save =
+            new ActionButton("save", "Save  Ctrl+S", "Writes the job to its file", this::save);
+    private final MenuButton sheetMenu = new MenuButton("Sheets  Ctrl+N");
     private final Label notice = new Label();
     private final HBox noticeBar;
 
@@ -62,16 +64,17 @@ final class Header extends VBox {
         this.play = play;
         job.getStyleClass().add("job-name");
         sheets.getStyleClass().add("sheets");
+        fillSheetMenu();
         recipes.setId("recipes");
         recipes.setMinWidth(Region.USE_PREF_SIZE);
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        HBox line = new HBox(10, job, sheets, sheetMenu(), gap);
+        HBox line = new HBox(10, job, sheets, sheetMenu, gap);
         line.getChildren().addAll(menus);
         line.getChildren()
                 .addAll(
-                        new ActionButton("open", "Open…", "Ctrl+O", this::open),
+                        new ActionButton("open", "Open…  Ctrl+O", "Opens a job", this::open),
                         save,
                         new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
         line.getStyleClass().add("header");
@@ -94,7 +97,7 @@ final class Header extends VBox {
 
     private void showUnsaved() {
         boolean unsaved = jobs.unsavedProperty().get();
-        save.setText(unsaved ? "Save \u25cf" : "Save");
+        save.setText(unsaved ? "Save \u25cf  Ctrl+S" : "Save  Ctrl+S");
         save.setAccessibleText(unsaved ? "Save; there are changes that are not saved" : "Save");
     }
 
@@ -138,10 +141,11 @@ final class Header extends VBox {
         return choice;
     }
 
-    private MenuButton sheetMenu() {
-        MenuButton menu = new MenuButton("Sheets");
-        menu.setId("sheet-menu");
-        menu.getItems()
+    private void fillSheetMenu() {
+        sheetMenu.setId("sheet-menu");
+        sheetMenu.setTooltip(new Tooltip("Ctrl+PageUp and Ctrl+PageDown go from sheet to sheet"));
+        sheetMenu
+                .getItems()
                 .addAll(
                         item("sheet-start", "New starter by questions…", sheetActions::start),
                         item("sheet-empty", "New empty sheet", sheetActions::addEmpty),
@@ -150,7 +154,14 @@ final class Header extends VBox {
                         item("sheet-left", "Move this sheet to the left", () -> sheetActions.move(-1)),
                         item("sheet-right", "Move this sheet to the right", () -> sheetActions.move(1)),
                         item("sheet-remove", "Remove this sheet", sheetActions::remove));
-        return menu;
+    }
+
+    /** Goes so many sheets on, no further than the first and the last. */
+    private void goOn(int sheetsOn) {
+        int there = named.indexOf(chosen) + sheetsOn;
+        if (there >= 0 && there < named.size()) {
+            chooseSheet.accept(named.get(there));
+        }
     }
 
     private static MenuItem item(String id, String words, Runnable action) {
@@ -162,6 +173,7 @@ final class Header extends VBox {
 
     /** Shows which sheet runs, and its recipes. */
     void showSheet(String name, RunModel run) {
+        chosen = name;
         for (Node shown : sheets.getChildren()) {
             if (shown instanceof ToggleButton tab) {
                 tab.setSelected(tab.getText().equals(name));
@@ -243,12 +255,19 @@ final class Header extends VBox {
     }
 
     void key(KeyEvent event) {
-        if (event.getCode() == KeyCode.O) {
-            open();
-        } else if (event.getCode() == KeyCode.S && event.isShiftDown()) {
-            saveAs();
-        } else if (event.getCode() == KeyCode.S) {
-            save();
+        switch (event.getCode()) {
+            case O -> open();
+            case S -> {
+                if (event.isShiftDown()) {
+                    saveAs();
+                } else {
+                    save();
+                }
+            }
+            case N -> sheetMenu.show();
+            case PAGE_UP -> goOn(-1);
+            case PAGE_DOWN -> goOn(1);
+            default -> {}
         }
     }
 }

@@ -381,6 +381,62 @@ class MainWindowTest {
     }
 
     @Test
+    void keysGoFromSheetToSheetAndToTheirMenu(FxRobot robot) throws Exception {
+        List<String> names =
+                jobs.jobProperty().get().sheets().stream().map(Sheet::name).toList();
+        String before = window.run().assembly().sheet().name();
+        assertThat(before).isEqualTo(names.get(0));
+
+        robot.push(KeyCode.CONTROL, KeyCode.PAGE_UP);
+        assertThat(window.run().assembly().sheet().name())
+                .as("there is none before the first")
+                .isEqualTo(before);
+        for (String name : names) {
+            assertThat(window.run().assembly().sheet().name()).isEqualTo(name);
+            robot.push(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+        }
+        assertThat(window.run().assembly().sheet().name())
+                .as("there is none behind the last")
+                .isEqualTo(names.get(names.size() - 1));
+        robot.push(KeyCode.CONTROL, KeyCode.PAGE_UP);
+        assertThat(window.run().assembly().sheet().name()).isEqualTo(names.get(names.size() - 2));
+
+        robot.push(KeyCode.CONTROL, KeyCode.N);
+        robot.push(KeyCode.DOWN).push(KeyCode.ENTER);
+        assertThat(robot.lookup("#start").tryQuery())
+                .as("the page of questions")
+                .isPresent();
+    }
+
+    @Test
+    void aNewStarterIsDrawnAndOperatedByKeysAlone(FxRobot robot) throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.N);
+        robot.push(KeyCode.DOWN).push(KeyCode.ENTER);
+        robot.write("Yard fan");
+        for (int i = 0; i < 5; i++) {
+            robot.push(KeyCode.TAB);
+        }
+        robot.push(KeyCode.DOWN).push(KeyCode.DOWN).push(KeyCode.ENTER);
+        robot.push(KeyCode.TAB).push(KeyCode.ENTER);
+
+        assertThat(window.run().assembly().sheet().name()).isEqualTo("Yard fan");
+        assertThat(window.run().assembly().part("S3"))
+                .as("a start of a second place")
+                .isPresent();
+        assertThat(window.run().assembly().part("S5"))
+                .as("a start of a third place")
+                .isEmpty();
+        robot.push(KeyCode.SPACE);
+        until(() -> condition("Q1") == Condition.CLOSED);
+        robot.press(KeyCode.DIGIT4);
+        until(() -> condition("M1") == Condition.FORWARD);
+        robot.release(KeyCode.DIGIT4);
+        robot.press(KeyCode.DIGIT1);
+        until(() -> condition("M1") == Condition.STOPPED);
+        robot.release(KeyCode.DIGIT1);
+    }
+
+    @Test
     void everySheetOfTheJobOpensAndItsFirstRecipePlays(FxRobot robot) throws Exception {
         for (Sheet sheet : jobs.jobProperty().get().sheets()) {
             robot.interact(() -> window.showSheet(sheet.name()));

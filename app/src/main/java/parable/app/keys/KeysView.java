@@ -28,6 +28,8 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),
+            new Key("Ctrl+N", "New sheet, and all else with sheets"),
+            new Key("Ctrl+PageUp  Ctrl+PageDown", "The sheet before, the next"),
             new Key("Ctrl+E  Ctrl+P", "All drawings as PDF, print this one"),
             new Key("Ctrl+Plus  Ctrl+Minus", "Larger, smaller; also Ctrl and the mouse wheel"),
             new Key("Ctrl+0", "Fit into the window"),

@@ -43,7 +43,7 @@ final class SheetPicture implements Patches.Picture {
      * @param probes where the probes of the meter are
      * @param marked what is pointed out
      * @param ends where its terminals are
-     * @param selection what is selected, empty if nothing is
+     * @param selection the frame around what is selected, empty if nothing is
      */
     record Pointers(Map<Probe, Point> probes, Marked marked, List<Point> ends, Optional<Box> selection) {
 
@@ -104,7 +104,7 @@ final class SheetPicture implements Patches.Picture {
         graphics.setStroke(manner.ink.symbol());
         graphics.setLineWidth(2.4);
         graphics.setLineDashes(9, 4);
-        graphics.strokeRoundRect(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8, 8, 8);
+        graphics.strokeRoundRect(box.x(), box.y(), box.width(), box.height(), 8, 8);
         graphics.setLineDashes();
     }
 }

@@ -343,13 +343,31 @@ public final class SheetView extends Region {
         return boxes.isEmpty() ? Optional.empty() : Optional.of(Box.around(boxes));
     }
 
+    /** The frame around all that is selected: in the ladder with the tag above and the markings at both sides, but not through the words below. */
+    private Optional<Box> framed(Selection.Stretch stretch) {
+        boolean ladder = stretch.first().circuit() == Circuit.CONTROL;
+        return around(stretch)
+                .map(box -> ladder
+                        ? new Box(box.x() - 11, box.y() - 24, box.width() + 22, box.height() + 21)
+                        : new Box(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8));
+    }
+
     /** Puts the keyboard where it is of use: on the drawing for a desk, otherwise on the first device that can be operated. */
     public void takeKeyboard() {
         if (desk.isPresent()) {
             requestFocus();
         } else {
+            beMeasured();
             layout();
             hotSpots.requestFirstFocus();
+        }
+    }
+
+    /** What has no size yet has nothing that could take the keyboard. */
+    private void beMeasured() {
+        if (getHeight() == 0 && getScene() != null) {
+            getScene().getRoot().applyCss();
+            getScene().getRoot().layout();
         }
     }
 
@@ -447,7 +465,7 @@ public final class SheetView extends Region {
                         desk.flatMap(model ->
                                         model.selection().stretchProperty().get())
                                 .filter(stretch -> draft.isEmpty())
-                                .flatMap(this::around)),
+                                .flatMap(this::framed)),
                 new SheetPicture.Manner(scale, look.ink()));
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -14,6 +15,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
@@ -39,7 +42,7 @@ public final class StartView extends BorderPane {
     private final StartModel start;
     private final VBox reasons = new VBox(8);
     private final Label trouble = new Label();
-    private final Button draw = new Button("Draw this starter");
+    private final Button draw = new Button("Draw this starter  Enter");
     private final GridPane questions = new GridPane();
     private final ChoiceBox<Supply> supply = new ChoiceBox<>();
     private final Map<Question, ChoiceBox<Choice>> boxes = new LinkedHashMap<>();
@@ -60,7 +63,12 @@ public final class StartView extends BorderPane {
         setTop(heading);
         questions.setHgap(12);
         questions.setVgap(2);
-        text(0, "Name of the sheet", "start-name", "New starter", start::name);
+        TextField first = text(0, "Name of the sheet", "start-name", "New starter", start::name);
+        sceneProperty()
+                .addListener((any, before, scene) -> Platform.runLater(() -> {
+                    first.requestFocus();
+                    first.selectAll();
+                }));
         text(1, "What the motor drives", "start-driven", "Motor", start::driven);
         text(
                 2,
@@ -95,7 +103,7 @@ public final class StartView extends BorderPane {
         draw.setId("start-draw");
         draw.setDefaultButton(true);
         draw.setOnAction(event -> done.accept(start));
-        Button leave = new Button("Back without drawing");
+        Button leave = new Button("Back without drawing  Esc");
         leave.setId("start-cancel");
         leave.setCancelButton(true);
         leave.setOnAction(event -> cancel.run());
@@ -108,8 +116,19 @@ public final class StartView extends BorderPane {
         why.setFitToWidth(true);
         why.getStyleClass().add("start-reasons");
         setCenter(why);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         start.wishProperty().addListener((any, before, wish) -> show());
         show();
+    }
+
+    /** Enter draws wherever the focus is; Down opens the answers, where the toolkit would go on to the next question as well. */
+    private void key(KeyEvent event) {
+        if (event.getCode() == KeyCode.ENTER && !(event.getTarget() instanceof Button)) {
+            draw.fire();
+            event.consume();
+        } else if (event.getTarget() instanceof ChoiceBox<?> && event.getCode() == KeyCode.DOWN) {
+            event.consume();
+        }
     }
 
     private void row(int row, String words, Node answer) {
@@ -117,11 +136,12 @@ public final class StartView extends BorderPane {
         questions.add(answer, 1, row);
     }
 
-    private void text(int row, String words, String id, String given, Consumer<String> told) {
+    private TextField text(int row, String words, String id, String given, Consumer<String> told) {
         TextField field = new TextField(given);
         field.setId(id);
         field.textProperty().addListener((any, before, text) -> told.accept(text));
         row(row, words, field);
+        return field;
     }
 
     private ChoiceBox<Choice> answers(Question question) {
