@@ -10,6 +10,7 @@ import java.util.function.Consumer;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -77,6 +78,8 @@ final class Header extends VBox {
                         new ActionButton("open", "Open…  Ctrl+O", "Opens a job", this::open),
                         save,
                         new ActionButton("save-as", "Save as…", "Ctrl+Shift+S", this::saveAs));
+        line.getChildren().stream().filter(ButtonBase.class::isInstance).forEach(button -> ((ButtonBase) button)
+                .setMinWidth(USE_PREF_SIZE));
         line.getStyleClass().add("header");
         line.setAlignment(Pos.CENTER_LEFT);
         notice.setId("notice");

@@ -43,7 +43,6 @@ public final class DeskView extends VBox {
     private final FlowPane completions = new FlowPane(4, 4);
     private List<Completion> offered = List.of();
     private final FlowPane power = new FlowPane(4, 4);
-
     private final List<ToggleButton> strokes = new ArrayList<>();
 
     /**

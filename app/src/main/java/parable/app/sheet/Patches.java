@@ -90,12 +90,16 @@ final class Patches extends Region {
         return places;
     }
 
-    /** Takes up the patches that are not wanted any more, to be laid elsewhere. */
+    /** Takes up the patches that are not wanted any more, to be laid elsewhere and painted anew there. */
     private Deque<Patch> free(List<Place> wanted) {
         Set<Place> unwanted = new HashSet<>(patches.keySet());
         wanted.forEach(unwanted::remove);
         Deque<Patch> free = new ArrayDeque<>();
-        unwanted.forEach(place -> free.add(patches.remove(place)));
+        for (Place place : unwanted) {
+            Patch patch = patches.remove(place);
+            patch.painted = Optional.empty();
+            free.add(patch);
+        }
         return free;
     }
 

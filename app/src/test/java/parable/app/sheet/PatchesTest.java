@@ -6,10 +6,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.SnapshotParameters;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
 import parable.app.look.Ink;
 import parable.bench.Action;
 import parable.bench.Bench;
@@ -29,6 +35,9 @@ import parable.starters.Library;
 class PatchesTest {
 
     private static final Box VIEW = new Box(0, 0, 440, 470);
+
+    /** A rim of a curve may be rounded otherwise where it begins elsewhere. */
+    private static final double ROUNDING = 0.25;
 
     private final Patches patches = new Patches();
 
@@ -79,6 +88,47 @@ class PatchesTest {
         double width = Math.min(some.x() + some.width(), other.x() + other.width()) - Math.max(some.x(), other.x());
         double height = Math.min(some.y() + some.height(), other.y() + other.height()) - Math.max(some.y(), other.y());
         return Math.max(0, width) * Math.max(0, height);
+    }
+
+    /** Words and lines go on across the edges of patches as if there were none. */
+    @Test
+    void patchesTogetherLookLikeTheWhole() throws Exception {
+        for (Sheet sheet : Library.jobs().get(0).sheets()) {
+            Bench bench = Bench.of(Assembly.of(sheet));
+            bench.act(new Action(Verb.CLOSE, "Q1"));
+            bench.runUntil(bench.now() + 100_000);
+            for (double scale : new double[] {0.83, 1.3}) {
+                Drawing drawing = SheetDrawing.of(bench.assembly(), Practice.IEC);
+                SheetPicture picture = picture(bench, scale);
+                Box all = new Box(0, 0, Math.ceil(scale * drawing.width()), Math.ceil(scale * drawing.height()));
+                WaitForAsyncUtils.asyncFx(() -> assertSame(sheet.name(), all, picture))
+                        .get();
+            }
+        }
+    }
+
+    private static void assertSame(String name, Box all, SheetPicture picture) {
+        Canvas canvas = new Canvas(all.width(), all.height());
+        picture.paint(canvas.getGraphicsContext2D(), all);
+        Patches laid = new Patches();
+        laid.show(all, picture);
+        Image whole = canvas.snapshot(new SnapshotParameters(), null);
+        SnapshotParameters part = new SnapshotParameters();
+        part.setViewport(new Rectangle2D(0, 0, all.width(), all.height()));
+        Image together = laid.snapshot(part, null);
+        for (int y = 0; y < whole.getHeight(); y++) {
+            for (int x = 0; x < whole.getWidth(); x++) {
+                Color one = whole.getPixelReader().getColor(x, y);
+                Color other = together.getPixelReader().getColor(x, y);
+                assertThat(Math.max(
+                                Math.abs(one.getRed() - other.getRed()),
+                                Math.max(
+                                        Math.abs(one.getGreen() - other.getGreen()),
+                                        Math.abs(one.getBlue() - other.getBlue()))))
+                        .as("%s at %d, %d: %s and %s", name, x, y, one, other)
+                        .isLessThan(ROUNDING);
+            }
+        }
     }
 
     @Test
