@@ -130,7 +130,10 @@ public final class Solution {
         return groups[one] == groups[other];
     }
 
-    /** What would be found at a node. Protective earth is dead, although a bond joins it to the return side. */
+    /**
+     * What would be found at a node. Protective earth is dead, although a bond joins it to the return side; the star point of a motor is not, although
+     * the meter shows next to nothing there: a lead that comes off, and it has the voltage of the others.
+     */
     public NodeState state(int node) {
         if (shortedNodes.get(node)) {
             return NodeState.SHORTED;
@@ -141,7 +144,20 @@ public final class Solution {
         if (fed[groups[node]]) {
             return isReturn(node) ? NodeState.RETURN : NodeState.LIVE;
         }
-        return potential(node).rms() > TOUCHABLE ? NodeState.LIVE_THROUGH_LOAD : NodeState.DEAD;
+        return potential(node).rms() > TOUCHABLE || hangsOnLoadAtWork(groups[node])
+                ? NodeState.LIVE_THROUGH_LOAD
+                : NodeState.DEAD;
+    }
+
+    private boolean hangsOnLoadAtWork(int group) {
+        for (int load = 0; load < network.loadCount(); load++) {
+            Branch branch = network.loadBranch(load);
+            boolean here = groups[branch.from()] == group || groups[branch.to()] == group;
+            if (here && loadVoltage(load).rms() > TOUCHABLE) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isReturn(int node) {

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.network.NodeState;
 import parable.parts.Verb;
 
 class BenchTest {
@@ -50,6 +51,31 @@ class BenchTest {
                 .withMessageStartingWith("there are instants from");
         bench.rewindTo(now - 3_510_000_000L);
         assertThat(bench.moment().condition("S0")).isEqualTo(Condition.PRESSED);
+    }
+
+    /** Between sound windings the meter shows nothing at the star point; that does not make it dead. */
+    @Test
+    void theStarPointOfARunningMotorIsNotDead() throws ActionRefusedException {
+        Bench bench =
+                Bench.of(Examples.fitted(Examples.pressHouse().sheet("Mill").orElseThrow()));
+        at(bench, 0, Verb.CLOSE, "Q1");
+        bench.runUntil(50_000);
+        assertThat(bench.moment().node("U2")).contains(NodeState.DEAD);
+        at(bench, 100, Verb.PRESS, "S1");
+        bench.runUntil(900_000);
+
+        assertThat(bench.moment().condition("KY")).isEqualTo(Condition.IN);
+        for (String wire : List.of("U2", "V2", "W2")) {
+            assertThat(bench.moment().node(wire)).contains(NodeState.LIVE_THROUGH_LOAD);
+            assertThat(bench.moment()
+                            .meter()
+                            .read(Meter.Range.VOLTS_AC, wire, "2")
+                            .text())
+                    .startsWith("0");
+            assertThat(bench.moment().meter().read(Meter.Range.OHMS, wire, "2").text())
+                    .contains("live");
+        }
+        assertThat(bench.moment().node("11")).as("behind an open contact").contains(NodeState.DEAD);
     }
 
     @Test
