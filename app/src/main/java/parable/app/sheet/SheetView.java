@@ -30,18 +30,14 @@ import parable.bench.Moment;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
-import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.SheetDrawing;
 import parable.draw.Subject;
-import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Part;
-import parable.parts.PartException;
 
 /**
  * The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. Clicks operate the
@@ -257,70 +253,21 @@ public final class SheetView extends Region {
     /** Says to those who cannot see the drawing what is selected and how it is at this instant. */
     private void say() {
         setAccessibleRole(AccessibleRole.TEXT);
-        setAccessibleText(desk.map(model -> model.selection().words()).orElse("")
-                + desk.flatMap(model -> model.selection().stretchProperty().get())
-                        .filter(stretch -> stretch.first().item() == stretch.last())
-                        .flatMap(stretch -> stateAt(stretch.at()))
-                        .map(state -> ", now " + state)
-                        .orElse(""));
-    }
-
-    private Optional<String> stateAt(Place place) {
-        List<Rung> rungs = run.assembly().sheet().rungs(place.circuit());
-        boolean there = place.rung() < rungs.size()
-                && place.item() < rungs.get(place.rung()).items().size();
-        if (!there || !(rungs.get(place.rung()).items().get(place.item()) instanceof RungItem.Passage passage)) {
-            return Optional.empty();
-        }
-        Part part = run.assembly().part(passage.tag()).orElseThrow();
-        Moment moment = run.shownProperty().get();
-        return part.contactBetween(passage.from(), passage.to())
-                .map(contact -> moment.closed(part.tag(), contact) ? "closed" : "open")
-                .or(() -> part.loadBetween(passage.from(), passage.to())
-                        .map(load -> moment.energised(part.tag(), load) ? "energised" : "not energised"));
+        setAccessibleText(
+                desk.map(model -> new Spoken(run).selected(model.selection())).orElse(""));
     }
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
-        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(this::drafted);
-        wanted = draft.flatMap(this::boxOfTyped).map(SheetView::roomAround);
+        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(sheet -> Draft.of(sheet, run, practice.get()));
+        wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
+                .map(SheetView::roomAround);
         requestLayout();
-    }
-
-    /** The box around the first rung that is not as it is on the sheet. */
-    private Optional<Box> boxOfTyped(Draft typed) {
-        for (Circuit circuit : Circuit.values()) {
-            List<Rung> before = run.assembly().sheet().rungs(circuit);
-            List<Rung> after = typed.moment().assembly().sheet().rungs(circuit);
-            for (int rung = 0; rung < after.size(); rung++) {
-                if (rung >= before.size() || !after.get(rung).equals(before.get(rung))) {
-                    int changed = rung;
-                    List<Box> boxes = IntStream.range(0, after.get(rung).items().size())
-                            .mapToObj(item -> typed.drawing().boxOf(new Place(circuit, changed, item)))
-                            .flatMap(Optional::stream)
-                            .toList();
-                    return boxes.isEmpty() ? Optional.empty() : Optional.of(Box.around(boxes));
-                }
-            }
-        }
-        return Optional.empty();
     }
 
     private static Box roomAround(Box box) {
         return new Box(box.x() - NEAR, box.y() - NEAR, box.width() + 2 * NEAR, box.height() + 2 * NEAR);
     }
-
-    private Optional<Draft> drafted(Sheet sheet) {
-        try {
-            Assembly assembly = run.assembly().on(sheet);
-            return Optional.of(new Draft(SheetDrawing.of(assembly, practice.get()), run.previewOf(assembly)));
-        } catch (PartException impossible) {
-            return Optional.empty();
-        }
-    }
-
-    /** A drawing of what is being typed. */
-    private record Draft(Drawing drawing, Moment moment) {}
 
     private Drawing shownDrawing() {
         return draft.map(Draft::drawing).orElse(drawing);
