@@ -1,5 +1,6 @@
 package parable.app.time;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.canvas.Canvas;
@@ -33,6 +34,11 @@ public final class TimeStrip extends DirectScroll {
     /** In pixels. */
     private static final double STEP = 2;
 
+    /** So much up or down is seen, in pixels. */
+    private static final double SEEN = 0.25;
+
+    private static final double[] UNBROKEN = {};
+    private static final double[] DASHES = {4, 3};
     private static final double[] RULER_STEPS = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 60};
 
     private final RunModel run;
@@ -212,11 +218,14 @@ public final class TimeStrip extends DirectScroll {
         double most = Math.max(1, highest);
         double foot = y + MOTOR_ROW - 4;
         double height = MOTOR_ROW - 10;
-        graphics.setLineDashes();
-        paintCurve(graphics, samples, ink.back(), 2.2, foot, height, Sample::speed);
-        graphics.setLineDashes(4, 3);
-        paintCurve(graphics, samples, ink.live(), 1.8, foot, height, sample -> sample.lineAmperes() / most);
-        graphics.setLineDashes();
+        paintCurve(graphics, samples, new Line(ink.back(), 2.2, UNBROKEN), foot, height, Sample::speed);
+        paintCurve(
+                graphics,
+                samples,
+                new Line(ink.live(), 1.8, DASHES),
+                foot,
+                height,
+                sample -> sample.lineAmperes() / most);
         graphics.clearRect(0, y, NAMES, MOTOR_ROW);
         graphics.setFill(ink.symbol());
         graphics.fillText(motor.tag(), 8, y + 13);
@@ -226,31 +235,49 @@ public final class TimeStrip extends DirectScroll {
         graphics.fillText(highest == 0 ? "0 A" : "max " + Math.round(highest) + " A", 8, y + 39);
     }
 
+    /** How a curve is drawn. */
+    private record Line(Color colour, double width, double[] dashes) {}
+
     private void paintCurve(
             GraphicsContext graphics,
             List<Sample> samples,
-            Color colour,
-            double width,
+            Line line,
             double foot,
             double height,
             ToDoubleFunction<Sample> value) {
-        graphics.setStroke(colour);
-        graphics.setLineWidth(width);
+        List<Sample> visible = samples.subList(firstVisible(samples), samples.size());
+        if (visible.isEmpty()) {
+            return;
+        }
+        double[] heights = visible.stream()
+                .mapToDouble(sample -> foot - height * Math.abs(value.applyAsDouble(sample)))
+                .toArray();
+        double end = x(run.nowProperty().get());
+        double last = heights[heights.length - 1];
+        if (Arrays.stream(heights).allMatch(at -> Math.abs(at - last) < SEEN)) {
+            paintLevel(graphics, line, x(visible.get(0).time()), end, last);
+            return;
+        }
+        graphics.setStroke(line.colour);
+        graphics.setLineWidth(line.width);
+        graphics.setLineDashes(line.dashes);
         graphics.beginPath();
-        boolean begun = false;
-        double last = 0;
-        for (Sample sample : samples.subList(firstVisible(samples), samples.size())) {
-            last = foot - height * Math.abs(value.applyAsDouble(sample));
-            if (begun) {
-                graphics.lineTo(x(sample.time()), last);
-            } else {
-                graphics.moveTo(x(sample.time()), last);
-                begun = true;
-            }
+        graphics.moveTo(x(visible.get(0).time()), heights[0]);
+        for (int i = 1; i < heights.length; i++) {
+            graphics.lineTo(x(visible.get(i).time()), heights[i]);
         }
-        if (begun) {
-            graphics.lineTo(x(run.nowProperty().get()), last);
-        }
+        graphics.lineTo(end, last);
         graphics.stroke();
+        graphics.setLineDashes();
+    }
+
+    /** A curve that is level all along, as that of a motor at rest, is filled like any level line. */
+    private static void paintLevel(GraphicsContext graphics, Line line, double from, double to, double y) {
+        graphics.setFill(line.colour);
+        double dash = line.dashes.length == 0 ? to - from : line.dashes[0];
+        double pitch = line.dashes.length == 0 ? to - from : dash + line.dashes[1];
+        for (double at = Math.max(from, NAMES); at < to; at += pitch) {
+            graphics.fillRect(at, y - line.width / 2, Math.min(dash, to - at), line.width);
+        }
     }
 }
