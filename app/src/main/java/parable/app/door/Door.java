@@ -29,7 +29,7 @@ public final class Door extends DirectScroll {
     /** A lamp that is lit, a button that is pressed. */
     static final PseudoClass ON = PseudoClass.getPseudoClass("on");
 
-    /** How many contact blocks a device has. */
+    /** The setting that says which contact blocks a device has; they stand behind the door. */
     private static final String UNSEEN = "blocks";
 
     /** So far beyond its edge, in its own heights, devices are built before they are scrolled to. */

@@ -153,7 +153,7 @@ public final class Painter {
         }
     }
 
-    /** Upright and level lines are filled as bars, which takes a tenth of the time of stroking them. */
+    /** Upright and level lines are filled as bars, which takes far less time than stroking them. */
     private void paintLines(List<Point> points, double width, Color colour, double... dashes) {
         if (dashes.length == 0 && isSquare(points)) {
             paintBars(points, width, colour);
