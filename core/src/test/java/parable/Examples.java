@@ -89,6 +89,20 @@ public final class Examples {
         return Bench.of(fitted(washPump()));
     }
 
+    /** A sheet without a device that stands on no rung, as a mechanical interlock. */
+    public static Sheet without(Sheet sheet, String tag) {
+        return new Sheet(
+                sheet.name(),
+                sheet.duty(),
+                sheet.rails(),
+                sheet.devices().stream()
+                        .filter(device -> !device.tag().equals(tag))
+                        .toList(),
+                sheet.power(),
+                sheet.control(),
+                sheet.extras());
+    }
+
     /** A job of one sheet with these devices and rungs, each as it stands in a file. */
     public static Sheet sheet(String devices, String power, String rungs) {
         return read("""

@@ -1,7 +1,9 @@
 package parable.cli;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
@@ -33,8 +35,26 @@ final class ProveCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the job file")
     private Path file;
 
-    @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; the first, unless said")
+    @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; all of them, unless said")
     private String sheet = "";
+
+    @Option(
+            names = "--seconds",
+            paramLabel = "N",
+            defaultValue = "60",
+            description =
+                    "the most time for each sheet in seconds, and as much again for its faults; ${DEFAULT-VALUE}, unless"
+                            + " said. What is not decided by then is told as not finished")
+    private double seconds;
+
+    @Option(
+            names = "--memory",
+            paramLabel = "MB",
+            defaultValue = "640",
+            description =
+                    "about the most memory for the states of a sheet in megabytes; ${DEFAULT-VALUE}, unless said, which is"
+                            + " ten million states")
+    private int megabytes;
 
     @Option(names = "--any-speed", description = "keep to no times at all; what then breaks stays unfinished")
     private boolean anySpeed;
@@ -66,30 +86,59 @@ final class ProveCommand implements Callable<Integer> {
         if (!equivalent.isEmpty()) {
             return compare(job);
         }
-        Sheet proved = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
-        long begin = System.nanoTime();
-        Proof proof = plain
-                ? Proof.plain(assembly(proved), Progress.UNWATCHED)
-                : Proof.of(assembly(proved), anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
-        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), Progress.UNWATCHED) : List.of();
-        List<String> idle = IdleContacts.of(assembly(proved), rows, Progress.UNWATCHED);
-        long millis = (System.nanoTime() - begin) / 1_000_000;
+        if (seconds <= 0 || megabytes < 1) {
+            throw new UsersFaultException("--seconds and --memory: found " + seconds + " and " + megabytes
+                    + ", expected more than 0 seconds and at least 1 MB");
+        }
+        List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
+        List<ObjectNode> told = new ArrayList<>();
+        boolean holds = true;
+        for (Sheet one : sheets) {
+            holds &= prove(one, told);
+        }
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            out.println(ProofText.json(proved.name(), proof, rows, idle, millis));
+            out.println(ProofText.json(told));
+        }
+        out.flush();
+        return holds ? 0 : 1;
+    }
+
+    /** Proves a sheet and tells of it; returns whether everything was explored and holds. */
+    private boolean prove(Sheet proved, List<ObjectNode> told) {
+        PrintWriter err = spec.commandLine().getErr();
+        ProofWatch watch = new ProofWatch(proved.name(), seconds, err);
+        Proof proof = proof(assembly(proved), watch);
+        ProofWatch further = new ProofWatch(proved.name() + ", faults", seconds, err);
+        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), further) : List.of();
+        List<String> idle = IdleContacts.of(assembly(proved), rows, further);
+        boolean ended = watch.isOver() || further.isOver();
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            told.add(ProofText.json(proved.name(), proof, rows, idle, watch.millis()));
         } else {
-            print(proved.name(), proof, millis, out);
+            print(proved.name(), proof, watch.millis(), out);
             rows.forEach(row -> print(row, out));
             idle.forEach(contact -> out.println("  " + contact
                     + ": closed or open for good, nothing differs. It is useless, or there for a safety that is not"
                     + " proved."));
+            if (ended) {
+                out.println("  The time of " + seconds
+                        + " s was over before everything was decided; --seconds gives more.");
+            }
         }
-        out.flush();
-        return proof.complete()
-                        && proof.claims().stream()
-                                .allMatch(claim -> claim.verdict().holds())
-                ? 0
-                : 1;
+        return !ended
+                && proof.complete()
+                && proof.claims().stream().allMatch(claim -> claim.verdict().holds());
+    }
+
+    private Proof proof(Assembly assembly, ProofWatch watch) {
+        if (plain) {
+            return Proof.plain(assembly, watch);
+        }
+        long most = megabytes * 1_000_000L / Proof.BYTES_PER_STATE;
+        Proof.Speed speed = anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES;
+        return Proof.of(assembly, speed, (int) Math.min(Integer.MAX_VALUE / 4, most), watch);
     }
 
     private int compare(Job job) {
@@ -134,10 +183,24 @@ final class ProveCommand implements Callable<Integer> {
     private static void print(String sheet, Proof proof, long millis, PrintWriter out) {
         out.println(sheet + ": " + proof.states() + " states in " + millis + " ms"
                 + (proof.complete() ? "" : ", not all of them"));
-        for (Claim claim : proof.claims()) {
-            out.println("  " + claim.verdict().word() + "  " + claim.text() + "  [" + claim.id() + "]");
-            claim.times().forEach(line -> out.println("      " + line));
-            claim.story().forEach(line -> out.println("      " + line));
+        for (Claim.Sort sort : Claim.Sort.values()) {
+            List<Claim> claims = proof.claims().stream()
+                    .filter(claim -> claim.sort() == sort)
+                    .toList();
+            if (!claims.isEmpty()) {
+                out.println(" " + sort.heading());
+                claims.forEach(claim -> print(claim, out));
+            }
         }
+        if (!proof.limits().isEmpty()) {
+            out.println(" What the proof leaves out");
+            proof.limits().forEach(line -> out.println("  " + line));
+        }
+    }
+
+    private static void print(Claim claim, PrintWriter out) {
+        out.println("  " + claim.verdictWords() + ": " + claim.text() + "  [" + claim.id() + "]");
+        claim.times().forEach(line -> out.println("      " + line));
+        claim.story().forEach(line -> out.println("      " + line));
     }
 }

@@ -12,11 +12,9 @@ import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Assembly;
-import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Excitation;
 import parable.parts.Heater;
-import parable.parts.Load;
 import parable.parts.Machine;
 import parable.parts.Part;
 import parable.parts.TimerProgram;
@@ -286,14 +284,11 @@ final class Rig {
 
     /** The voltage that counts for a load, in V: AC for an AC load, DC for a DC load. */
     double voltsThatCount(int part, int load, Solution solution) {
-        Load rated = parts.get(part).loads().get(load);
-        Potential voltage = solution.loadVoltage(network.load(part, load));
-        return rated.rated().kind() == CurrentKind.AC ? voltage.alternating() : Math.abs(voltage.direct());
+        return solution.voltsThatCount(network.load(part, load));
     }
 
     /** The voltage that counts for a load as a share of its rated voltage. */
     double shareOfRated(int part, int load, Solution solution) {
-        return voltsThatCount(part, load, solution)
-                / parts.get(part).loads().get(load).rated().volts();
+        return solution.shareOfRated(network.load(part, load));
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import parable.parts.Contact;
 import parable.parts.ControllerField;
+import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.program.Address;
@@ -148,6 +149,18 @@ final class ProgramPaperRule implements Rule {
                         "Either it has been forgotten in the program, or the wire is superfluous.")));
     }
 
+    /** Whether a way leads through an output's own bit and through no contact of a relay or contactor that reports. */
+    private static boolean holdsBlindly(ProgramStudy program, List<Logic> way, String output) {
+        List<String> bits = way.stream()
+                .filter(Logic.Contact.class::isInstance)
+                .map(part -> ((Logic.Contact) part).operand().variable())
+                .toList();
+        return bits.stream().anyMatch(output::equalsIgnoreCase)
+                && bits.stream().noneMatch(bit -> program.source(bit)
+                        .filter(source -> source.part().drive() instanceof Drive.ByCoil)
+                        .isPresent());
+    }
+
     /** A contactor that nothing reports is taken for granted; held by its own output that is worth a warning. */
     private static void feedback(ProgramStudy program, List<Finding> findings) {
         for (ProgramStudy.Moved moved : program.moved()) {
@@ -155,10 +168,8 @@ final class ProgramPaperRule implements Rule {
             if (!program.isRead(contactor)) {
                 boolean holds = program.coils(moved.output().name()).stream()
                         .flatMap(n -> program.ways(program.program().networks().get(n)).stream())
-                        .flatMap(List::stream)
-                        .filter(Logic.Contact.class::isInstance)
-                        .map(part -> ((Logic.Contact) part).operand().variable())
-                        .anyMatch(moved.output().name()::equalsIgnoreCase);
+                        .anyMatch(
+                                way -> holdsBlindly(program, way, moved.output().name()));
                 findings.add(new Finding(
                         "plc-feedback-missing",
                         holds ? Severity.WARNING : Severity.NOTE,

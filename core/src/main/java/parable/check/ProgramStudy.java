@@ -111,7 +111,18 @@ final class ProgramStudy {
                 .toList();
     }
 
-    /** The ways through a network, with bits that one coil alone writes replaced by what is before that coil. */
+    private boolean isOutput(String variable) {
+        return program.variables().stream()
+                .filter(one -> one.name().equalsIgnoreCase(variable))
+                .anyMatch(one -> one.address()
+                        .filter(address -> address.area() == Address.Area.OUTPUT)
+                        .isPresent());
+    }
+
+    /**
+     * The ways through a network, with inner bits that one coil alone writes replaced by what is before that coil. A bit of an output stays: what
+     * it was told the scan before is a thing of its own.
+     */
     List<List<Logic>> ways(Network network) {
         return expanded(network.logic(), new HashSet<>(Set.of(key(network.end().variable()))))
                 .ways(MOST_WAYS);
@@ -134,6 +145,7 @@ final class ProgramStudy {
         if (logic instanceof Logic.Contact contact
                 && !contact.closed()
                 && !contact.operand().output()
+                && !isOutput(contact.operand().variable())
                 && within.add(key(contact.operand().variable()))) {
             List<Integer> coils = coils(contact.operand().variable());
             boolean plain = coils.size() == 1

@@ -23,12 +23,13 @@ public final class ProofText {
      * @param idle contacts of which nothing tells whether they conduct, empty if faults were not tried
      * @param millis how long it took, in ms
      */
-    public static String json(String sheet, Proof proof, List<FaultRow> faults, List<String> idle, long millis) {
+    public static ObjectNode json(String sheet, Proof proof, List<FaultRow> faults, List<String> idle, long millis) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("sheet", sheet);
         root.put("states", proof.states());
         root.put("millis", millis);
         root.put("complete", proof.complete());
+        proof.limits().forEach(root.putArray("limits")::add);
         ArrayNode claims = root.putArray("claims");
         proof.claims().forEach(claim -> add(claims.addObject(), claim));
         ArrayNode rows = root.putArray("faults");
@@ -41,13 +42,22 @@ public final class ProofText {
             node.put("shown", row.revealed().orElse(""));
         }
         idle.forEach(root.putArray("idle")::add);
+        return root;
+    }
+
+    /** The proofs of several sheets as JSON, an object with a list of them. */
+    public static String json(List<ObjectNode> sheets) {
+        ObjectNode root = JsonNodeFactory.instance.objectNode();
+        sheets.forEach(root.putArray("sheets")::add);
         return root.toPrettyString();
     }
 
     private static void add(ObjectNode node, Claim claim) {
         node.put("id", claim.id());
+        node.put("sort", claim.sort().words());
         node.put("text", claim.text());
         node.put("verdict", claim.verdict().word());
+        claim.provided().forEach(node.putArray("if")::add);
         ArrayNode times = node.putArray("times");
         claim.times().forEach(times::add);
         ArrayNode story = node.putArray("story");

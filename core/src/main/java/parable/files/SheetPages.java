@@ -80,6 +80,7 @@ final class SheetPages {
         String title = "proof of circuit " + Revision.of(sheet) + ", " + proof.states() + " states"
                 + (proof.complete() ? "" : ", not finished");
         table(title, claims(), 0);
+        table("limits of the proof", limits(), 0);
     }
 
     /**
@@ -98,13 +99,27 @@ final class SheetPages {
         for (Claim claim : proof.claims()) {
             String rests = claim.times().isEmpty() ? "" : "Rests on: " + String.join("; ", claim.times());
             rows.add(List.of(
+                    claim.sort().words(),
                     claim.text(),
-                    claim.verdict() == Verdict.UNFINISHED
-                            ? "not finished, not proved"
-                            : claim.verdict().word().replace('-', ' '),
+                    verdict(claim),
                     claim.story().isEmpty() ? rests : String.join(" ", claim.story())));
         }
-        return new Table(List.of("Claim", "Verdict", "Times, or how it fails"), rows);
+        return new Table(List.of("Kind", "Claim", "Verdict", "Times, or how it fails"), rows);
+    }
+
+    private static String verdict(Claim claim) {
+        return switch (claim.verdict()) {
+            case UNFINISHED -> "not finished, not proved";
+            case NOT_REACHED -> "not reached, not proved";
+            default -> claim.verdictWords();
+        };
+    }
+
+    /** What the proof leaves out, a sentence a row. */
+    private Table limits() {
+        return new Table(
+                List.of("What the proof leaves out"),
+                proof.limits().stream().map(List::of).toList());
     }
 
     private long count(Verdict verdict) {
@@ -116,11 +131,11 @@ final class SheetPages {
     /** What the cover says of it, in a sentence. */
     String summary() {
         long fails = count(Verdict.FAILS);
-        long open = count(Verdict.UNFINISHED);
+        long open = count(Verdict.UNFINISHED) + count(Verdict.NOT_REACHED);
         return sheet.name() + ": circuit " + Revision.of(sheet) + ", "
                 + proof.claims().size() + " claims, "
                 + (fails == 0 ? "none fails" : fails + " fail")
-                + (open == 0 ? "" : ", " + open + " not finished and so not proved") + ".";
+                + (open == 0 ? "" : ", " + open + " not finished or not reached and so not proved") + ".";
     }
 
     Sheet sheet() {

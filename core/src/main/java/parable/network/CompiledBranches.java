@@ -19,9 +19,13 @@ import parable.parts.Source;
  * @param sourceValue for each source its real, imaginary and DC voltage
  * @param following for each source how it follows an input of its device, empty if it does not
  * @param followed for each source the number of the load that it follows, -1 if none
+ * @param tiedTo for each source the node of an input to which the diodes of a rectifier tie its reference, -1 if none do
  * @param loadFrom first node of each load
  * @param loadTo second node of each load
  * @param loadAdmittance for each load its AC conductance, its AC susceptance and its DC conductance
+ * @param diodeFrom the node at the anode of each diode
+ * @param diodeTo the node at its cathode
+ * @param diodeSource the source that each diode belongs to
  * @param jumperFrom first node of each jumper
  * @param jumperTo second node of each jumper
  * @param jumperClusters for each node the cluster that jumpers alone make of it
@@ -35,9 +39,13 @@ record CompiledBranches(
         double[][] sourceValue,
         List<Optional<Source.Following>> following,
         int[] followed,
+        int[] tiedTo,
         int[] loadFrom,
         int[] loadTo,
         double[][] loadAdmittance,
+        int[] diodeFrom,
+        int[] diodeTo,
+        int[] diodeSource,
         int[] jumperFrom,
         int[] jumperTo,
         int[] jumperClusters) {
@@ -46,6 +54,7 @@ record CompiledBranches(
         List<Branch> contacts = sorted(network, Branch.Sort.CONTACT);
         List<Branch> sources = sorted(network, Branch.Sort.SOURCE);
         List<Branch> loads = sorted(network, Branch.Sort.LOAD);
+        List<Branch> diodes = sorted(network, Branch.Sort.DIODE);
         List<Branch> jumpers = sorted(network, Branch.Sort.JUMPER);
         List<Part> parts = network.assembly().parts();
         List<Source> sourceParts = sources.stream()
@@ -76,15 +85,35 @@ record CompiledBranches(
                                 .map(following -> network.load(branch.part(), following.load()))
                                 .orElse(-1))
                         .toArray(),
+                sources.stream()
+                        .mapToInt(branch -> tiedTo(
+                                network,
+                                branch,
+                                parts.get(branch.part()).sources().get(branch.index())))
+                        .toArray(),
                 from(loads),
                 to(loads),
                 loads.stream()
                         .map(branch ->
                                 admittance(parts.get(branch.part()).loads().get(branch.index())))
                         .toArray(double[][]::new),
+                from(diodes),
+                to(diodes),
+                diodes.stream()
+                        .mapToInt(branch -> network.source(branch.part(), 0))
+                        .toArray(),
                 from(jumpers),
                 to(jumpers),
                 Clusters.ofJumpers(network.nodeCount(), from(jumpers), to(jumpers)));
+    }
+
+    /** The node of the first terminal of the input that a rectifier's output is tied to through its diodes; -1 if it is no rectifier. */
+    private static int tiedTo(Network network, Branch branch, Source source) {
+        return source.following()
+                .filter(following -> following.law() == Source.Law.RECTIFIED)
+                .map(following -> network.loadBranch(network.load(branch.part(), following.load()))
+                        .from())
+                .orElse(-1);
     }
 
     private static List<Branch> sorted(Network network, Branch.Sort sort) {

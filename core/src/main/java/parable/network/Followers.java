@@ -1,6 +1,8 @@
 package parable.network;
 
 import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
 import parable.parts.CurrentKind;
 import parable.parts.Load;
 import parable.parts.Part;
@@ -42,20 +44,55 @@ final class Followers {
             }
             solution = Solver.solve(network, branches, new Switching(closed, live, open), values);
         }
+        return solution.shorts().isEmpty() ? solution : outdone(solution, values, closed, live, open);
+    }
+
+    /**
+     * What is left of a short circuit once DC supplies give nothing against a higher voltage that is put on their output: their diodes block.
+     * The lowest gives way first.
+     */
+    private Solution outdone(Solution shorted, double[][] values, BitSet closed, BitSet live, BitSet open) {
+        List<Integer> regulated = live.stream()
+                .filter(source -> branches.following()
+                        .get(source)
+                        .filter(following -> following.law() == Source.Law.REGULATED)
+                        .isPresent())
+                .boxed()
+                .sorted(Comparator.comparingDouble(source -> values[source][2]))
+                .toList();
+        Solution solution = shorted;
+        for (int source : regulated) {
+            BitSet others = (BitSet) live.clone();
+            others.clear(source);
+            Solution without = Solver.solve(network, branches, new Switching(closed, others, open), values);
+            int minus = branches.sourceFrom()[source];
+            int plus = branches.sourceTo()[source];
+            Potential imposed = without.voltage(minus, plus);
+            boolean blocks = without.joined(minus, plus)
+                    && imposed.direct() - Math.sqrt(2) * imposed.alternating() >= values[source][2] - Joints.SAME;
+            if (blocks) {
+                live.clear(source);
+                solution = without;
+            }
+        }
         return solution;
     }
 
     private boolean bringUp(int source, Solution solution, double[][] values, BitSet live) {
         double[] value = output(source, solution.loadVoltage(branches.followed()[source]));
         boolean alive = Math.abs(value[0]) + Math.abs(value[1]) + Math.abs(value[2]) > DEAD;
-        boolean same = alive == live.get(source)
-                && (!alive
-                        || Math.abs(value[0] - values[source][0]) < Joints.SAME
-                                && Math.abs(value[1] - values[source][1]) < Joints.SAME
-                                && Math.abs(value[2] - values[source][2]) < Joints.SAME);
+        boolean same = alive == live.get(source) && (!alive || isSame(value, values[source]));
         live.set(source, alive);
         values[source] = value;
         return !same;
+    }
+
+    private static boolean isSame(double[] one, double[] other) {
+        boolean same = one.length == other.length;
+        for (int i = 0; same && i < one.length; i++) {
+            same = Math.abs(one[i] - other[i]) < Joints.SAME;
+        }
+        return same;
     }
 
     private double[] output(int source, Potential input) {
@@ -75,7 +112,7 @@ final class Followers {
                         ? share * of.rated().volts()
                         : 0
             };
-            case RECTIFIED -> new double[] {0, 0, share * RECTIFIED * direct};
+            case RECTIFIED -> RectifierTie.values(input.real(), input.imaginary(), share * RECTIFIED * direct);
         };
     }
 }

@@ -57,8 +57,9 @@ public final class Network {
             addBranches(p, parts.get(p), found);
         }
         nodeCount = nextNode + 1;
-        bondedNodes(parts).forEach(node -> found.add(new Branch(Branch.Sort.JUMPER, -1, found.size(), earth(), node)));
-        bondCount = found.size() - firstContact[parts.size()] - firstSource[parts.size()] - firstLoad[parts.size()];
+        Set<Integer> bonded = bondedNodes(parts);
+        bonded.forEach(node -> found.add(new Branch(Branch.Sort.JUMPER, -1, found.size(), earth(), node)));
+        bondCount = bonded.size();
         defects.jumpers().stream()
                 .sorted(Comparator.comparing(Jumper::toString))
                 .forEach(jumper -> found.add(
@@ -159,6 +160,12 @@ public final class Network {
             int from = number(tag, load.from());
             found.add(new Branch(Branch.Sort.LOAD, p, i, from, number(tag, load.to())));
         }
+        List<Diode> diodes = Diode.of(part);
+        for (int i = 0; i < diodes.size(); i++) {
+            int from = number(tag, diodes.get(i).from());
+            found.add(new Branch(
+                    Branch.Sort.DIODE, p, i, from, number(tag, diodes.get(i).to())));
+        }
     }
 
     /** The nodes that are bonded to earth: grounded neutrals and secondaries, and every protective earth terminal. */
@@ -239,7 +246,7 @@ public final class Network {
     }
 
     /**
-     * All branches: contacts, then sources, then loads, each in the order of the parts, then jumpers. The list cannot be
+     * All branches: contacts, then sources, loads and diodes, each in the order of the parts, then jumpers. The list cannot be
      * changed.
      */
     public List<Branch> branches() {

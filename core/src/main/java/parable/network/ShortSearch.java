@@ -25,6 +25,10 @@ final class ShortSearch {
             if (!joints.join(branches.sourceFrom()[s], branches.sourceTo()[s], value[0], value[1], value[2])) {
                 closing.add(network.contactCount() + s);
             }
+            if (branches.tiedTo()[s] >= 0) {
+                double[] rise = RectifierTie.rise(value);
+                joints.join(branches.tiedTo()[s], branches.sourceFrom()[s], rise[0], rise[1], rise[2]);
+            }
         }
         joinJumpers(bonds, branches.jumperFrom().length, network, branches, joints, closing);
         BitSet closed = switching.closed();

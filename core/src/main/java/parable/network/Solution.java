@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import parable.network.Traversal.Verdict;
+import parable.parts.CurrentKind;
+import parable.parts.RatedVoltage;
 
 /** What every point of a network carries in one position of its contacts and sources. It cannot be changed. */
 public final class Solution {
@@ -51,7 +53,9 @@ public final class Solution {
         Traversal walk = Traversal.from(
                 last.from(),
                 network,
-                (branch, at, to) -> left.contains(branch) || !conducts(branch) ? Verdict.END_PATH : Verdict.CONTINUE);
+                (branch, at, to) -> left.contains(branch) || !conducts(branch) && branch.sort() != Branch.Sort.DIODE
+                        ? Verdict.END_PATH
+                        : Verdict.CONTINUE);
         List<Branch> loop = new ArrayList<>(List.of(last));
         walk.pathTo(last.to()).ifPresent(loop::addAll);
         return new ShortCircuit(loop);
@@ -62,7 +66,7 @@ public final class Solution {
         return switch (branch.sort()) {
             case CONTACT -> switching.closed().get(network.contact(branch.part(), branch.index()));
             case SOURCE -> switching.on().get(network.source(branch.part(), branch.index()));
-            case LOAD -> false;
+            case LOAD, DIODE -> false;
             case JUMPER -> true;
         };
     }
@@ -70,6 +74,11 @@ public final class Solution {
     /** Whether a contact is closed, by its number among all contacts. */
     public boolean isClosed(int contact) {
         return switching.closed().get(contact);
+    }
+
+    /** The numbers of the closed contacts; the caller's to change. */
+    public BitSet closed() {
+        return (BitSet) switching.closed().clone();
     }
 
     /** The network it was solved for. */
@@ -98,6 +107,35 @@ public final class Solution {
             return new Potential(0, 0, 0);
         }
         return voltage(branch.to(), branch.from());
+    }
+
+    /**
+     * The voltage that counts for a load in V: of alternating and direct voltage that of the kind it is rated for.
+     *
+     * @param load its number among all loads
+     */
+    public double voltsThatCount(int load) {
+        Potential voltage = loadVoltage(load);
+        return rated(load).kind() == CurrentKind.AC ? voltage.alternating() : Math.abs(voltage.direct());
+    }
+
+    /**
+     * The voltage that counts for a load as a share of its rated voltage.
+     *
+     * @param load its number among all loads
+     */
+    public double shareOfRated(int load) {
+        return voltsThatCount(load) / rated(load).volts();
+    }
+
+    private RatedVoltage rated(int load) {
+        Branch branch = network.loadBranch(load);
+        return network.assembly()
+                .parts()
+                .get(branch.part())
+                .loads()
+                .get(branch.index())
+                .rated();
     }
 
     /**

@@ -35,7 +35,8 @@ final class Solver {
     /**
      * One solution with the sources as they are given.
      *
-     * @param values for each source that is on its real, imaginary and DC voltage
+     * @param values for each source that is on its real, imaginary and DC voltage; for a rectifier besides by how much its reference is above
+     *     the input that its diodes tie it to
      */
     static Solution solve(Network network, CompiledBranches branches, Switching switching, double[][] values) {
         return new Solver(network, branches, switching, values).solution();
@@ -55,16 +56,23 @@ final class Solver {
         }
         groups = clusters.intoGroups(sources);
         equations(levels).solve(held(), stray());
-        List<Integer> shorts =
-                sources.isContradictory() ? ShortSearch.closing(network, branches, switching, values) : List.of();
+        List<Integer> shorts = sources.isContradictory()
+                ? ShortSearch.closing(network, branches, switching, values)
+                : DiodeShorts.closing(network, branches, switching, groups, levels);
         return new Solution(network, switching, levels, groups, fed, shorts);
     }
 
     private SourceGroups groups(Clusters clusters) {
         BitSet on = switching.on();
-        SourceGroups sources = new SourceGroups(clusters.of(network.earth()), branches.sourceFrom().length);
+        SourceGroups sources = new SourceGroups(clusters.of(network.earth()), 2 * branches.sourceFrom().length);
         for (int s = on.nextSetBit(0); s >= 0; s = on.nextSetBit(s + 1)) {
             sources.join(clusters.of(branches.sourceFrom()[s]), clusters.of(branches.sourceTo()[s]), values[s]);
+            if (branches.tiedTo()[s] >= 0) {
+                sources.join(
+                        clusters.of(branches.tiedTo()[s]),
+                        clusters.of(branches.sourceFrom()[s]),
+                        RectifierTie.rise(values[s]));
+            }
         }
         return sources;
     }

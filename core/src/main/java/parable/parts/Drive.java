@@ -113,16 +113,32 @@ public sealed interface Drive {
     }
 
     /**
-     * An electromagnet: position 1 while its coil has enough voltage.
+     * An electromagnet: position 1 while its coil has enough voltage. At which voltage exactly differs from one to the next, so both are
+     * ranges: the bench takes what is nominal, the proof anything between lowest and highest.
      *
      * @param load the coil's place among the device's loads
-     * @param pullIn the share of rated voltage at which it pulls in, 0.85 by IEC 60947-4-1
-     * @param dropOut the share of rated voltage below which it lets go, 0.20 to 0.75 by IEC 60947-4-1 for AC
+     * @param pulls the share of rated voltage at which it pulls in
+     * @param drops the share of rated voltage below which it lets go
      */
-    record ByCoil(int load, double pullIn, double dropOut) implements Drive {
-        /** The electromagnet of a coil: an AC coil lets go below half its voltage, a DC coil below 0.4. */
-        static ByCoil of(Load coil) {
-            return new ByCoil(0, 0.85, coil.rated().kind() == CurrentKind.AC ? 0.5 : 0.4);
+    record ByCoil(int load, ShareRange pulls, ShareRange drops) implements Drive {
+
+        /** Pulls in at 85 % for certain (IEC 60947-4-1, 8.2.1.2), and may do so from 65 % on. */
+        static final ShareRange PULLS = new ShareRange(0.65, 0.85, 0.85);
+
+        /** Lets go between 20 % and 75 % with alternating current (IEC 60947-4-1, 8.2.1.2). */
+        static final ShareRange DROPS_AC = new ShareRange(0.20, 0.50, 0.75);
+
+        /** Lets go between 10 % and 75 % with direct current (IEC 60947-4-1, 8.2.1.2). */
+        static final ShareRange DROPS_DC = new ShareRange(0.10, 0.40, 0.75);
+
+        /** The share of rated voltage at which it pulls in on the bench. */
+        public double pullIn() {
+            return pulls.nominal();
+        }
+
+        /** The share of rated voltage below which it lets go on the bench. */
+        public double dropOut() {
+            return drops.nominal();
         }
 
         @Override

@@ -41,12 +41,21 @@ final class RelayKinds {
                 new PartKind(
                         "control-relay",
                         Family.CONTROL_RELAY,
-                        List.of("coil", "holding", "suppressor", "changeovers", "base"),
+                        List.of("coil", "holding", "pull-in", "drop-out", "suppressor", "changeovers", "base"),
                         RelayKinds::controlRelay),
                 new PartKind(
                         "timer",
                         Family.TIMER,
-                        List.of("function", "setting", "dead-time", "coil", "holding", "changeovers", "base"),
+                        List.of(
+                                "function",
+                                "setting",
+                                "dead-time",
+                                "coil",
+                                "holding",
+                                "pull-in",
+                                "drop-out",
+                                "changeovers",
+                                "base"),
                         RelayKinds::timer));
     }
 
@@ -56,7 +65,7 @@ final class RelayKinds {
         Load coil = settings.coil(base.coil.get(0), base.coil.get(1), 1.5);
         return part.contacts(changeovers(base))
                 .loads(List.of(coil))
-                .movedBy(Drive.ByCoil.of(coil), settings.suppressed(Travel.CONTROL_RELAY, coil))
+                .movedBy(settings.electromagnet(coil), settings.suppressed(Travel.CONTROL_RELAY, coil))
                 .build();
     }
 
@@ -79,7 +88,7 @@ final class RelayKinds {
                 : changeovers(base);
         return part.contacts(contacts)
                 .loads(List.of(coil))
-                .movedBy(new Drive.ByTimer(Drive.ByCoil.of(coil), program), Travel.TIMER)
+                .movedBy(new Drive.ByTimer(settings.electromagnet(coil), program), Travel.TIMER)
                 .build();
     }
 

@@ -16,6 +16,8 @@ final class Settings {
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
 
+    private static final Pattern PERCENTAGES = Pattern.compile("(\\d+(?:\\.\\d+)?) ?%(?: ?to ?(\\d+(?:\\.\\d+)?) ?%)?");
+
     private static final double HORSEPOWER = 0.7457;
 
     private final Device device;
@@ -95,6 +97,43 @@ final class Settings {
     Load coil(String from, String to, double holdingByDefault) throws SettingException {
         RatedVoltage rated = voltage("coil", new RatedVoltage(230, CurrentKind.AC));
         return Load.ofPower(from, to, LoadRole.COIL, rated, quantity("holding", "VA", 0.5, 500, holdingByDefault), 0.3);
+    }
+
+    /**
+     * What a coil does at which voltage: settings {@code pull-in} and {@code drop-out}, each a share such as {@code 80 %} or a range such as
+     * {@code 30 % to 60 %}.
+     */
+    Drive.ByCoil electromagnet(Load coil) throws SettingException {
+        boolean alternating = coil.rated().kind() == CurrentKind.AC;
+        ShareRange pulls = share("pull-in", 110, Drive.ByCoil.PULLS);
+        ShareRange drops = share("drop-out", 95, alternating ? Drive.ByCoil.DROPS_AC : Drive.ByCoil.DROPS_DC);
+        if (drops.highest() > pulls.lowest()
+                && (device.setting("pull-in").isPresent() || drops.nominal() > pulls.nominal())) {
+            throw refused(
+                    "drop-out",
+                    device.setting("drop-out").orElse(plain(100 * drops.highest()) + " %"),
+                    "less than the pull-in, which begins at " + plain(Math.round(100 * pulls.lowest())) + " %");
+        }
+        return new Drive.ByCoil(0, pulls, drops);
+    }
+
+    private ShareRange share(String name, double highest, ShareRange byDefault) throws SettingException {
+        Optional<String> written = device.setting(name);
+        if (written.isEmpty()) {
+            return byDefault;
+        }
+        Matcher range = PERCENTAGES.matcher(written.get());
+        if (range.matches()) {
+            double from = Double.parseDouble(range.group(1));
+            double to = range.group(2) == null ? from : Double.parseDouble(range.group(2));
+            if (from >= 1 && from <= to && to <= highest) {
+                return new ShareRange(from / 100, (from + to) / 200, to / 100);
+            }
+        }
+        throw refused(
+                name,
+                written.get(),
+                "a share of rated voltage from 1 % to " + plain(highest) + " %, such as '40 %' or '30 % to 60 %'");
     }
 
     /** The travel behind a coil: a diode across a DC coil makes it let go six times as slowly. */

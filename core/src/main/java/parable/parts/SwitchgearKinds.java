@@ -37,7 +37,7 @@ final class SwitchgearKinds {
                 new PartKind(
                         "contactor",
                         Family.CONTACTOR,
-                        List.of("coil", "holding", "suppressor", "aux"),
+                        List.of("coil", "holding", "pull-in", "drop-out", "suppressor", "aux"),
                         SwitchgearKinds::contactor),
                 new PartKind(
                         "overload-relay",
@@ -99,7 +99,7 @@ final class SwitchgearKinds {
         Load coil = settings.coil("A1", "A2", 8);
         return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))
-                .movedBy(Drive.ByCoil.of(coil), settings.suppressed(Travel.CONTACTOR, coil))
+                .movedBy(settings.electromagnet(coil), settings.suppressed(Travel.CONTACTOR, coil))
                 .build();
     }
 

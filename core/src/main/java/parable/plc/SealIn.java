@@ -13,10 +13,10 @@ public enum SealIn {
     AUXILIARY(
             "auxiliary contact",
             "a contact of each contactor is wired to an input; a contactor that drops out for whatever reason takes its seal-in along"),
-    /** The same, and an alarm when the two differ for too long. */
+    /** By both, and an alarm when the two differ for too long. */
     AUXILIARY_WITH_ALARM(
             "auxiliary contact with alarm",
-            "as with the auxiliary contact, and a lamp tells of a contactor that was told to pull in and did not follow, or is in without being told");
+            "a contactor counts as in while it is told to be and its contact says so, and a lamp tells of a contactor that was told to pull in and did not follow, or is in without being told");
 
     private final String words;
     private final String why;

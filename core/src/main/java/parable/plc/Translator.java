@@ -232,7 +232,10 @@ final class Translator {
         return hardwired.isKept(edge) ? field.monitored(edge) : Optional.of(ProgramDraft.one(field.input(edge)));
     }
 
-    /** An interlock reads what the other output was told as well, so that no scan tells both. */
+    /**
+     * An interlock reads what the other output was told as well, so that no scan tells both. With an alarm a contactor counts as in while it is told to be
+     * and is: one that follows too late for a short tap does not set itself going again, scan after scan.
+     */
     private Logic contactor(ControlGraph.Edge edge) {
         String tag = graph.part(edge).tag();
         boolean rest = graph.contact(edge).isNormallyClosed();
@@ -243,6 +246,9 @@ final class Translator {
         String back = feedbacks.computeIfAbsent(tag, any -> field.feedback(tag, comment(graph.part(edge))));
         if (rest && hardwired.isInterlock(edge)) {
             return Logic.series(List.of(ProgramDraft.zero(told), ProgramDraft.zero(back)));
+        }
+        if (!rest && choices.sealIn() == SealIn.AUXILIARY_WITH_ALARM) {
+            return Logic.series(List.of(ProgramDraft.one(told), ProgramDraft.one(back)));
         }
         return rest ? ProgramDraft.zero(back) : ProgramDraft.one(back);
     }

@@ -21,7 +21,7 @@ final class Certainty {
     private final BooleanSupplier cancelled;
 
     /** What has happened so far, and where a search has come to with it. */
-    private record Course(List<Instant.Event> beginning, List<TimedSearch.Step> steps, TimedSearch search, int node) {}
+    private record Run(List<Instant.Event> beginning, List<TimedSearch.Step> steps, TimedSearch search, int node) {}
 
     Certainty(Machine machine, Refinement refinement, BooleanSupplier cancelled) {
         this.machine = machine;
@@ -38,13 +38,8 @@ final class Certainty {
 
     /** Decides whether a script ends with one and the same, whichever contact is the quicker; each hand waits until all has settled. */
     Decision decide(List<Hand> script) {
-        Set<Integer> all = new TreeSet<>();
-        for (int part : machine.moving()) {
-            if (TimedSearch.hasTimes(machine, part)) {
-                all.add(part);
-            }
-        }
-        Optional<Map<Outcome, Course>> ends = cancelled.getAsBoolean() ? Optional.empty() : ends(script, all);
+        Set<Integer> all = refinement.everything();
+        Optional<Map<Outcome, Run>> ends = cancelled.getAsBoolean() ? Optional.empty() : ends(script, all);
         if (ends.isEmpty()) {
             return new Decision(new Refinement.Outcome.Open(List.of()), Optional.empty());
         }
@@ -54,8 +49,8 @@ final class Certainty {
                     ends.get().keySet().stream().findFirst());
         }
         List<Refutation> shown = new ArrayList<>();
-        ends.get().forEach((end, course) -> refinement
-                .play(course.beginning(), course.steps(), moment -> shows(moment, end), true)
+        ends.get().forEach((end, run) -> refinement
+                .play(run.beginning(), run.steps(), moment -> shows(moment, end), Replay.When.IN_THE_END)
                 .ifPresent(played -> shown.add(isNominal(script, end) ? shown.size() : 0, played)));
         Refinement.Outcome outcome = shown.size() > 1
                 ? new Refinement.Outcome.Fails(shown.get(0))
@@ -80,7 +75,7 @@ final class Certainty {
     private boolean shows(Moment moment, Outcome end) {
         List<String> running = new ArrayList<>();
         for (Part part : machine.parts()) {
-            boolean motor = part.family() == Family.MOTOR && Claims.DRIVEN.contains(moment.condition(part.tag()));
+            boolean motor = part.family() == Family.MOTOR && Stops.DRIVEN.contains(moment.condition(part.tag()));
             if (motor) {
                 boolean reverse = moment.condition(part.tag()) == Condition.REVERSE;
                 running.add(part.tag() + (reverse ? " runs in reverse" : " runs forward"));
@@ -101,50 +96,50 @@ final class Certainty {
     }
 
     /** The ends a script may have, each with one way to it; empty if it was cancelled, came to its limit, or met a short circuit. */
-    private Optional<Map<Outcome, Course>> ends(List<Hand> script, Set<Integer> keeping) {
+    private Optional<Map<Outcome, Run>> ends(List<Hand> script, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         Instant rest = search.rest();
-        List<Course> courses = new ArrayList<>();
+        List<Run> runs = new ArrayList<>();
         for (int end : search.ends(List.of(rest))) {
-            courses.add(new Course(rest.events(), search.wayTo(end), search, end));
+            runs.add(new Run(rest.events(), search.wayTo(end), search, end));
         }
         if (!search.isComplete() || search.metShort()) {
             return Optional.empty();
         }
         for (Hand hand : script) {
-            Optional<List<Course>> next = acted(courses, hand, keeping);
+            Optional<List<Run>> next = acted(runs, hand, keeping);
             if (next.isEmpty()) {
                 return Optional.empty();
             }
-            courses = next.get();
+            runs = next.get();
         }
-        Map<Outcome, Course> ends = new LinkedHashMap<>();
-        for (Course course : courses) {
-            ends.putIfAbsent(machine.outcome(course.search().positions(course.node())), course);
+        Map<Outcome, Run> ends = new LinkedHashMap<>();
+        for (Run run : runs) {
+            ends.putIfAbsent(machine.outcome(run.search().positions(run.node())), run);
         }
         return ends.isEmpty() ? Optional.empty() : Optional.of(ends);
     }
 
     /** Does something by hand, and goes on until all has settled. */
-    private Optional<List<Course>> acted(List<Course> courses, Hand hand, Set<Integer> keeping) {
+    private Optional<List<Run>> acted(List<Run> runs, Hand hand, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         List<Instant> beginnings = new ArrayList<>();
         List<Machine.Move> hands = new ArrayList<>();
-        for (Course course : courses) {
-            Instant now = course.search().from(course.node());
+        for (Run run : runs) {
+            Instant now = run.search().from(run.node());
             Machine.Move move = hand.move(machine, now.positions());
             search.act(now, move);
             beginnings.add(now);
             hands.add(move);
         }
-        List<Course> settled = new ArrayList<>();
+        List<Run> settled = new ArrayList<>();
         for (int end : search.ends(beginnings)) {
             int from = search.beginningOf(end);
-            Course before = courses.get(from);
+            Run before = runs.get(from);
             List<TimedSearch.Step> steps = new ArrayList<>(before.steps());
             steps.add(new TimedSearch.Step(hands.get(from), beginnings.get(from).events()));
             steps.addAll(search.wayTo(end));
-            settled.add(new Course(before.beginning(), steps, search, end));
+            settled.add(new Run(before.beginning(), steps, search, end));
         }
         return search.isComplete() && !search.metShort() ? Optional.of(settled) : Optional.empty();
     }

@@ -205,7 +205,8 @@ final class Comparing {
         for (String tag : shared) {
             hands(at, tag).forEach(hands::add);
         }
-        Machine.Move power = new Machine.Move(Machine.POWER, 0, true);
+        Machine.Move power =
+                new Machine.Move(Machine.POWER, machines[0].hasPower(at.one()) ? 1 : Machine.ALL_THERE, true);
         List<Deed> deeds = new ArrayList<>(hands);
         deeds.add(new Deed(
                 machines[0].hasPower(at.one()) ? "the supply fails" : "the supply returns",

@@ -9,8 +9,11 @@ package parable.proof;
  * @param uneven bit n is set if that motor has three windings and not the same voltage on all of them
  * @param live bit n is set if a terminal of that motor carries voltage
  * @param braked bit n is set if that motor gets direct voltage on a winding and is no motor for direct voltage
- * @param pulls bit n is set if the coil of the moving part of number n has enough voltage to pull in
- * @param holds bit n is set if it has enough to stay in
+ * @param joined whether two supplies have a common point that is not meant
+ * @param pulls bit n is set if the coil of the moving part of number n has so much voltage that it pulls in for certain
+ * @param holds bit n is set if it has so much that it stays in for certain
+ * @param mayPull bit n is set if it may pull in
+ * @param mayHold bit n is set if it may stay in
  * @param lit bit n is set if the signal of number n is on
  * @param reads bit n is set if input n of the controller has voltage enough to be read as 1
  * @param scans whether the controller has its supply
@@ -23,8 +26,11 @@ record Conduction(
         long uneven,
         long live,
         long braked,
+        boolean joined,
         long pulls,
         long holds,
+        long mayPull,
+        long mayHold,
         long lit,
         long reads,
         boolean scans,
@@ -36,6 +42,9 @@ record Conduction(
                 && driven == other.driven
                 && pulls == other.pulls
                 && holds == other.holds
+                && mayPull == other.mayPull
+                && mayHold == other.mayHold
+                && joined == other.joined
                 && reads == other.reads
                 && scans == other.scans;
     }
@@ -47,6 +56,18 @@ record Conduction(
 
     /** The same by another number. */
     Conduction numbered(int other) {
-        return new Conduction(shorted, driven, reversed, uneven, live, braked, pulls, holds, lit, reads, scans, other);
+        return new Conduction(
+                shorted, driven, reversed, uneven, live, braked, joined, pulls, holds, mayPull, mayHold, lit, reads,
+                scans, other);
+    }
+
+    /** Whether it is sure of every coil whether it pulls in and whether it stays in. */
+    boolean isSure() {
+        return pulls == mayPull && holds == mayHold;
+    }
+
+    /** Whether something is so that must never be: a short circuit, two supplies with a common point, a motor fed by both kinds of current. */
+    boolean isDisaster() {
+        return shorted || joined || (driven & braked) != 0;
     }
 }

@@ -15,6 +15,7 @@ import parable.network.Joining;
 import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
+import parable.network.Supplies;
 import parable.parts.Assembly;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
@@ -22,7 +23,6 @@ import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
-import parable.parts.Source;
 
 /**
  * What each set of closed contacts makes of the circuit, asked of the network once and then remembered: many states differ only in
@@ -37,7 +37,7 @@ final class Conductions {
     static final double EXTRA_LOW = 50;
 
     /** A direct voltage of this much in V on a winding brakes. */
-    private static final double BRAKES = 2;
+    static final double BRAKES = 2;
 
     private static final int PHASES = 3;
     private static final double EVEN = 0.7;
@@ -53,13 +53,16 @@ final class Conductions {
     private final List<Fault> faults;
     private final Faults effects;
     private final Network wired;
-    private final BitSet outside = new BitSet();
+    private final List<Outages.Outage> outages;
+    private final Supplies supplies;
     private final BitSet allSources = new BitSet();
     private final Numbering keys = new Numbering();
     private final List<Conduction> known = new ArrayList<>();
     private final Map<Conduction, Conduction> alike = new HashMap<>();
-    private final Map<Joining.Way, Conduction> withPower = new HashMap<>();
-    private final Map<Joining.Way, Conduction> withoutPower = new HashMap<>();
+
+    /** By what is silent: what was made of each way in which loads and sources are joined. */
+    private final Map<BitSet, Map<Joining.Way, Conduction>> ways = new HashMap<>();
+
     private final Joining joining;
     private final List<Conduction> distinct = new ArrayList<>();
     private final Optional<Programmed> controller;
@@ -72,6 +75,7 @@ final class Conductions {
      * @param signals lamps, horns and solenoids, likewise
      * @param faults what is wrong with the panel
      * @param controller the sheet's controller, empty if it has none or no program
+     * @param outages what may be taken away, number 1 first
      */
     Conductions(
             Assembly assembly,
@@ -79,8 +83,10 @@ final class Conductions {
             int[] motors,
             int[] signals,
             List<Fault> faults,
-            Optional<Programmed> controller) {
+            Optional<Programmed> controller,
+            List<Outages.Outage> outages) {
         this.controller = controller;
+        this.outages = outages;
         network = Network.of(assembly);
         this.faults = faults;
         effects = new Faults(network);
@@ -89,13 +95,8 @@ final class Conductions {
         this.moving = moving;
         this.motors = motors;
         this.signals = signals;
-        for (int p = 0; p < parts.size(); p++) {
-            for (int s = 0; s < parts.get(p).sources().size(); s++) {
-                Source source = parts.get(p).sources().get(s);
-                outside.set(network.source(p, s), source.following().isEmpty());
-            }
-        }
         allSources.set(0, network.sourceCount());
+        supplies = new Supplies(wired);
         joining = new Joining(
                 wired,
                 IntStream.of(motors)
@@ -114,30 +115,46 @@ final class Conductions {
     /**
      * What a set of closed contacts makes of the circuit.
      *
-     * @param key stands for the set and for whether there is power
+     * @param key stands for the set and for what is taken away
+     * @param outage the number of what is taken away, 0 for nothing
      */
-    Conduction of(long key, boolean power, Closed closed) {
+    Conduction of(long key, int outage, Closed closed) {
         int index = keys.indexOf(key);
         if (index >= 0) {
             return known.get(index);
         }
         keys.add(key);
-        Conduction asked = joined(power, closed);
+        Conduction asked = joined(outage, closed.contacts());
         known.add(asked);
         return asked;
     }
 
+    /**
+     * What any set of closed contacts makes of the circuit with everything there, whether a state has it or not.
+     *
+     * @param contacts their numbers in the network; the set is the callee's
+     */
+    Conduction of(BitSet contacts) {
+        return joined(Machine.ALL_THERE, contacts);
+    }
+
     /** What was made of the circuit where its loads and sources were joined in the same way, unless that was a short circuit. */
-    private Conduction joined(boolean power, Closed closed) {
-        BitSet contacts = closed.contacts();
+    private Conduction joined(int outage, BitSet contacts) {
+        BitSet silent = new BitSet();
+        if (outage != Machine.ALL_THERE) {
+            Outages.Outage taken = outages.get(outage - 1);
+            silent = taken.silent();
+            contacts.andNot(taken.opened());
+            contacts.or(taken.closed());
+        }
         effects.distort(contacts, faults);
-        Map<Joining.Way, Conduction> before = power ? withPower : withoutPower;
+        Map<Joining.Way, Conduction> before = ways.computeIfAbsent(silent, any -> new HashMap<>());
         Joining.Way way = joining.of(contacts);
         Conduction same = before.get(way);
         if (same != null) {
             return same;
         }
-        Conduction asked = alike.computeIfAbsent(ask(power, contacts), this::number);
+        Conduction asked = alike.computeIfAbsent(ask(silent, contacts), this::number);
         if (!asked.shorted()) {
             before.put(way, asked);
         }
@@ -155,11 +172,9 @@ final class Conductions {
         return distinct.get(number);
     }
 
-    private Conduction ask(boolean power, BitSet contacts) {
+    private Conduction ask(BitSet silent, BitSet contacts) {
         BitSet on = (BitSet) allSources.clone();
-        if (!power) {
-            on.andNot(outside);
-        }
+        on.andNot(silent);
         Solution solution = solve(contacts, on);
         long driven = 0;
         long reversed = 0;
@@ -179,6 +194,8 @@ final class Conductions {
         }
         long pulls = 0;
         long holds = 0;
+        long mayPull = 0;
+        long mayHold = 0;
         for (int rank = 0; rank < moving.length && moving[rank] < parts.size(); rank++) {
             Drive drive = parts.get(moving[rank]).drive();
             if (drive instanceof Drive.ByTimer timer) {
@@ -186,8 +203,10 @@ final class Conductions {
             }
             if (drive instanceof Drive.ByCoil coil) {
                 double share = share(solution, moving[rank], coil.load());
-                pulls |= share >= coil.pullIn() ? 1L << rank : 0;
-                holds |= share >= coil.dropOut() ? 1L << rank : 0;
+                pulls |= share >= coil.pulls().highest() ? 1L << rank : 0;
+                mayPull |= share >= coil.pulls().lowest() ? 1L << rank : 0;
+                holds |= share >= coil.drops().highest() ? 1L << rank : 0;
+                mayHold |= share >= coil.drops().lowest() ? 1L << rank : 0;
             }
         }
         long reads = 0;
@@ -208,8 +227,11 @@ final class Conductions {
                 uneven,
                 live,
                 braked,
+                supplies.areSeveral() && supplies.joined(contacts).isPresent(),
                 pulls,
                 holds,
+                mayPull,
+                mayHold,
                 lit,
                 reads,
                 scans,
@@ -231,8 +253,7 @@ final class Conductions {
     }
 
     private double share(Solution solution, int part, int load) {
-        double rated = parts.get(part).loads().get(load).rated().volts();
-        return solution.loadVoltage(network.load(part, load)).rms() / rated;
+        return solution.shareOfRated(network.load(part, load));
     }
 
     /** Whether a motor is fed on a winding; a brake's direct current does not drive. */

@@ -9,7 +9,7 @@ import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.parts.Part;
 
-/** {@code dead:MOTOR}: once all has settled, no start is held and the motor does not run, none of its terminals carries voltage. */
+/** {@code dead:MOTOR}: once all has settled, no start is held and the motor is neither driven nor braked, none of its terminals carries voltage. */
 final class Dead implements ClaimSource {
 
     private final Machine machine;
@@ -37,24 +37,25 @@ final class Dead implements ClaimSource {
     private Claim claim(int number, String motor) {
         String id = "dead:" + motor;
         String text = "Once all has settled, no start is held and " + motor
-                + " does not run, none of its terminals carries voltage.";
+                + " is neither driven nor braked, none of its terminals carries voltage.";
         Optional<Integer> broken = explorer.settled().stream()
                 .filter(index -> isLive(
                         explorer.states().key(index),
                         machine.conduction(explorer.states().key(index)),
                         number))
                 .findFirst();
-        return deciding.decide(
+        return deciding.decide(new Question(
                 id,
                 text,
                 broken,
                 (positions, conduction, settled) -> settled && isLive(positions, conduction, number),
                 moment -> isLiveAtRest(moment, motor),
-                true);
+                Replay.When.IN_THE_END));
     }
 
     private boolean isLive(long state, Conduction conduction, int number) {
-        return operators.isQuiet(state) && (conduction.live() & ~conduction.driven() & 1L << number) != 0;
+        return operators.isQuiet(state)
+                && (conduction.live() & ~conduction.driven() & ~conduction.braked() & 1L << number) != 0;
     }
 
     private boolean isLiveAtRest(Moment moment, String motor) {
@@ -62,7 +63,8 @@ final class Dead implements ClaimSource {
                 .filter(one -> one.tag().equals(motor))
                 .findFirst()
                 .orElseThrow();
-        boolean runs = moment.condition(motor) != Condition.STOPPED && moment.condition(motor) != Condition.COASTING;
+        boolean runs = moment.condition(motor) != Condition.STOPPED && moment.condition(motor) != Condition.COASTING
+                || isBraked(moment, part);
         boolean held =
                 machine.parts().stream().anyMatch(one -> Operators.couldStart(one) && moment.actuated(one.tag()));
         return !runs
@@ -70,6 +72,16 @@ final class Dead implements ClaimSource {
                 && part.terminals().stream()
                         .flatMap(marking -> live(moment, new Terminal(motor, marking)))
                         .anyMatch(live -> live);
+    }
+
+    /** Whether direct current is sent through it, at standstill too. */
+    private static boolean isBraked(Moment moment, Part motor) {
+        return motor.loads().stream()
+                .flatMap(load ->
+                        moment
+                                .voltage(new Terminal(motor.tag(), load.from()), new Terminal(motor.tag(), load.to()))
+                                .stream())
+                .anyMatch(voltage -> Math.abs(voltage.direct()) > Conductions.BRAKES);
     }
 
     private static Stream<Boolean> live(Moment moment, Terminal terminal) {

@@ -1,11 +1,11 @@
 package parable.proof;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.function.IntPredicate;
-import java.util.function.Predicate;
-import java.util.stream.IntStream;
-import parable.bench.Moment;
+import java.util.Set;
+import java.util.TreeSet;
 
 /** Decides a claim that something must not be: at any speed first, then on the bench, then within the stated times. */
 final class Deciding {
@@ -22,38 +22,77 @@ final class Deciding {
         this.refinement = refinement;
     }
 
-    /** The first of the states found that is of a kind. */
-    Optional<Integer> first(IntPredicate kind) {
-        return IntStream.range(0, explorer.states().size()).filter(kind).boxed().findFirst();
+    /** The claim with its verdict. */
+    Claim decide(Question question) {
+        return atAnySpeed(question).orElseGet(() -> withinTimes(question));
     }
 
-    /**
-     * The claim with its verdict.
-     *
-     * @param broken the first state that breaks it, empty if none does
-     * @param kind what breaks it
-     * @param onBench the same, looked at on the bench
-     * @param inTheEnd whether only states count in which all has settled
-     */
-    Claim decide(
-            String id,
-            String text,
-            Optional<Integer> broken,
-            TimedSearch.Kind kind,
-            Predicate<Moment> onBench,
-            boolean inTheEnd) {
-        if (broken.isEmpty()) {
-            boolean decided = inTheEnd ? explorer.decidesByRest() : explorer.isComplete();
-            return Claim.holding(id, text, decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
+    /** Several claims, each with its verdict. Those that only times can decide are first looked at as one: mostly all of them hold. */
+    List<Claim> decide(List<Question> questions) {
+        Map<String, Claim> decided = new LinkedHashMap<>();
+        questions.forEach(question -> atAnySpeed(question).ifPresent(claim -> decided.put(question.id(), claim)));
+        List<Question> left = questions.stream()
+                .filter(question -> !decided.containsKey(question.id()))
+                .toList();
+        if (left.size() > 1) {
+            together(left)
+                    .ifPresent(times -> left.forEach(question ->
+                            decided.put(question.id(), Claim.of(question.id(), question.text(), times, List.of()))));
         }
-        List<Machine.Move> way = explorer.wayTo(broken.get());
-        Optional<Refutation> played =
-                replay.find(way.stream().filter(Machine.Move::byHand).toList(), onBench, inTheEnd);
-        return played.map(refutation -> Claim.failing(id, text, refutation))
-                .orElseGet(() -> Claim.of(
-                        id,
-                        text,
-                        refinement.decide(kind, TimedSearch.movers(machine, way, false), onBench, inTheEnd),
-                        way.stream().map(machine::words).toList()));
+        return questions.stream()
+                .map(question -> Optional.ofNullable(decided.get(question.id())).orElseGet(() -> withinTimes(question)))
+                .toList();
+    }
+
+    /** What became of a claim at any speed or by what the bench shows of that; empty if only times can decide it. */
+    private Optional<Claim> atAnySpeed(Question question) {
+        if (question.broken().isEmpty()) {
+            boolean decided =
+                    question.when() == Replay.When.IN_THE_END ? explorer.decidesByRest() : explorer.isComplete();
+            return Optional.of(Claim.holding(
+                    question.id(),
+                    question.text(),
+                    decided ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED,
+                    List.of()));
+        }
+        List<Machine.Move> hands =
+                way(question).stream().filter(Machine.Move::byHand).toList();
+        return replay.find(hands, question.onBench(), question.when())
+                .map(refutation -> Claim.failing(question.id(), question.text(), refutation));
+    }
+
+    private List<Machine.Move> way(Question question) {
+        return explorer.wayTo(question.broken().orElseThrow());
+    }
+
+    private Claim withinTimes(Question question) {
+        List<Machine.Move> way = way(question);
+        if (question.when() == Replay.When.IN_THE_END && machine.mayNeverSettle()) {
+            return Claim.open(
+                    question.id(),
+                    question.text(),
+                    way.stream().map(machine::words).toList());
+        }
+        return Claim.of(
+                question.id(),
+                question.text(),
+                refinement.decide(
+                        question.kind(), TimedSearch.movers(machine, way, false), question.onBench(), question.when()),
+                way.stream().map(machine::words).toList());
+    }
+
+    /** The times within which none of several is broken, empty if one may be. */
+    private Optional<Refinement.Outcome> together(List<Question> questions) {
+        Set<Integer> movers = new TreeSet<>();
+        questions.forEach(question -> movers.addAll(TimedSearch.movers(machine, way(question), false)));
+        TimedSearch.Kind any = (positions, conduction, settled) ->
+                questions.stream().anyMatch(question -> question.kind().test(positions, conduction, settled));
+        Refinement.Outcome outcome = refinement.decide(
+                any,
+                movers,
+                moment -> questions.stream()
+                        .anyMatch(question -> question.onBench().test(moment)),
+                Replay.When.AT_ANY_INSTANT);
+        return Optional.of(outcome).filter(Refinement.Outcome.Holds.class::isInstance);
     }
 }

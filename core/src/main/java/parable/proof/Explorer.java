@@ -19,31 +19,42 @@ import java.util.stream.IntStream;
 final class Explorer {
 
     private static final int LOOK_UP = 0xfff;
-    private static final int NOWHERE = -1;
 
     private final Machine machine;
     private final Progress progress;
+    private final int most;
     private final States states;
+    private final OwnSteps own = new OwnSteps();
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
-    private Optional<Integer> firstShort = Optional.empty();
     private final BitSet shorted = new BitSet();
-    private int[] oneStep = {};
     private final BitSet met = new BitSet();
+    private int[] made = new int[1 << 10];
+    private boolean unsure;
     private boolean complete;
-    private boolean restlessSought;
-    private Optional<Integer> restless = Optional.empty();
+    private Optional<Course> course = Optional.empty();
+    private Optional<Optional<Integer>> restless = Optional.empty();
 
     Explorer(Machine machine, Progress progress) {
+        this(machine, progress, Proof.MOST_STATES);
+    }
+
+    /**
+     * Nothing explored yet.
+     *
+     * @param most the most states that are explored
+     */
+    Explorer(Machine machine, Progress progress, int most) {
         this.machine = machine;
         this.progress = progress;
+        this.most = most;
         states = new States(machine.handBits());
     }
 
     void explore() {
         states.add(machine.initial(), -1);
         for (int i = 0; i < states.size(); i++) {
-            if (states.size() > Proof.MOST_STATES || (i & LOOK_UP) == LOOK_UP && progress.isCancelled(states.size())) {
+            if (states.size() > most || (i & LOOK_UP) == LOOK_UP && progress.isCancelled(states.size())) {
                 return;
             }
             visit(i);
@@ -52,20 +63,21 @@ final class Explorer {
     }
 
     private void visit(int index) {
-        if (index >= oneStep.length) {
-            oneStep = Arrays.copyOf(oneStep, index + (index >> 1) + 1);
-        }
-        oneStep[index] = NOWHERE;
         long state = states.key(index);
         Conduction conduction = machine.conduction(state);
+        if (index == made.length) {
+            made = Arrays.copyOf(made, index + (index >> 1));
+        }
+        made[index] = conduction.number();
         met.set(conduction.number());
+        unsure |= !conduction.isSure();
+        own.next();
         if (conduction.shorted()) {
             shorted.set(index);
-            firstShort = firstShort.or(() -> Optional.of(index));
             return;
         }
         driven.set(index, conduction.driven() != 0);
-        boolean moves = machine.eachOwn(state, conduction, found -> oneStep[index] = states.add(found, index));
+        boolean moves = machine.eachOwn(state, conduction, found -> own.add(states.add(found, index)));
         settled.set(index, !moves);
         machine.eachByHand(state, found -> states.add(found, index));
     }
@@ -78,7 +90,22 @@ final class Explorer {
         return complete;
     }
 
-    /** Whether nothing moves any more in a state unless a hand moves it. */
+    /** How many states were looked at; those after them are known, but not what becomes of them. */
+    int visited() {
+        return own.states();
+    }
+
+    /** How a state that was looked at is joined and fed. */
+    Conduction conduction(int index) {
+        return machine.conduction(made[index]);
+    }
+
+    /** Whether any coil was met with so much voltage that one would feel it and another not. */
+    boolean isEverUnsure() {
+        return unsure;
+    }
+
+    /** Whether nothing has to move any more in a state unless a hand moves it. */
     boolean isSettled(int index) {
         return settled.get(index);
     }
@@ -88,38 +115,71 @@ final class Explorer {
         return settled.stream().boxed().toList();
     }
 
-    /** Answers from which states the circuit may come to one of a kind by itself. */
-    Leading leadingTo(IntPredicate kind) {
-        return new Leading(machine, states, kind, index -> index < oneStep.length ? oneStep[index] : NOWHERE);
+    /** Where the circuit may go by itself from each state. */
+    Course course() {
+        if (course.isEmpty()) {
+            course = Optional.of(new Course(own, (from, to) -> true));
+        }
+        return course.get();
     }
 
-    /** Whether all states are known and from each the circuit can come to rest, so that looking at states of rest says everything. */
+    /**
+     * Whether all states are known and from each the circuit can come to rest, so that looking at states of rest says everything. A timer that
+     * goes on and on keeps no circuit from that: of such a circuit all states count in which it ends up.
+     */
     boolean decidesByRest() {
-        return complete && !machine.mayNeverSettle() && firstRestless().isEmpty();
+        return complete && (machine.mayNeverSettle() || firstRestless().isEmpty());
     }
 
     /** The first state from which the circuit cannot come to rest by itself, nor to a short circuit; empty if there is none. */
     Optional<Integer> firstRestless() {
-        if (complete && !restlessSought) {
-            restlessSought = true;
-            restless = findRestless();
+        if (restless.isEmpty()) {
+            BitSet resting =
+                    complete ? course().leadingTo(index -> settled.get(index) || shorted.get(index)) : new BitSet();
+            int first = resting.nextClearBit(0);
+            restless = Optional.of(complete && first < states.size() ? Optional.of(first) : Optional.empty());
         }
-        return restless;
+        return restless.get();
     }
 
-    private Optional<Integer> findRestless() {
-        Leading resting = leadingTo(index -> isSettled(index) || shorted.get(index));
-        return IntStream.range(0, states.size())
-                .filter(index -> !resting.from(index))
-                .boxed()
-                .findFirst();
+    /**
+     * The first state of a loop in which the circuit may go round for ever, all by itself; empty if there is none. The beat of a timer that
+     * goes on and on is no such loop.
+     */
+    Optional<Integer> firstLoop() {
+        int first = chatter().firstThatComesBack();
+        return first < 0 ? Optional.empty() : Optional.of(first);
     }
 
-    /** The positions of the settled states in which any motor is driven, in order. */
-    IntStream settledAndDriven() {
-        BitSet both = (BitSet) settled.clone();
-        both.and(driven);
-        return both.stream();
+    /** All states of such loops. */
+    List<Long> onLoops() {
+        Course chatter = chatter();
+        return IntStream.range(0, visited())
+                .filter(chatter::comesBack)
+                .mapToObj(states::key)
+                .toList();
+    }
+
+    private Course chatter() {
+        return machine.mayNeverSettle() || unsure
+                ? new Course(own, (from, to) -> !machine.isBeat(states.key(from), states.key(to)) && !settled.get(from))
+                : course();
+    }
+
+    /** The states in which the circuit ends up once it is left alone: where nothing has to move, or what it goes round in for ever. */
+    private BitSet ends() {
+        if (!machine.mayNeverSettle()) {
+            return settled;
+        }
+        BitSet ends = (BitSet) settled.clone();
+        ends.or(course().ends());
+        ends.andNot(shorted);
+        return ends;
+    }
+
+    /** The positions of the states in which the circuit ends up, in order. */
+    IntStream ended() {
+        return ends().stream();
     }
 
     /** Whether any motor is driven in a state. */
@@ -129,7 +189,18 @@ final class Explorer {
 
     /** The first state with a short circuit, empty if there is none. */
     Optional<Integer> firstShort() {
-        return firstShort;
+        int first = shorted.nextSetBit(0);
+        return first < 0 ? Optional.empty() : Optional.of(first);
+    }
+
+    /** The first state of a kind among those looked at, empty if there is none. */
+    Optional<Integer> first(IntPredicate kind) {
+        for (int index = 0; index < visited(); index++) {
+            if (kind.test(index)) {
+                return Optional.of(index);
+            }
+        }
+        return Optional.empty();
     }
 
     /** What is made of the circuit in any of the states. */

@@ -42,13 +42,33 @@ final class Instant {
     private final Machine machine;
     private long positions;
     private long commanded;
+    private final boolean underway;
     private Optional<Zone> zone;
 
     Instant(Machine machine, long positions, long commanded, Zone zone) {
+        this(machine, positions, commanded, zone, false);
+    }
+
+    private Instant(Machine machine, long positions, long commanded, Zone zone, boolean underway) {
+        this.underway = underway;
         this.machine = machine;
         this.positions = positions;
         this.commanded = commanded;
         this.zone = Optional.of(zone);
+    }
+
+    /** An instant at which nobody knows for how long what is under way has been so: a clock that is started may be near its end. */
+    static Instant underway(Machine machine, long positions) {
+        return new Instant(machine, positions, 0, Zone.EMPTY, true);
+    }
+
+    /** The parts, a bit each, of which nobody knows for how long what is under way has been so. */
+    long unknown() {
+        long unknown = 0;
+        for (Event event : underway ? events : List.<Event>of()) {
+            unknown |= 1L << event.part();
+        }
+        return unknown;
     }
 
     long positions() {
@@ -105,7 +125,7 @@ final class Instant {
 
     /** Starts a clock that does not run. */
     void start(int part, Kind kind, TimeRange range) {
-        int shortest = (int) (range.shortest() / UNIT);
+        int shortest = underway ? 0 : (int) (range.shortest() / UNIT);
         int longest = (int) Math.min(Zone.UNBOUNDED, (range.longest() + UNIT - 1) / UNIT);
         zone = zone.map(now -> now.with(clock(part, kind), shortest, longest));
         events.add(new Event(Deed.STARTED, part, kind, range));

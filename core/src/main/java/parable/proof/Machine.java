@@ -20,16 +20,19 @@ import parable.parts.Family;
 import parable.parts.Part;
 
 /**
- * The positions of everything on a sheet that moves, one long for each state. Breakers without a release and fuses stay closed, all
- * supplies from outside come and go together, a machine switch or a speed may change at any moment.
+ * The positions of everything on a sheet that moves, one long for each state. Fuses stay closed; of supplies and of breakers that only a hand
+ * opens one is away at a time; a machine switch or a speed may change at any moment.
  */
 final class Machine {
 
     /** A step to another state. */
     record Move(int part, int value, boolean byHand) {}
 
-    /** The part that stands for all supplies from outside. */
+    /** The part that stands for supplies and breakers: value 0 while all of them are there, else the number of the outage. */
     static final int POWER = -1;
+
+    /** The value of {@link #POWER} while everything is there. */
+    static final int ALL_THERE = 0;
 
     private static final int NONE = -2;
 
@@ -58,7 +61,9 @@ final class Machine {
     private final Faults effects;
     private final int[][][] next;
     private final long[][] signature;
+    private final List<Outages.Outage> outages;
     private final int powerShift;
+    private final int powerMask;
     private final int bits;
     private final int signatureBits;
     private final Conductions conductions;
@@ -125,7 +130,10 @@ final class Machine {
         moving = where(part -> !isFixed(part) && !isStuck(part));
         motors = where(Conductions::isMotor);
         signals = where(Conductions::tells);
-        int signatureAt = 1;
+        outages = outages(assembly, faults);
+        int powerBits = Integer.SIZE - Integer.numberOfLeadingZeros(outages.size());
+        powerMask = (1 << powerBits) - 1;
+        int signatureAt = powerBits;
         for (int p = 0; p < count; p++) {
             Part part = parts.get(p);
             Component component = memory != NONE && p >= memory
@@ -160,7 +168,7 @@ final class Machine {
             rank[moving[r]] = r;
         }
         powerShift = place(true, 0);
-        bits = place(false, powerShift + 1);
+        bits = place(false, powerShift + powerBits);
         atOnce = IntStream.range(0, programmed.map(Programmed::outputs).orElse(0))
                 .filter(output -> merged && programmed.orElseThrow().followsAtOnce(output, faults))
                 .toArray();
@@ -176,7 +184,7 @@ final class Machine {
         }
         signatureBits = signatureAt;
         standing = new ContactPositions(Network.of(assembly), parts, components, part -> rank[part] >= 0);
-        conductions = new Conductions(assembly, moving, motors, signals, faults, programmed);
+        conductions = new Conductions(assembly, moving, motors, signals, faults, programmed, outages);
     }
 
     private int[] where(Predicate<Part> kind) {
@@ -199,7 +207,7 @@ final class Machine {
 
     /** So many of the lowest bits of a state are what hands and the world do; by itself the circuit changes none of them. */
     int handBits() {
-        return powerShift + 1;
+        return powerShift + Integer.bitCount(powerMask);
     }
 
     private static int[][] nextOf(Component component) {
@@ -267,7 +275,20 @@ final class Machine {
 
     /** Whether a part does not move at all because of a fault. */
     private boolean isStuck(Part part) {
+        return isStuck(part, faults);
+    }
+
+    private static boolean isStuck(Part part, List<Fault> faults) {
         return faults.contains(new Fault(Fault.Kind.STUCK, part.tag(), ""));
+    }
+
+    /**
+     * What may be taken away from a sheet, number 1 first.
+     *
+     * @param faults what is wrong with it
+     */
+    static List<Outages.Outage> outages(Assembly assembly, List<Fault> faults) {
+        return new Outages(assembly, part -> isFixed(part) && !isStuck(part, faults)).all();
     }
 
     private int[] bars(Assembly assembly, String tag) {
@@ -304,6 +325,20 @@ final class Machine {
                         && clock.program().repeats());
     }
 
+    /** Whether a step of the circuit's own is the beat of a timer that goes on and on. */
+    boolean isBeat(long from, long to) {
+        for (int p : byItself) {
+            boolean repeats = components.get(p) instanceof Component.Clock clock
+                    && clock.program().repeats();
+            if (repeats
+                    && valueOfMoving(from, p) != valueOfMoving(to, p)
+                    && Component.Clock.phase(valueOfMoving(from, p)) == Component.Clock.phase(valueOfMoving(to, p))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     List<Part> parts() {
         return parts;
     }
@@ -331,7 +366,7 @@ final class Machine {
 
     /** Everything at rest, breakers closed, supplies there. */
     long initial() {
-        long state = 1L << powerShift;
+        long state = 0;
         for (int p : moving) {
             state = with(state, p, components.get(p).rest());
         }
@@ -349,19 +384,35 @@ final class Machine {
         return (int) (state >> shift[part]) & mask[part];
     }
 
+    /** Whether every supply from outside is there. */
     boolean hasPower(long state) {
-        return (state >> powerShift & 1) == 1;
+        int outage = outage(state);
+        return outage == ALL_THERE || outages.get(outage - 1).silent().isEmpty();
+    }
+
+    /** What is taken away in a state: {@link #ALL_THERE}, or the number of an outage. */
+    int outage(long state) {
+        return (int) (state >> powerShift) & powerMask;
+    }
+
+    /** The outages that may be, number 1 first. */
+    List<Outages.Outage> outages() {
+        return outages;
     }
 
     /** The state after a move; what does not move stays. */
     long with(long state, Move move) {
         if (move.part() == POWER) {
-            return state ^ 1L << powerShift;
+            return without(state, move.value());
         }
         if (move.part() == memory) {
             return scanned(state, move.value());
         }
         return rank[move.part()] < 0 ? state : with(state, move.part(), move.value());
+    }
+
+    private long without(long state, int outage) {
+        return state & ~((long) powerMask << powerShift) | (long) outage << powerShift;
     }
 
     /** The state with another memory; all timers that have come to a mark have been noticed. */
@@ -424,9 +475,29 @@ final class Machine {
         return state & ~((long) mask[part] << shift[part]) | (long) value << shift[part];
     }
 
+    /**
+     * What comes of it if these contactors' poles are closed and those of no others, with everything that is switched on and left so switched
+     * on, and no contact of the control circuit closed.
+     *
+     * @param in the contactors, by their positions among the parts
+     */
+    Conduction withPoles(BitSet in) {
+        return conductions.of(standing.poles(in));
+    }
+
+    /** Whether a mechanical interlock is between two parts. */
+    boolean isBarredBy(int part, int other) {
+        return IntStream.of(barredBy[part]).anyMatch(one -> one == other);
+    }
+
+    /** The number of a moving part in the bits of a {@link Conduction}. */
+    int rank(int part) {
+        return rank[part];
+    }
+
     /** How a state is joined and fed. */
     Conduction conduction(long state) {
-        return conductions.of(contacts(state), hasPower(state), () -> closed(state, 0));
+        return conductions.of(contacts(state), outage(state), () -> closed(state, 0));
     }
 
     /** How some state that was asked for is joined and fed, by the number of that. */
@@ -447,7 +518,7 @@ final class Machine {
         }
         return conductions.of(
                 contacts(state) | (long) shown.told() << signatureBits,
-                hasPower(state),
+                outage(state),
                 () -> closed(state, shown.told()));
     }
 
@@ -489,9 +560,29 @@ final class Machine {
         if (memory != NONE && part >= memory) {
             return isTold(state, part, conduction);
         }
-        int value = value(state, part);
-        boolean held = isIn(part, value);
+        boolean held = isIn(part, value(state, part));
         return ((held ? conduction.holds() : conduction.pulls()) >> rank[part] & 1) == 1;
+    }
+
+    /** Whether the coil of a moving part has so much voltage that one would feel it and another not. */
+    boolean isUnsure(long state, int part, Conduction conduction) {
+        if (conduction.isSure() || memory != NONE && part >= memory) {
+            return false;
+        }
+        boolean held = isIn(part, value(state, part));
+        return ((held ? conduction.mayHold() & ~conduction.holds() : conduction.mayPull() & ~conduction.pulls())
+                                >> rank[part]
+                        & 1)
+                == 1;
+    }
+
+    /** Whether what is unsure leaves a part where it is as well as it moves it: one that is at either end of its way. */
+    boolean mayStay(long state, int part, Conduction conduction) {
+        if (!isUnsure(state, part, conduction)) {
+            return false;
+        }
+        int value = valueOfMoving(state, part);
+        return !armature[part] || value == Component.Armature.REST || value == Component.Armature.IN;
     }
 
     private boolean isIn(int part, int value) {
@@ -527,7 +618,13 @@ final class Machine {
             return NOWHERE;
         }
         int value = valueOfMoving(state, part);
-        int[] targets = next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
+        int[] targets = isUnsure(state, part, conduction)
+                ? IntStream.concat(
+                                IntStream.of(next[part][value]),
+                                IntStream.of(next[part][(next[part].length >> 1) + value]))
+                        .distinct()
+                        .toArray()
+                : next[part][isFed(state, part, conduction) ? (next[part].length >> 1) + value : value];
         if (twoPlace[part]) {
             boolean stays = value == 0 ? isBarred(state, part) : welded[part];
             return stays ? NOWHERE : targets;
@@ -545,7 +642,10 @@ final class Machine {
                 : targets;
     }
 
-    /** Hands over each state that the circuit may come to by itself in one step; returns whether there is any. */
+    /**
+     * Hands over each state that the circuit may come to by itself in one step; returns whether it has to go on to one of them. It has not
+     * where all that may move are coils whose voltage one would feel and another not.
+     */
     boolean eachOwn(long state, Conduction conduction, LongConsumer step) {
         boolean any = false;
         if (memory != NONE && rank[memory] >= 0) {
@@ -557,7 +657,7 @@ final class Machine {
         }
         for (int p : byItself) {
             for (int target : targets(state, p, conduction)) {
-                any = true;
+                any |= conduction.isSure() || !mayStay(state, p, conduction);
                 step.accept(with(state, p, target));
             }
         }
@@ -608,7 +708,13 @@ final class Machine {
                 moves.add(toggle(state, p));
             }
         }
-        moves.add(new Move(POWER, 0, true));
+        if (outage(state) != ALL_THERE) {
+            moves.add(new Move(POWER, ALL_THERE, true));
+        } else {
+            for (int outage = 1; outage <= outages.size(); outage++) {
+                moves.add(new Move(POWER, outage, true));
+            }
+        }
         return moves;
     }
 
@@ -629,7 +735,13 @@ final class Machine {
                 }
             }
         }
-        step.accept(state ^ 1L << powerShift);
+        if (outage(state) != ALL_THERE) {
+            step.accept(without(state, ALL_THERE));
+        } else {
+            for (int outage = 1; outage <= outages.size(); outage++) {
+                step.accept(without(state, outage));
+            }
+        }
     }
 
     /** Whether another has the same parts, and each of them moves in the same way where its coil and the program's inputs are the same. */
@@ -643,7 +755,7 @@ final class Machine {
 
     /** What tells the ways apart in which the contacts stand in states. */
     long contacts(long state) {
-        long key = hasPower(state) ? 1 : 0;
+        long key = outage(state);
         for (int p : signing) {
             key |= signature[p][valueOfMoving(state, p)];
         }
@@ -704,10 +816,16 @@ final class Machine {
         return new Outcome(doing(conduction), in, lit);
     }
 
+    private String outageWords(int outage) {
+        return outage == ALL_THERE
+                ? "what was taken away is given back"
+                : outages.get(outage - 1).lost();
+    }
+
     /** A move in words. */
     String words(Move move) {
         return move.part() == POWER
-                ? "the supply fails or returns"
+                ? outageWords(move.value())
                 : MoveWords.of(move, parts.get(move.part()), components.get(move.part()));
     }
 }

@@ -36,13 +36,13 @@ final class Own implements ClaimSource {
     private Claim claim(Statement statement) {
         Fact broken = statement.broken();
         boolean settled = statement.onceSettled();
-        return deciding.decide(
+        return deciding.decide(new Question(
                 "own:" + statement.text(),
                 statement.text() + ". " + statement.reading(),
-                deciding.first(index -> (!settled || explorer.isSettled(index)) && isBroken(broken, index)),
+                explorer.first(index -> (!settled || explorer.isSettled(index)) && isBroken(broken, index)),
                 (positions, conduction, rests) -> (!settled || rests) && broken.holds(machine, positions, conduction),
                 broken::shows,
-                settled);
+                settled ? Replay.When.IN_THE_END : Replay.When.AT_ANY_INSTANT));
     }
 
     private boolean isBroken(Fact broken, int index) {

@@ -4,7 +4,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.parts.Assembly;
 
@@ -16,6 +15,7 @@ import parable.parts.Assembly;
 final class PlainPositions {
 
     private final Explorer explorer;
+    private final Limits limits;
     private final Map<String, Claim> claims = new LinkedHashMap<>();
 
     /**
@@ -29,12 +29,17 @@ final class PlainPositions {
         Machine machine = Machine.plain(assembly, faults);
         explorer = new Explorer(machine, progress);
         explorer.explore();
-        Deciding deciding = new Deciding(machine, explorer, replay, refinement);
-        Stream.of(
-                        new Claims(machine, explorer, deciding),
-                        new Rest(machine, explorer, replay, assembly.sheet().duty()))
-                .flatMap(source -> source.claims().stream())
+        new Requirements(
+                        assembly,
+                        machine,
+                        explorer,
+                        new Machine(assembly, faults),
+                        replay,
+                        refinement,
+                        () -> progress.isCancelled(explorer.states().size()))
+                .claims()
                 .forEach(claim -> claims.put(claim.id(), claim));
+        limits = new Limits(machine, explorer, Opponents.pairs(assembly, machine));
     }
 
     /** How a claim fails, empty if they do not refute it. */
@@ -48,6 +53,6 @@ final class PlainPositions {
                 .map(claim ->
                         claim.verdict() == Verdict.FAILS ? claim : Claim.open(claim.id(), claim.text(), claim.story()))
                 .toList();
-        return new Proof(known, explorer.states().size(), explorer.isComplete());
+        return new Proof(known, limits.sentences(), explorer.states().size(), explorer.isComplete());
     }
 }

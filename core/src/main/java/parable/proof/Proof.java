@@ -1,9 +1,11 @@
 package parable.proof;
 
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
@@ -17,28 +19,28 @@ import parable.parts.PartException;
  * All claims on a sheet.
  *
  * @param claims in the order in which the circuit raises them
+ * @param limits what is left out of all of them, a sentence each
  * @param states how many states were gone through
  * @param complete whether that was all of them
  */
-public record Proof(List<Claim> claims, int states, boolean complete) {
+public record Proof(List<Claim> claims, List<String> limits, int states, boolean complete) {
 
-    private static final Claim TOO_LARGE = new Claim(
-            "too-large",
-            "Too much moves on this sheet for its states to be gone through.",
-            Verdict.UNFINISHED,
-            List.of(),
-            List.of(),
-            Optional.empty());
+    private static final Claim TOO_LARGE =
+            Claim.open("too-large", "Too much moves on this sheet for its states to be explored.", List.of());
 
     /** Said where it is only asked whether to go on, so that the answer does not depend on how far the search is by chance. */
     private static final int NOTHING_NEW = 0;
 
-    /** The most states that are gone through. */
+    /** The most states that are explored unless another bound is given. */
     public static final int MOST_STATES = 10_000_000;
+
+    /** What a state takes in memory while it is explored and judged, in bytes. */
+    public static final int BYTES_PER_STATE = 64;
 
     /** Not modified: the list is copied. */
     public Proof {
         claims = List.copyOf(claims);
+        limits = List.copyOf(limits);
     }
 
     /** Which times the search keeps to. */
@@ -50,13 +52,22 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
     }
 
     /**
-     * Goes through every reachable state of an assembled sheet, at any speed first and within the stated times where that breaks a claim.
+     * Explores every reachable state of an assembled sheet, at any speed first and within the stated times where that breaks a claim.
      *
      * @param speed which times are kept
      * @param progress told the states so far; once it ends the search, what is not decided is unfinished
      */
     public static Proof of(Assembly assembly, Speed speed, Progress progress) {
-        return apart(assembly, part -> ofOne(part, List.of(), speed, progress));
+        return of(assembly, speed, MOST_STATES, progress);
+    }
+
+    /**
+     * The same with a bound of one's own.
+     *
+     * @param mostStates the most states that are explored of each circuit on the sheet; what more would decide is unfinished
+     */
+    public static Proof of(Assembly assembly, Speed speed, int mostStates, Progress progress) {
+        return apart(assembly, part -> ofOne(part, List.of(), speed, mostStates, progress));
     }
 
     /** The circuits of a sheet that have nothing to do with each other, each gone through by itself. */
@@ -68,13 +79,15 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         int states = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
+        Set<String> limits = new LinkedHashSet<>();
         for (Sheet part : parts) {
             Proof proof = gone.apply(fitted(part));
             states += proof.states;
             complete &= proof.complete;
+            limits.addAll(proof.limits);
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
         }
-        return new Proof(List.copyOf(claims.values()), states, complete);
+        return new Proof(List.copyOf(claims.values()), List.copyOf(limits), states, complete);
     }
 
     private static Assembly fitted(Sheet part) {
@@ -87,21 +100,21 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
 
     /** Like {@link #of}, with everything gone through together, whatever is independent. */
     static Proof together(Assembly assembly, Speed speed, Progress progress) {
-        return ofOne(assembly, List.of(), speed, progress);
+        return ofOne(assembly, List.of(), speed, MOST_STATES, progress);
     }
 
     /** Like {@link #together}, with faults in from the beginning. */
     static Proof with(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
-        return ofOne(assembly, faults, speed, progress);
+        return ofOne(assembly, faults, speed, MOST_STATES, progress);
     }
 
-    private static Proof ofOne(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
+    private static Proof ofOne(Assembly assembly, List<Fault> faults, Speed speed, int mostStates, Progress progress) {
         Machine machine = Machine.untimed(assembly, faults);
         Machine timed = new Machine(assembly, faults);
         if (!machine.isSmallEnough()) {
-            return new Proof(List.of(TOO_LARGE), 0, false);
+            return new Proof(List.of(TOO_LARGE), List.of(), 0, false);
         }
-        Explorer explorer = new Explorer(machine, progress);
+        Explorer explorer = new Explorer(machine, progress, mostStates);
         BooleanSupplier notInTime = speed == Speed.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());
@@ -114,23 +127,32 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
         Refinement refinement = new Refinement(timed, replay, notInTime);
         Certainty certainty = new Certainty(timed, refinement, notInTime);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
-        List<Claim> claims = Stream.<ClaimSource>of(
-                        new Own(assembly, machine, explorer, deciding),
-                        new Claims(machine, explorer, deciding),
-                        new Rest(machine, explorer, replay, assembly.sheet().duty()),
-                        new Dead(machine, explorer, deciding),
-                        new Behaviour(machine, explorer, certainty),
-                        new Apart(machine, explorer),
-                        new Signals(machine, explorer),
-                        onTimes::join,
-                        new Awaiting(machine, explorer))
-                .flatMap(source -> source.claims().stream())
+        Limits limits = new Limits(machine, explorer, Opponents.pairs(assembly, machine));
+        List<Claim> claims = Stream.of(
+                        raised(
+                                Claim.Sort.REQUIREMENT,
+                                new Requirements(assembly, machine, explorer, timed, replay, refinement, notInTime)),
+                        raised(Claim.Sort.OWN, new Own(assembly, machine, explorer, deciding)),
+                        raised(
+                                Claim.Sort.DESCRIPTION,
+                                new Behaviour(machine, explorer, certainty),
+                                new Apart(machine, explorer),
+                                new Signals(machine, explorer),
+                                onTimes::join,
+                                new Awaiting(machine, explorer)))
+                .flatMap(Function.identity())
+                .map(limits::on)
                 .toList();
         boolean goesOn = !explorer.isComplete() && !progress.isCancelled(NOTHING_NEW);
         return new Proof(
                 goesOn ? furtherOn(claims, new PlainPositions(assembly, faults, replay, refinement, progress)) : claims,
+                limits.sentences(),
                 explorer.states().size(),
                 explorer.isComplete());
+    }
+
+    private static Stream<Claim> raised(Claim.Sort sort, ClaimSource... sources) {
+        return Stream.of(sources).flatMap(source -> source.claims().stream()).map(claim -> claim.as(sort));
     }
 
     /** The claims with what plain positions refute of those that are not finished. */
@@ -154,7 +176,7 @@ public record Proof(List<Claim> claims, int states, boolean complete) {
 
     private static Proof plainOfOne(Assembly assembly, Progress progress) {
         if (!Machine.plain(assembly, List.of()).isSmallEnough()) {
-            return new Proof(List.of(TOO_LARGE), 0, false);
+            return new Proof(List.of(TOO_LARGE), List.of(), 0, false);
         }
         Replay replay = new Replay(assembly, List.of());
         Refinement refinement =

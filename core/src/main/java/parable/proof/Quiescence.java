@@ -32,6 +32,13 @@ final class Quiescence {
      */
     record Rests(Set<Long> states, boolean shorted, boolean restless) {}
 
+    /** Whether all armatures have followed their coils in a state, and whatever else is quick has happened: only timers may run. */
+    boolean isStill(long state) {
+        Conduction conduction = machine.conduction(state);
+        return machine.ownMoves(state, conduction).stream()
+                .allMatch(move -> isSlow(state, move) || machine.mayStay(state, move.part(), conduction));
+    }
+
     Rests from(long state) {
         return known.computeIfAbsent(state, this::find);
     }

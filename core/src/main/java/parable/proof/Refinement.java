@@ -68,9 +68,9 @@ final class Refinement {
      * @param kind what breaks it
      * @param first the parts that move by themselves in the story that breaks it at any speed
      * @param onBench the same, looked at on the bench
-     * @param inTheEnd whether only the end of the story counts
+     * @param when which instants of the story count
      */
-    Outcome decide(TimedSearch.Kind kind, Set<Integer> first, Predicate<Moment> onBench, boolean inTheEnd) {
+    Outcome decide(TimedSearch.Watch kind, Set<Integer> first, Predicate<Moment> onBench, Replay.When when) {
         if (keepingTo.isPresent()) {
             TimedSearch search = TimedSearch.quick(machine, keepingTo.get(), cancelled);
             boolean holds = search.find(List.of(search.rest()), kind).isEmpty() && search.isComplete();
@@ -93,7 +93,7 @@ final class Refinement {
             if (keeping.addAll(TimedSearch.movers(machine, moves, false))) {
                 continue;
             }
-            Outcome shown = shown(rest.events(), way, onBench, inTheEnd);
+            Outcome shown = shown(rest.events(), way, onBench, when);
             boolean fails = shown instanceof Outcome.Fails;
             if (!fails && keeping.addAll(search.waiting(found.get()))) {
                 continue;
@@ -105,6 +105,17 @@ final class Refinement {
         return new Outcome.Open(List.of());
     }
 
+    /** All parts that have times to keep. */
+    Set<Integer> everything() {
+        Set<Integer> all = new TreeSet<>();
+        for (int part : machine.moving()) {
+            if (TimedSearch.hasTimes(machine, part)) {
+                all.add(part);
+            }
+        }
+        return keepingTo.orElse(all);
+    }
+
     /** It holds with the times of these parts. */
     Outcome holds(Set<Integer> parts) {
         kept.addAll(parts);
@@ -112,7 +123,7 @@ final class Refinement {
     }
 
     /** Leaves out every part without whose times the claim still holds. */
-    private Set<Integer> fewest(Set<Integer> keeping, TimedSearch.Kind kind, int nodes) {
+    private Set<Integer> fewest(Set<Integer> keeping, TimedSearch.Watch kind, int nodes) {
         Set<Integer> fewest = new TreeSet<>(keeping);
         for (int part : keeping) {
             Set<Integer> fewer = new TreeSet<>(fewest);
@@ -127,8 +138,8 @@ final class Refinement {
     }
 
     private Outcome shown(
-            List<Instant.Event> beginning, List<TimedSearch.Step> way, Predicate<Moment> onBench, boolean inTheEnd) {
-        return play(beginning, way, onBench, inTheEnd)
+            List<Instant.Event> beginning, List<TimedSearch.Step> way, Predicate<Moment> onBench, Replay.When when) {
+        return play(beginning, way, onBench, when)
                 .<Outcome>map(Outcome.Fails::new)
                 .orElseGet(() -> new Outcome.Open(
                         way.stream().map(step -> machine.words(step.move())).toList()));
@@ -136,7 +147,7 @@ final class Refinement {
 
     /** Plays a way on the bench with times that keep to all ranges: the earliest, the latest, and between them. */
     Optional<Refutation> play(
-            List<Instant.Event> beginning, List<TimedSearch.Step> way, Predicate<Moment> onBench, boolean inTheEnd) {
+            List<Instant.Event> beginning, List<TimedSearch.Step> way, Predicate<Moment> onBench, Replay.When when) {
         Schedule schedule = Schedule.of(beginning, way);
         Optional<long[]> earliest = schedule.earliest();
         Optional<long[]> latest = schedule.latest();
@@ -145,7 +156,7 @@ final class Refinement {
         }
         for (int part : new int[] {2, 1, 3, 0, 4}) {
             long[] times = between(earliest.get(), latest.get(), part);
-            Optional<Refutation> played = play(schedule, beginning, way, times, onBench, inTheEnd);
+            Optional<Refutation> played = play(schedule, beginning, way, times, onBench, when);
             if (played.isPresent()) {
                 return played;
             }
@@ -155,7 +166,7 @@ final class Refinement {
 
     /** Plays what hands do at nominal times, each after all has settled, and looks at the end. */
     Optional<Refutation> nominal(List<Machine.Move> hands, Predicate<Moment> onBench) {
-        return replay.find(hands, onBench, true);
+        return replay.find(hands, onBench, Replay.When.IN_THE_END);
     }
 
     /** All bounds are on differences, so that what lies between two solutions is a solution. */
@@ -173,7 +184,7 @@ final class Refinement {
             List<TimedSearch.Step> way,
             long[] times,
             Predicate<Moment> onBench,
-            boolean inTheEnd) {
+            Replay.When when) {
         long shift = beginning.isEmpty() ? QUIET_BEFORE : BREAKER_MAKES;
         List<Pace.Named> named = new ArrayList<>();
         for (Schedule.Taken taken : schedule.taken()) {
@@ -199,7 +210,7 @@ final class Refinement {
                 at.add(shift + times[i + 1]);
             }
         }
-        return replay.playAt(hands, at, Pace.of(named), onBench, inTheEnd);
+        return replay.playAt(hands, at, Pace.of(named), onBench, when);
     }
 
     /** What follows at once in the search, the contacts behind a hand or a timer, follows as soon as it may. */

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -24,6 +25,16 @@ import parable.scenario.Step;
 /** Plays what hands do in a story on the bench, at nominal times: one after the other, and all that follow each other at once. */
 final class Replay {
 
+    /** Which instants of a play count. */
+    enum When {
+        /** All of them. */
+        AT_ANY_INSTANT,
+        /** Those after the last hand. */
+        AFTER_THE_LAST_HAND,
+        /** Only the end, when all has settled. */
+        IN_THE_END
+    }
+
     private static final long APART = 8_000_000;
     private static final long LONGEST = 60_000_000;
 
@@ -38,6 +49,7 @@ final class Replay {
     /** By when all has settled after switching on, in microseconds: time enough for all timers one after the other. */
     private final long ready;
 
+    private final List<Outages.Outage> outages;
     private final List<Step> script = new ArrayList<>();
     private Optional<Bench> settled = Optional.empty();
     private List<Step> beginning = List.of();
@@ -50,6 +62,7 @@ final class Replay {
     Replay(Assembly assembly, List<Fault> faults) {
         this.faults = faults;
         this.assembly = assembly;
+        outages = Machine.outages(assembly, faults);
         long timers = assembly.parts().stream().mapToLong(Replay::longest).sum()
                 + Programmed.of(assembly).map(Programmed::longest).orElse(0L);
         ready = Math.min(APART + timers, LONGEST);
@@ -80,15 +93,57 @@ final class Replay {
      * Looks for an instant on the bench.
      *
      * @param hands what hands do, in order
-     * @param inTheEnd whether only the end counts, when all has settled
+     * @param when which instants count
      * @return the story up to the first instant of the kind, empty if neither way of playing comes to one
      */
-    Optional<Refutation> find(List<Machine.Move> hands, Predicate<Moment> kind, boolean inTheEnd) {
-        return play(hands, APART, kind, inTheEnd).or(() -> play(hands, 0, kind, inTheEnd));
+    Optional<Refutation> find(List<Machine.Move> hands, Predicate<Moment> kind, When when) {
+        return play(hands, APART, kind, when).or(() -> play(hands, 0, kind, when));
     }
 
-    private Optional<Refutation> play(List<Machine.Move> hands, long apart, Predicate<Moment> kind, boolean inTheEnd) {
-        return look(played(hands, apart), kind, inTheEnd, Pace.NOMINAL);
+    /** What hands do one after the other, then something more, up to the first instant of a kind; empty if there is none. */
+    Optional<Refutation> pushed(List<Machine.Move> hands, Action more, Predicate<Moment> kind) {
+        Bench bench = played(hands, APART);
+        bench.runUntil(bench.now() + APART);
+        long last = bench.now();
+        act(bench, more);
+        bench.runUntil(last + APART);
+        return bench.instants().stream()
+                .filter(instant -> instant > last)
+                .filter(instant -> kind.test(bench.momentAt(instant)))
+                .findFirst()
+                .map(instant -> refutation(bench, instant, Pace.NOMINAL));
+    }
+
+    /**
+     * Looks for an instant after the last hand on the bench; at that hand itself it must not be so.
+     *
+     * @param hands what hands do, in order
+     * @return the story up to the first instant of the kind, empty if neither way of playing comes to one
+     */
+    Optional<Refutation> afterwards(List<Machine.Move> hands, Predicate<Moment> kind) {
+        return Stream.of(APART, 0L)
+                .flatMap(apart -> playAfterwards(hands, apart, kind).stream())
+                .findFirst();
+    }
+
+    private Optional<Refutation> playAfterwards(List<Machine.Move> hands, long apart, Predicate<Moment> kind) {
+        Bench bench = played(hands.subList(0, hands.size() - 1), apart);
+        bench.runUntil(bench.now() + apart);
+        if (kind.test(bench.moment())) {
+            return Optional.empty();
+        }
+        long last = bench.now();
+        action(hands.get(hands.size() - 1), bench.moment()).forEach(action -> act(bench, action));
+        bench.runUntil(last + LONGEST);
+        return bench.instants().stream()
+                .filter(instant -> instant > last)
+                .filter(instant -> kind.test(bench.momentAt(instant)))
+                .findFirst()
+                .map(instant -> refutation(bench, instant, Pace.NOMINAL));
+    }
+
+    private Optional<Refutation> play(List<Machine.Move> hands, long apart, Predicate<Moment> kind, When when) {
+        return look(played(hands, apart), kind, when, Pace.NOMINAL);
     }
 
     private Bench played(List<Machine.Move> hands, long apart) {
@@ -108,9 +163,9 @@ final class Replay {
      * @return the story up to the first instant of the kind, or up to the end, empty if there is none
      */
     Optional<Refutation> playAt(
-            List<Machine.Move> hands, List<Long> times, Pace pace, Predicate<Moment> kind, boolean inTheEnd) {
+            List<Machine.Move> hands, List<Long> times, Pace pace, Predicate<Moment> kind, When when) {
         Bench bench = play(hands, times, pace, 0);
-        return look(bench, kind, inTheEnd, pace);
+        return look(bench, kind, when, pace);
     }
 
     /** Plays what hands do at given times and goes on until a time, all in microseconds. */
@@ -153,7 +208,13 @@ final class Replay {
 
     /** Plays what hands do, and looks whether things still move long after; the instant is the last at which anything changed. */
     Optional<Refutation> restless(List<Machine.Move> hands) {
-        Bench bench = played(hands, APART);
+        return Stream.of(APART, 0L)
+                .flatMap(apart -> restless(hands, apart).stream())
+                .findFirst();
+    }
+
+    private Optional<Refutation> restless(List<Machine.Move> hands, long apart) {
+        Bench bench = played(hands, apart);
         long last = bench.now();
         bench.runUntil(last + APART);
         long late = bench.instants().stream()
@@ -188,15 +249,26 @@ final class Replay {
         return bench;
     }
 
-    private Optional<Refutation> look(Bench bench, Predicate<Moment> kind, boolean inTheEnd, Pace pace) {
-        bench.runUntil(bench.now() + (inTheEnd ? LONGEST : APART));
-        if (inTheEnd) {
-            return kind.test(bench.moment()) ? Optional.of(refutation(bench, bench.now(), pace)) : Optional.empty();
+    private Optional<Refutation> look(Bench bench, Predicate<Moment> kind, When when, Pace pace) {
+        long last = bench.now();
+        bench.runUntil(last + (when == When.AT_ANY_INSTANT ? APART : LONGEST));
+        if (when == When.IN_THE_END && kind.test(bench.moment())) {
+            return Optional.of(refutation(bench, bench.now(), pace));
         }
         return bench.instants().stream()
+                .filter(instant -> instant > countsAfter(when, last))
                 .filter(instant -> kind.test(bench.momentAt(instant)))
                 .findFirst()
                 .map(instant -> refutation(bench, instant, pace));
+    }
+
+    /** Instants later than this count; what still changes half a minute after the last hand goes on for ever, as a flasher does. */
+    private static long countsAfter(When when, long last) {
+        return switch (when) {
+            case AT_ANY_INSTANT -> -1;
+            case AFTER_THE_LAST_HAND -> last;
+            case IN_THE_END -> last + LONGEST / 2;
+        };
     }
 
     private Refutation refutation(Bench bench, long instant, Pace pace) {
@@ -212,14 +284,10 @@ final class Replay {
     }
 
     private List<Action> action(Machine.Move move, Moment moment) {
-        if (move.part() < 0) {
-            List<Action> all = new ArrayList<>();
-            for (Part part : assembly.parts()) {
-                if (part.drive().verbs().containsKey(Verb.LOSE)) {
-                    all.add(new Action(isThere(moment, part) ? Verb.LOSE : Verb.RESTORE, part.tag()));
-                }
-            }
-            return all;
+        if (move.part() == Machine.POWER) {
+            return move.value() == Machine.ALL_THERE
+                    ? givenBack(moment)
+                    : outages.get(move.value() - 1).taken();
         }
         Part part = assembly.parts().get(move.part());
         if (part.drive() instanceof Drive.ByTurning turning) {
@@ -233,6 +301,15 @@ final class Replay {
                         verb.getValue() == (part.family() == Family.PUSH_BUTTON ? move.value() & 1 : move.value()))
                 .map(verb -> new Action(verb.getKey(), part.tag()))
                 .limit(1)
+                .toList();
+    }
+
+    /** What is away comes back. */
+    private List<Action> givenBack(Moment moment) {
+        return outages.stream()
+                .flatMap(outage -> outage.given().stream())
+                .distinct()
+                .filter(action -> !isThere(moment, assembly.part(action.tag()).orElseThrow()))
                 .toList();
     }
 

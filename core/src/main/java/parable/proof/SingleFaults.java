@@ -36,6 +36,9 @@ public final class SingleFaults {
             Fault.Kind.OFF,
             Fault.Kind.EARTHED);
 
+    /** What an earth fault makes by itself, so that its protection opens. */
+    private static final Set<String> MADE_BY_EARTH = Set.of(Shorts.NO_SHORT, Shorts.APART);
+
     private final Assembly assembly;
     private final BooleanSupplier cancelled;
     private final List<Usual> healthy;
@@ -145,9 +148,10 @@ public final class SingleFaults {
     private List<Claim> claims(Machine machine, Explorer explorer, Refinement refinement, List<Fault> faults) {
         Replay replay = new Replay(assembly, faults);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
-        List<Claim> claims = new ArrayList<>(new Claims(machine, explorer, deciding).claims());
+        List<Claim> claims = new ArrayList<>(new Requirements(
+                        assembly, machine, explorer, new Machine(assembly, faults), replay, refinement, cancelled)
+                .underFault());
         claims.addAll(new Own(assembly, machine, explorer, deciding).claims());
-        claims.addAll(new Rest(machine, explorer, replay, assembly.sheet().duty()).claims());
         return claims;
     }
 
@@ -182,7 +186,7 @@ public final class SingleFaults {
                 .keepingTo(keeping);
         List<Claim> claims = claims(machine, explorer, refinement, faults).stream()
                 .filter(claim -> holding.contains(claim.id()))
-                .filter(claim -> !isEarthed(fault) || !claim.id().equals("no-short"))
+                .filter(claim -> !isEarthed(fault) || !MADE_BY_EARTH.contains(claim.id()))
                 .toList();
         if (isAllHeld(explorer, claims)) {
             (isEarthed(fault) ? protecting : unharmed).add(machine, explorer.states());

@@ -71,7 +71,7 @@ enum Standing {
 
         @Override
         boolean shows(Moment moment, String tag) {
-            return Claims.DRIVEN.contains(moment.condition(tag));
+            return Stops.DRIVEN.contains(moment.condition(tag));
         }
     },
     DEAD("is not fed", FED.families, "stopped", "stands", "stands still", "standing", "off") {

@@ -11,6 +11,14 @@ import parable.proof.Instant.Kind;
 /** A part whose times are kept: what it does the moment its coil is fed or not, and what may come to pass on it next. */
 sealed interface Timed {
 
+    /** Whether it feels that its coil is fed, as it did last. */
+    default boolean isFelt(Instant now) {
+        return false;
+    }
+
+    /** Starts whatever may run in the state that it is in, for how long nobody knows. */
+    void resume(Instant now);
+
     /** It feels its coil. */
     void feel(Instant now, boolean fed, boolean barred);
 
@@ -30,6 +38,11 @@ sealed interface Timed {
     record OfArmature(int part, Part of) implements Timed {
 
         @Override
+        public boolean isFelt(Instant now) {
+            return now.isCommanded(part);
+        }
+
+        @Override
         public void feel(Instant now, boolean fed, boolean barred) {
             int value = now.value(part);
             if (fed != now.isCommanded(part)) {
@@ -43,6 +56,18 @@ sealed interface Timed {
                 }
             } else if (fed && value == Component.Armature.STARTED && !barred && !now.runs(part, Kind.MAKE)) {
                 begin(now, true);
+            }
+        }
+
+        @Override
+        public void resume(Instant now) {
+            int value = now.value(part);
+            boolean away = value == Component.Armature.STARTED
+                    || value == Component.Armature.RISING
+                    || value == Component.Armature.IN;
+            now.command(part, away);
+            if (value != Component.Armature.REST && value != Component.Armature.IN) {
+                begin(now, away);
             }
         }
 
@@ -105,6 +130,22 @@ sealed interface Timed {
     record OfClock(int part, TimerProgram program) implements Timed {
 
         @Override
+        public void resume(Instant now) {
+            int value = now.value(part);
+            new Component.Clock(program)
+                    .stageAfter(value)
+                    .ifPresent(stage -> now.start(part, Kind.STAGE, stage.after()));
+            if (Component.Clock.phase(value) == Component.Clock.RELEASED) {
+                now.start(part, Kind.NOTICE, program.released().get(0).after());
+            }
+        }
+
+        @Override
+        public boolean isFelt(Instant now) {
+            return Component.Clock.phase(now.value(part)) == Component.Clock.FED;
+        }
+
+        @Override
         public void feel(Instant now, boolean fed, boolean barred) {
             int value = now.value(part);
             int phase = Component.Clock.phase(value);
@@ -148,6 +189,14 @@ sealed interface Timed {
     record OfButton(int part, Part of) implements Timed {
 
         @Override
+        public void resume(Instant now) {
+            int value = now.value(part);
+            if (Component.Button.arrived(value) != value) {
+                now.start(part, Kind.MAKE, of.travel().toMake(Component.Button.isPushed(value)));
+            }
+        }
+
+        @Override
         public void feel(Instant now, boolean fed, boolean barred) {}
 
         @Override
@@ -174,6 +223,9 @@ sealed interface Timed {
     record OfHand(int part) implements Timed {
 
         @Override
+        public void resume(Instant now) {}
+
+        @Override
         public void feel(Instant now, boolean fed, boolean barred) {}
 
         @Override
@@ -193,6 +245,9 @@ sealed interface Timed {
      * once. What the terminals read counts when the scan begins; the filters are added to the time of the outputs.
      */
     record OfMemory(int part, Machine machine, long scan) implements Timed {
+
+        @Override
+        public void resume(Instant now) {}
 
         @Override
         public void feel(Instant now, boolean fed, boolean barred) {
@@ -219,6 +274,12 @@ sealed interface Timed {
 
     /** An output of a controller, which takes the filter's time and its own. */
     record OfOutput(int part, Part of, TimeRange filter) implements Timed {
+
+        /** What it is told it feels at once; what it was told before it has not done yet. */
+        @Override
+        public void resume(Instant now) {
+            now.command(part, now.value(part) == 1);
+        }
 
         @Override
         public void feel(Instant now, boolean fed, boolean barred) {
@@ -251,6 +312,9 @@ sealed interface Timed {
 
     /** A timer of a program, which counts from the scan that sets it going; a mark after the first comes up to a scan sooner. */
     record OfProgramTimer(int part, Machine machine, Programmed controller) implements Timed {
+
+        @Override
+        public void resume(Instant now) {}
 
         @Override
         public void feel(Instant now, boolean fed, boolean barred) {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
@@ -29,21 +30,24 @@ final class TimedSearch {
     /** What leads from a node to the next. */
     record Step(Machine.Move move, List<Instant.Event> events) {}
 
-    /** A state, which coils are felt to be fed, and the times left. */
-    private record Node(long positions, long commanded, Zone zone, int parent) {}
+    /** A state, which coils are felt to be fed, the times left, and what a watch remembers. */
+    private record Node(long positions, long commanded, Zone zone, long memory, int parent) {}
 
-    private record Key(long positions, long commanded) {
+    private record Key(long positions, long commanded, long memory) {
 
         /** As any record's; written out, because keys are looked up so often that the generated one is felt. */
         @Override
         public int hashCode() {
-            long mixed = 31 * positions + commanded;
+            long mixed = 31 * (31 * positions + commanded) + memory;
             return (int) (mixed ^ mixed >>> 32);
         }
 
         @Override
         public boolean equals(Object other) {
-            return other instanceof Key that && positions == that.positions && commanded == that.commanded;
+            return other instanceof Key that
+                    && positions == that.positions
+                    && commanded == that.commanded
+                    && memory == that.memory;
         }
     }
 
@@ -56,6 +60,9 @@ final class TimedSearch {
 
     /** Nodes whose zones are part of one found later, so that whatever they lead to is found from there. */
     private final BitSet covered = new BitSet();
+
+    /** For each node the nodes that it leads to by itself, or those that cover these; by numbers of nodes two each. */
+    private final List<int[]> ownSteps = new ArrayList<>();
 
     private final boolean thorough;
     private boolean complete;
@@ -88,6 +95,15 @@ final class TimedSearch {
      */
     static TimedSearch quick(Machine machine, Set<Integer> keeping, BooleanSupplier cancelled) {
         return new TimedSearch(machine, keeping, true, false, cancelled);
+    }
+
+    /**
+     * The same without hands: only what is set going by itself goes on.
+     *
+     * @param keeping the parts that keep their times, by their positions among the sheet's
+     */
+    static TimedSearch leftAlone(Machine machine, Set<Integer> keeping, BooleanSupplier cancelled) {
+        return new TimedSearch(machine, keeping, false, false, cancelled);
     }
 
     private static Map<Integer, Timed> timed(Machine machine, Set<Integer> keeping) {
@@ -134,13 +150,39 @@ final class TimedSearch {
     }
 
     /** What a node is looked at for: its state, and whether nothing is under way in it. */
-    interface Kind {
+    interface Kind extends Watch {
         boolean test(long positions, Conduction conduction, boolean settled);
+
+        @Override
+        default int after(long before, Machine.Move hand) {
+            return 0;
+        }
+
+        @Override
+        default boolean isBroken(long memory, long positions, Conduction conduction, boolean settled) {
+            return test(positions, conduction, settled);
+        }
+    }
+
+    /** What a way is looked at for: what its last hand did, and what came of it by itself since. */
+    interface Watch {
+        /** What is to be remembered of what a hand does in a state, until the next hand. */
+        int after(long before, Machine.Move hand);
+
+        /** Whether a node is of the kind that is looked for. */
+        boolean isBroken(long memory, long positions, Conduction conduction, boolean settled);
     }
 
     /** Begins with everything at rest, all coils dead until now. */
     Instant rest() {
         return new Instant(machine, machine.initial(), 0, Zone.EMPTY);
+    }
+
+    /** Begins in a state that has come about in whatever way and time. */
+    Instant underway(long positions) {
+        Instant now = Instant.underway(machine, positions);
+        timed.values().forEach(kept -> kept.resume(now));
+        return now;
     }
 
     /** Begins where an earlier search has ended. */
@@ -160,15 +202,15 @@ final class TimedSearch {
      *
      * @return the first node of the kind, empty if there is none among those gone through
      */
-    Optional<Integer> find(List<Instant> beginnings, Kind kind) {
+    Optional<Integer> find(List<Instant> beginnings, Watch watch) {
         for (int i = 0; i < beginnings.size(); i++) {
-            add(beginnings.get(i), -1 - i);
+            add(beginnings.get(i), 0, -1 - i);
         }
         for (int i = 0; i < nodes.size(); i++) {
             if (nodes.size() > MOST_NODES || (i & LOOK_UP) == LOOK_UP && cancelled.getAsBoolean()) {
                 return Optional.empty();
             }
-            if ((thorough || !covered.get(i)) && visit(i, kind)) {
+            if ((thorough || !covered.get(i)) && visit(i, watch)) {
                 return Optional.of(i);
             }
         }
@@ -194,73 +236,131 @@ final class TimedSearch {
         return nodes.get(node).positions();
     }
 
-    private boolean visit(int index, Kind kind) {
+    private boolean visit(int index, Watch watch) {
         Node node = nodes.get(index);
         Conduction conduction = machine.conduction(node.positions());
-        List<Consumer<Instant>> own = own(node, conduction);
-        if (kind.test(node.positions(), conduction, own.isEmpty())) {
+        Own own = own(node, conduction);
+        if (watch.isBroken(node.memory(), node.positions(), conduction, own.settled())) {
             return true;
         }
         metShort |= conduction.shorted();
         if (!conduction.shorted()) {
-            own.forEach(step -> add(step, index));
+            own.steps().forEach(step -> add(step, node.memory(), index)
+                    .ifPresent(next -> ownSteps.add(new int[] {index, next})));
             if (withHands) {
                 List<Machine.Move> hands = machine.handMoves(node.positions());
                 for (int i = hands.size() - 1; i >= 0; i--) {
                     Machine.Move move = hands.get(i);
-                    add(now -> act(now, move), index);
+                    add(now -> act(now, move), watch.after(node.positions(), move), index);
                 }
             }
         }
         return false;
     }
 
-    private List<Consumer<Instant>> own(Node node, Conduction conduction) {
-        if (conduction.shorted()) {
-            return List.of();
-        }
+    /** What may come to pass by itself, and whether none of it has to. */
+    private record Own(List<Consumer<Instant>> steps, boolean settled) {}
+
+    private Own own(Node node, Conduction conduction) {
         List<Consumer<Instant>> own = new ArrayList<>();
+        if (conduction.shorted()) {
+            return new Own(own, true);
+        }
         Instant before = instant(node);
         timed.forEach((part, kept) -> own.addAll(kept.next(before, machine.isBarred(node.positions(), part))));
+        boolean settled = own.isEmpty();
         for (Machine.Move move : machine.ownMoves(node.positions(), conduction)) {
             if (!timed.containsKey(move.part())) {
                 own.add(now -> now.move(move.part(), move.value()));
+                settled &= machine.mayStay(node.positions(), move.part(), conduction);
             }
         }
-        return own;
+        if (!conduction.isSure()) {
+            timed.forEach((part, kept) -> {
+                if (machine.isUnsure(node.positions(), part, conduction)) {
+                    own.add(now -> kept.feel(now, !kept.isFelt(now), machine.isBarred(node.positions(), part)));
+                }
+            });
+        }
+        return new Own(own, settled);
     }
 
     private Instant instant(Node node) {
         return new Instant(machine, node.positions(), node.commanded(), node.zone());
     }
 
-    private void add(Consumer<Instant> step, int parent) {
+    private OptionalInt add(Consumer<Instant> step, long memory, int parent) {
         Instant now = instant(nodes.get(parent));
         step.accept(now);
-        add(now, parent);
+        return add(now, memory, parent);
     }
 
-    /** Lets all coils feel what has become of their voltage in the same instant, and keeps the node if it is new. */
-    private void add(Instant now, int parent) {
+    /**
+     * Lets all coils feel what has become of their voltage in the same instant, and keeps the node if it is new.
+     *
+     * @return the number of the node, or of one that covers it; empty if the instant cannot be
+     */
+    private OptionalInt add(Instant now, long before, int parent) {
         feel(now);
-        now.zone().map(Zone::later).ifPresent(zone -> {
-            List<Integer> same =
-                    seen.computeIfAbsent(new Key(now.positions(), now.commanded()), any -> new ArrayList<>(1));
-            for (int earlier : same) {
-                Zone known = nodes.get(earlier).zone();
-                if (known.hasClocksOf(zone) && known.includes(zone)) {
-                    return;
-                }
+        long memory = withHands ? before : parent < 0 ? now.unknown() : stillUnknown(before, now);
+        Optional<Zone> left = now.zone().map(Zone::later);
+        if (left.isEmpty()) {
+            return OptionalInt.empty();
+        }
+        Zone zone = left.get();
+        List<Integer> same =
+                seen.computeIfAbsent(new Key(now.positions(), now.commanded(), memory), any -> new ArrayList<>(1));
+        for (int earlier : same) {
+            Zone known = nodes.get(earlier).zone();
+            if (known.hasClocksOf(zone) && known.includes(zone)) {
+                return OptionalInt.of(earlier);
             }
-            same.removeIf(earlier -> {
-                Zone known = nodes.get(earlier).zone();
-                boolean covers = zone.hasClocksOf(known) && zone.includes(known);
-                covered.set(earlier, covers);
-                return covers;
-            });
-            same.add(nodes.size());
-            nodes.add(new Node(now.positions(), now.commanded(), zone, parent));
+        }
+        int number = nodes.size();
+        same.removeIf(earlier -> {
+            Zone known = nodes.get(earlier).zone();
+            boolean covers = zone.hasClocksOf(known) && zone.includes(known);
+            if (covers) {
+                covered.set(earlier);
+                ownSteps.add(new int[] {earlier, number});
+            }
+            return covers;
         });
+        same.add(number);
+        nodes.add(new Node(now.positions(), now.commanded(), zone, memory, parent));
+        return OptionalInt.of(number);
+    }
+
+    /**
+     * Of the parts of which nobody knew for how long something had been under way those of which that is still so. A node in which less is known
+     * does not cover one in which more is.
+     */
+    private static long stillUnknown(long before, Instant now) {
+        long unknown = before;
+        for (Instant.Event event : now.events()) {
+            unknown &= ~(1L << event.part());
+        }
+        return unknown;
+    }
+
+    /** The steps that are taken by themselves from node to node; of one that was passed over, to the one that covers it. */
+    OwnSteps ownSteps() {
+        int[] count = new int[nodes.size() + 1];
+        ownSteps.forEach(step -> count[step[0] + 1]++);
+        for (int i = 0; i < nodes.size(); i++) {
+            count[i + 1] += count[i];
+        }
+        int[] targets = new int[ownSteps.size()];
+        int[] next = count.clone();
+        ownSteps.forEach(step -> targets[next[step[0]]++] = step[1]);
+        OwnSteps steps = new OwnSteps();
+        for (int i = 0; i < nodes.size(); i++) {
+            steps.next();
+            for (int t = count[i]; t < count[i + 1]; t++) {
+                steps.add(targets[t]);
+            }
+        }
+        return steps;
     }
 
     private void feel(Instant now) {
@@ -268,17 +368,21 @@ final class TimedSearch {
             return;
         }
         Conduction conduction = machine.conduction(now.positions());
-        timed.forEach((part, kept) -> kept.feel(
-                now, machine.isFed(now.positions(), part, conduction), machine.isBarred(now.positions(), part)));
+        timed.forEach((part, kept) -> {
+            boolean fed = machine.isUnsure(now.positions(), part, conduction)
+                    ? kept.isFelt(now)
+                    : machine.isFed(now.positions(), part, conduction);
+            kept.feel(now, fed, machine.isBarred(now.positions(), part));
+        });
     }
 
     /** Goes through everything and returns the nodes in which nothing is under way, in the order they were found. */
     List<Integer> ends(List<Instant> beginnings) {
         List<Integer> ends = new ArrayList<>();
-        find(beginnings, (positions, conduction, settled) -> false);
+        find(beginnings, (Kind) (positions, conduction, settled) -> false);
         for (int i = 0; i < nodes.size(); i++) {
             Conduction conduction = machine.conduction(nodes.get(i).positions());
-            if (!conduction.shorted() && own(nodes.get(i), conduction).isEmpty()) {
+            if (!conduction.shorted() && own(nodes.get(i), conduction).settled()) {
                 ends.add(i);
             }
         }
@@ -315,7 +419,7 @@ final class TimedSearch {
                 return hand.get();
             }
         }
-        for (Consumer<Instant> own : own(from, conduction)) {
+        for (Consumer<Instant> own : own(from, conduction).steps()) {
             Instant now = instant(from);
             own.accept(now);
             Machine.Move move = difference(from.positions(), now.positions());

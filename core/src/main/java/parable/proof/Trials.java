@@ -144,7 +144,7 @@ final class Trials {
     }
 
     boolean isDriven(Moment moment) {
-        return Claims.DRIVEN.contains(moment.condition(motor()));
+        return Stops.DRIVEN.contains(moment.condition(motor()));
     }
 
     /** The instants at which anything changed, from a time on. */

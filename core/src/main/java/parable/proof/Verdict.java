@@ -14,7 +14,9 @@ public enum Verdict {
      * Not decided: the search was ended early or came to its limit, or it found an order of events that breaks the claim and that the
      * bench could not be made to show. Never a pass.
      */
-    UNFINISHED;
+    UNFINISHED,
+    /** What it speaks of is never come to: the sheet is shorted as soon as it is switched on, or no motor ever runs. Never a pass. */
+    NOT_REACHED;
 
     /** Whether the claim is proved. */
     public boolean holds() {
@@ -28,6 +30,7 @@ public enum Verdict {
             case HOLDS_WITHIN_TIMES -> "Holds within the stated times";
             case FAILS -> "Fails";
             case UNFINISHED -> "Not finished";
+            case NOT_REACHED -> "Not reached";
         };
     }
 

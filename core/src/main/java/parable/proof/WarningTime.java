@@ -32,10 +32,11 @@ final class WarningTime implements ClaimSource {
         if (sounded(trials.nominal(pressed), Trials.BEFORE)) {
             return Optional.of(claim(tag, tag + " pressed: ", pressed, Trials.BEFORE));
         }
-        Machine.Move power = new Machine.Move(Machine.POWER, 0, true);
+        Machine.Move lost = new Machine.Move(Machine.POWER, 1, true);
+        Machine.Move back = new Machine.Move(Machine.POWER, Machine.ALL_THERE, true);
         long returns = Trials.BEFORE + 2 * Trials.FINGER;
         Trials.Script held = trials.moved(
-                List.of(power, trials.moves(List.of(press)).get(0), power),
+                List.of(lost, trials.moves(List.of(press)).get(0), back),
                 List.of(Trials.BEFORE, Trials.BEFORE + Trials.FINGER, returns));
         return sounded(trials.nominal(held), returns)
                 ? Optional.of(claim(tag, "Power returned and " + tag + " held: ", held, returns))

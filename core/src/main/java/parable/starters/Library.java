@@ -2,7 +2,6 @@ package parable.starters;
 
 import java.util.List;
 import java.util.stream.Stream;
-import parable.circuit.Circuit;
 import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
@@ -92,16 +91,12 @@ public final class Library {
                         american("Fan", fan).with(Starting.HAND_OFF_AUTO).showing(Lamp.RUNNING)));
     }
 
-    /** A starter with every lamp; its control supply is taken ahead of the breaker, so that it can be tried alone. */
+    /** A starter with every lamp. */
     static Job lampBoard() {
         MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW", "4.9 A", "10 A");
         Draft draft = new Draft(
                 Starter.of(iec("Lamp board", pump).with(EmergencyStop.ONE).showing(Lamp.values()))
                         .sheet());
-        draft.replace(
-                Circuit.POWER,
-                "@1L1 F1[1-2]",
-                "@L1 F1[1-2] L ; ahead of the breaker, so that the control circuit can be tried with the power isolated");
         draft.device("push-button", "S5", "Level", "door", "blocks", "13-14", "colour", "black");
         draft.device("control-relay", "K2", "Level reached", "panel", "coil", "230 V AC", "changeovers", "1");
         draft.device("pilot-lamp", "P6", "Filling", "door", "lamp", "230 V AC", "colour", "blue");

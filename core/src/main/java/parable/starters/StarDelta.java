@@ -13,6 +13,13 @@ final class StarDelta extends LadderPart {
         contactor(tags.main(), "Main", (byStar ? "13-14 43-44" : "13-14") + forLamp);
         contactor(tags.star(), "Star", byStar ? "13-14 21-22" : "21-22");
         contactor(tags.delta(), "Delta", "21-22");
+        draft.device(
+                "mechanical-interlock",
+                tags.interlock(),
+                "Interlock",
+                "panel",
+                "between",
+                tags.star() + " " + tags.delta());
         boolean deadTime = wish.has(Running.STAR_DELTA_DEAD_TIME);
         draft.device(
                 "timer",

@@ -1,11 +1,14 @@
 package parable.proof;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -25,14 +28,15 @@ final class NaiveExplorer {
 
     private final Assembly assembly;
     private final Network network;
+    private final Map<String, String> first = new HashMap<>();
     private final Set<Map<String, String>> seen = new HashSet<>();
     private final Set<Map<String, String>> shorted = new HashSet<>();
     private final Map<Map<String, String>, List<Map<String, String>>> own = new HashMap<>();
+    private final Set<Map<String, String>> mustMove = new HashSet<>();
 
     NaiveExplorer(Assembly assembly) {
         this.assembly = assembly;
         this.network = Network.of(assembly);
-        Map<String, String> first = new HashMap<>();
         first.put("power", "there");
         for (Part part : assembly.parts()) {
             switch (part.family()) {
@@ -65,6 +69,11 @@ final class NaiveExplorer {
         return !shorted.isEmpty();
     }
 
+    /** Whether something is shorted as soon as the power is on. */
+    boolean isShortedAtOnce() {
+        return shorted.contains(first);
+    }
+
     /** Whether there is a state of a kind. */
     boolean finds(Predicate<Map<String, String>> kind) {
         return seen.stream().anyMatch(kind);
@@ -72,18 +81,28 @@ final class NaiveExplorer {
 
     /** Whether nothing moves by itself in a state and nothing is shorted. */
     boolean isSettled(Map<String, String> state) {
-        return !shorted.contains(state) && own.get(state).isEmpty();
+        return !shorted.contains(state) && !mustMove.contains(state);
+    }
+
+    /** Whether the circuit never goes round in a loop by itself: whoever takes away the states that lead nowhere, again and again, is left with none. */
+    boolean comesToRest() {
+        Set<Map<String, String>> left = new HashSet<>(seen);
+        while (left.removeIf(
+                state -> !mustMove.contains(state) || own.get(state).stream().noneMatch(left::contains))) {
+            assertThat(left.size()).isLessThan(seen.size());
+        }
+        return left.isEmpty();
     }
 
     /** Whether the circuit can come to rest by itself, or to a short circuit, from every state. */
-    boolean comesToRest() {
+    boolean canRest() {
         Set<Map<String, String>> resting = new HashSet<>();
         boolean more = true;
         while (more) {
             more = false;
             for (Map<String, String> state : seen) {
                 boolean rests = !resting.contains(state)
-                        && (own.get(state).isEmpty() || own.get(state).stream().anyMatch(resting::contains));
+                        && (!mustMove.contains(state) || own.get(state).stream().anyMatch(resting::contains));
                 more |= rests && resting.add(state);
             }
         }
@@ -121,11 +140,18 @@ final class NaiveExplorer {
         for (Part part : assembly.parts()) {
             if (part.family() == Family.PUSH_BUTTON) {
                 for (String to : button(state.get(part.tag()))) {
-                    next.add(with(state, part.tag(), to));
+                    Map<String, String> moved = with(state, part.tag(), to);
+                    next.add(moved);
+                    if (!isByHand(state, moved)) {
+                        mustMove.add(state);
+                    }
                 }
             } else if (part.family() == Family.CONTACTOR) {
                 for (String to : armature(state.get(part.tag()), part, solution)) {
                     next.add(with(state, part.tag(), to));
+                }
+                if (mustMove(state.get(part.tag()), part, solution)) {
+                    mustMove.add(state);
                 }
             }
         }
@@ -146,12 +172,37 @@ final class NaiveExplorer {
         };
     }
 
-    private List<String> armature(String now, Part part, Solution solution) {
+    private double share(Part part, Solution solution) {
         int index = assembly.parts().indexOf(part);
-        double share = solution.loadVoltage(network.load(index, 0)).rms()
+        return solution.loadVoltage(network.load(index, 0)).rms()
                 / part.loads().get(0).rated().volts();
+    }
+
+    /** What it may do; between the lowest and the highest voltage it may feel its coil fed and may not. */
+    private List<String> armature(String now, Part part, Solution solution) {
+        double share = share(part, solution);
         boolean held = now.equals("in") || now.equals("let go");
-        boolean fed = share >= (held ? 0.5 : 0.85);
+        Set<String> next = new LinkedHashSet<>();
+        if (share < (held ? 0.75 : 0.85)) {
+            next.addAll(armature(now, false));
+        }
+        if (share >= (held ? 0.20 : 0.65)) {
+            next.addAll(armature(now, true));
+        }
+        return List.copyOf(next);
+    }
+
+    /** At either end of its way it need not move where it may and may not feel its coil fed. */
+    private boolean mustMove(String now, Part part, Solution solution) {
+        double share = share(part, solution);
+        return switch (now) {
+            case "rest" -> share >= 0.85;
+            case "in" -> share < 0.20;
+            default -> true;
+        };
+    }
+
+    private static List<String> armature(String now, boolean fed) {
         return switch (now) {
             case "rest" -> fed ? List.of("fed") : List.of();
             case "fed" -> fed ? List.of("rising") : List.of("rising", "rest");

@@ -5,6 +5,7 @@ import java.util.function.Consumer;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -65,8 +66,19 @@ final class ProofView extends VBox {
         claims.getChildren().clear();
         tell();
         model.proofProperty().get().ifPresent(proof -> proof.claims().stream()
-                .sorted(Comparator.comparing(ProofView::urgency))
+                .sorted(Comparator.comparing(ProofView::urgency).thenComparing(Claim::sort))
                 .forEach(claim -> claims.getChildren().add(entry(claim))));
+        model.proofProperty().get().filter(proof -> !proof.limits().isEmpty()).ifPresent(proof -> claims.getChildren()
+                .add(limits(proof)));
+    }
+
+    /** What the proof leaves out, where its verdicts stand. */
+    private static VBox limits(Proof proof) {
+        VBox limits = new VBox(2, FindingsView.wrapped("What the proof leaves out", "finding-text"));
+        limits.getStyleClass().add("finding");
+        limits.setId("proof-limits");
+        proof.limits().forEach(sentence -> limits.getChildren().add(FindingsView.wrapped(sentence, "finding-reason")));
+        return limits;
     }
 
     /** Says how far it is. */
@@ -89,8 +101,9 @@ final class ProofView extends VBox {
         return switch (claim.verdict()) {
             case FAILS -> 0;
             case UNFINISHED -> 1;
-            case HOLDS_WITHIN_TIMES -> 2;
-            case HOLDS_AT_ANY_SPEED -> 3;
+            case NOT_REACHED -> 2;
+            case HOLDS_WITHIN_TIMES -> 3;
+            case HOLDS_AT_ANY_SPEED -> 4;
         };
     }
 
@@ -102,12 +115,21 @@ final class ProofView extends VBox {
     }
 
     private VBox entry(Claim claim) {
-        Label verdict = new Label(claim.verdict().words());
+        Label verdict = new Label(
+                claim.verdict().holds() && !claim.provided().isEmpty()
+                        ? "Holds, if"
+                        : claim.verdict().words());
         verdict.getStyleClass().add("severity");
         verdict.pseudoClassStateChanged(
                 PseudoClass.getPseudoClass(claim.verdict().word()), true);
-        VBox entry = new VBox(2, verdict, FindingsView.wrapped(claim.text(), "finding-text"));
+        Label sort = new Label(claim.sort().words());
+        sort.getStyleClass().add("finding-reason");
+        HBox head = new HBox(8, verdict, sort);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        VBox entry = new VBox(2, head, FindingsView.wrapped(claim.text(), "finding-text"));
         entry.getStyleClass().add("finding");
+        claim.provided()
+                .forEach(words -> entry.getChildren().add(FindingsView.wrapped("if " + words, "finding-reason")));
         if (!claim.times().isEmpty()) {
             entry.getChildren().add(FindingsView.wrapped("It rests on these times:", "finding-reason"));
             claim.times().forEach(time -> entry.getChildren().add(FindingsView.wrapped(time, "finding-reason")));
@@ -121,7 +143,7 @@ final class ProofView extends VBox {
                         "Replay in slow motion",
                         "Plays it on the bench, to the instant at which it breaks",
                         () -> replay.accept(refutation))));
-        entry.setAccessibleText(claim.verdict().words() + ": " + claim.text());
+        entry.setAccessibleText(claim.sort().words() + ", " + claim.verdictWords() + ": " + claim.text());
         return entry;
     }
 }

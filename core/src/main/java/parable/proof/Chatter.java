@@ -1,0 +1,102 @@
+package parable.proof;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+
+/**
+ * {@code comes-to-rest}: whatever is done, the circuit comes to rest in every order of events; it never goes round in a loop for ever. Where it
+ * could if every change took any time, loops are looked for within the stated times. The beat of a flasher is no such loop.
+ */
+final class Chatter implements ClaimSource {
+
+    static final String ID = "comes-to-rest";
+
+    private static final String TEXT =
+            "Nothing chatters: whatever is done, and in whatever order contacts move, the circuit comes to rest by itself.";
+
+    /** On so many states of loops it is not looked for fewer times that suffice. */
+    private static final int WORTH_FEWER = 500;
+
+    private final Machine machine;
+    private final Explorer explorer;
+    private final Machine timed;
+    private final Replay replay;
+    private final Refinement refinement;
+    private final BooleanSupplier cancelled;
+
+    /**
+     * The claim on a machine.
+     *
+     * @param timed the same with every place that a time is stated for
+     */
+    Chatter(
+            Machine machine,
+            Explorer explorer,
+            Machine timed,
+            Replay replay,
+            Refinement refinement,
+            BooleanSupplier cancelled) {
+        this.machine = machine;
+        this.explorer = explorer;
+        this.timed = timed;
+        this.replay = replay;
+        this.refinement = refinement;
+        this.cancelled = cancelled;
+    }
+
+    @Override
+    public List<Claim> claims() {
+        Optional<Integer> loop = explorer.firstLoop();
+        if (loop.isEmpty()) {
+            Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
+            return List.of(Claim.holding(ID, TEXT, verdict, List.of()));
+        }
+        List<Machine.Move> way = explorer.wayTo(loop.get());
+        List<Machine.Move> hands = way.stream().filter(Machine.Move::byHand).toList();
+        Optional<Refutation> chatters = replay.restless(hands);
+        if (chatters.isPresent()) {
+            return List.of(Claim.failing(ID, TEXT, chatters.get()));
+        }
+        List<String> story = way.stream().map(machine::words).toList();
+        return List.of(
+                explorer.isComplete() && !cancelled.getAsBoolean()
+                        ? Claim.of(ID, TEXT, withinTimes(), story)
+                        : Claim.open(ID, TEXT, story));
+    }
+
+    /** With the times of everything kept there may be no loop left. */
+    private Refinement.Outcome withinTimes() {
+        List<Long> states = explorer.onLoops();
+        for (Set<Integer> keeping : List.of(movers(states), refinement.everything())) {
+            if (!new Loops(timed, keeping, states, cancelled).mayGoOn()) {
+                return refinement.holds(fewest(keeping, states));
+            }
+        }
+        return new Refinement.Outcome.Open(List.of());
+    }
+
+    /** The parts with times of their own that move by themselves on a loop. */
+    private Set<Integer> movers(List<Long> states) {
+        Set<Integer> movers = new TreeSet<>();
+        for (long state : states) {
+            movers.addAll(TimedSearch.movers(machine, machine.ownMoves(state, machine.conduction(state)), false));
+        }
+        return movers;
+    }
+
+    private Set<Integer> fewest(Set<Integer> keeping, List<Long> states) {
+        if (states.size() > WORTH_FEWER) {
+            return keeping;
+        }
+        Set<Integer> fewest = new TreeSet<>(keeping);
+        for (int part : keeping) {
+            Set<Integer> fewer = new TreeSet<>(fewest);
+            fewer.remove(part);
+            fewest = new Loops(timed, fewer, states, cancelled).mayGoOn() ? fewest : fewer;
+        }
+        return fewest;
+    }
+}

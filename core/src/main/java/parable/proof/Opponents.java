@@ -1,0 +1,171 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import parable.bench.Action;
+import parable.bench.Condition;
+import parable.bench.Moment;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Part;
+import parable.parts.Verb;
+
+/**
+ * {@code never-together:ONE:OTHER}: two contactors that the power circuit makes opponents, for their poles together short something, join two
+ * supplies or put both kinds of current on a motor, are never in together. {@code by-hand:ONE:OTHER}, where no mechanical interlock is between
+ * them: not even if a hand pushes the armature of one.
+ */
+final class Opponents {
+
+    static final String NEVER = "never-together:";
+
+    private static final int MOST_CONTACTORS = 12;
+
+    private final Machine machine;
+    private final Explorer explorer;
+    private final Replay replay;
+    private final List<Pair> pairs;
+
+    /** Two opponents, by their positions among the parts. */
+    record Pair(int one, int other, boolean barred) {}
+
+    Opponents(Assembly assembly, Machine machine, Explorer explorer, Replay replay) {
+        this.machine = machine;
+        this.explorer = explorer;
+        this.replay = replay;
+        pairs = pairs(assembly, machine);
+    }
+
+    /** The opponents of a sheet. */
+    static List<Pair> pairs(Assembly assembly, Machine machine) {
+        int[] contactors = IntStream.of(machine.moving())
+                .filter(part -> isContactor(assembly, machine, part))
+                .limit(MOST_CONTACTORS)
+                .toArray();
+        List<Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < contactors.length; i++) {
+            for (int j = i + 1; j < contactors.length; j++) {
+                if (areOpponents(machine, contactors, i, j)) {
+                    pairs.add(new Pair(contactors[i], contactors[j], machine.isBarredBy(contactors[i], contactors[j])));
+                }
+            }
+        }
+        return pairs;
+    }
+
+    private static boolean isContactor(Assembly assembly, Machine machine, int part) {
+        boolean armature = machine.component(part) instanceof Component.Armature
+                || machine.component(part) instanceof Component.TwoPlace;
+        Part contactor = machine.parts().get(part);
+        return armature
+                && contactor.contacts().stream().filter(Contact::pole).anyMatch(pole -> assembly.nodes()
+                        .indexOf(new Terminal(contactor.tag(), pole.from()))
+                        .isPresent());
+    }
+
+    /** Whether two are a disaster together, with none or one or two of the others in, where neither of them is without the other. */
+    private static boolean areOpponents(Machine machine, int[] contactors, int i, int j) {
+        for (int k = -1; k < contactors.length; k++) {
+            for (int l = k; l < contactors.length; l++) {
+                boolean others = k != i && k != j && l != i && l != j;
+                if (others) {
+                    BitSet in = new BitSet();
+                    set(in, contactors, k);
+                    set(in, contactors, l);
+                    if (isDisaster(machine, in, contactors[i], contactors[j])
+                            && !isDisaster(machine, in, contactors[i])
+                            && !isDisaster(machine, in, contactors[j])) {
+                        return true;
+                    }
+                }
+            }
+        }
+        return false;
+    }
+
+    private static void set(BitSet in, int[] contactors, int number) {
+        if (number >= 0) {
+            in.set(contactors[number]);
+        }
+    }
+
+    private static boolean isDisaster(Machine machine, BitSet others, int... further) {
+        BitSet in = (BitSet) others.clone();
+        IntStream.of(further).forEach(in::set);
+        return machine.withPoles(in).isDisaster();
+    }
+
+    /** That they are never in together. */
+    List<Question> questions() {
+        return pairs.stream().map(this::never).toList();
+    }
+
+    /** That not even a hand brings them in together, where nothing bars that. */
+    List<Claim> byHand() {
+        return pairs.stream().filter(pair -> !pair.barred()).map(this::byHand).toList();
+    }
+
+    private Question never(Pair pair) {
+        String one = tag(pair.one());
+        String other = tag(pair.other());
+        return new Question(
+                never(machine, pair),
+                one + " and " + other + " are never in together.",
+                explorer.first(index -> machine.isIn(explorer.states().key(index), pair.one())
+                        && machine.isIn(explorer.states().key(index), pair.other())),
+                (positions, conduction, settled) ->
+                        machine.isIn(positions, pair.one()) && machine.isIn(positions, pair.other()),
+                moment -> isIn(moment, one) && isIn(moment, other),
+                Replay.When.AT_ANY_INSTANT);
+    }
+
+    /** What the claim on a pair is called. */
+    static String never(Machine machine, Pair pair) {
+        return NEVER + machine.parts().get(pair.one()).tag() + ":"
+                + machine.parts().get(pair.other()).tag();
+    }
+
+    private static boolean isIn(Moment moment, String tag) {
+        return moment.condition(tag) == Condition.IN;
+    }
+
+    private String tag(int part) {
+        return machine.parts().get(part).tag();
+    }
+
+    private Claim byHand(Pair pair) {
+        String one = tag(pair.one());
+        String other = tag(pair.other());
+        String id = "by-hand:" + one + ":" + other;
+        String text = "Not even a hand on an armature brings " + one + " and " + other
+                + " in together; only a mechanical interlock sees to that.";
+        for (int[] way : new int[][] {{pair.one(), pair.other()}, {pair.other(), pair.one()}}) {
+            Optional<Integer> broken = explorer.first(index -> isPushedIn(index, way[0], way[1]));
+            if (broken.isPresent()) {
+                List<Machine.Move> hands = explorer.wayTo(broken.get()).stream()
+                        .filter(Machine.Move::byHand)
+                        .toList();
+                Action push = new Action(Verb.PUSH, tag(way[1]));
+                return replay.pushed(
+                                hands, push, moment -> moment.shorted() || isIn(moment, one) && isIn(moment, other))
+                        .map(refutation -> Claim.failing(id, text, refutation))
+                        .orElseGet(() -> Claim.open(id, text, List.of(push.toString())));
+            }
+        }
+        return Claim.holding(
+                id, text, explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED, List.of());
+    }
+
+    /** Whether the first is in, with nothing more to happen by itself, so that a hand may push in the other one. */
+    private boolean isPushedIn(int index, int in, int pushed) {
+        long state = explorer.states().key(index);
+        return explorer.isSettled(index)
+                && machine.isIn(state, in)
+                && machine.value(state, pushed) == machine.component(pushed).rest()
+                && machine.hasPower(state);
+    }
+}
