@@ -1,9 +1,13 @@
 package parable.check;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
+import parable.network.PowerPath;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -15,9 +19,12 @@ final class OpenStopRule implements Rule {
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
         for (Rung rung : study.assembly().sheet().control()) {
-            if (feedsCoil(study, rung)) {
+            Set<String> coils = coils(study, rung);
+            if (!coils.isEmpty()) {
                 for (RungItem item : rung.items()) {
-                    if (item instanceof RungItem.Passage passage && isOpenStop(study, passage)) {
+                    if (item instanceof RungItem.Passage passage
+                            && isOpenStop(study, passage)
+                            && !startsAnother(study, passage.tag(), coils)) {
                         findings.add(finding(passage));
                     }
                 }
@@ -45,14 +52,30 @@ final class OpenStopRule implements Rule {
                         .isPresent();
     }
 
-    private static boolean feedsCoil(Study study, Rung rung) {
-        return rung.items().stream().anyMatch(item -> {
-            if (!(item instanceof RungItem.Passage passage)) {
-                return false;
+    /** Whether all these coils belong to contactors of motors that a release does not look after: then it starts a standby and stops nothing. */
+    private static boolean startsAnother(Study study, String release, Set<String> coils) {
+        Part stop = study.assembly().part(release).orElseThrow();
+        PowerPath power = new PowerPath(study.assembly());
+        Set<String> own = power.motorsBehind(stop);
+        return stop.family() == Family.OVERLOAD_RELAY
+                && coils.stream().allMatch(coil -> {
+                    Part contactor = study.assembly().part(coil).orElseThrow();
+                    Set<String> fed = power.motorsFedBy(contactor);
+                    return !fed.isEmpty() && Collections.disjoint(fed, own);
+                });
+    }
+
+    private static Set<String> coils(Study study, Rung rung) {
+        Set<String> coils = new LinkedHashSet<>();
+        for (RungItem item : rung.items()) {
+            if (item instanceof RungItem.Passage passage) {
+                Part part = study.assembly().part(passage.tag()).orElseThrow();
+                if (part.drive() instanceof Drive.ByCoil
+                        && part.loadBetween(passage.from(), passage.to()).isPresent()) {
+                    coils.add(part.tag());
+                }
             }
-            Part part = study.assembly().part(passage.tag()).orElseThrow();
-            return part.drive() instanceof Drive.ByCoil
-                    && part.loadBetween(passage.from(), passage.to()).isPresent();
-        });
+        }
+        return coils;
     }
 }

@@ -11,8 +11,10 @@ import parable.network.Potential;
  * One start, tried by hand.
  *
  * @param turned the positions of the selectors
+ * @param besides the buttons that were held besides
  * @param start what was pressed or actuated, empty if the motors ran without
  * @param held the motors that were driven while it was held
+ * @param shortly the motors that were driven two seconds after it was let go
  * @param after the motors that were driven once it was let go and all had settled
  * @param stops what became of each way to stop
  * @param afterPowerReturned the motors that were driven once the supply had failed and returned
@@ -25,8 +27,10 @@ import parable.network.Potential;
  */
 record Rehearsal(
         Map<String, String> turned,
+        List<String> besides,
         Optional<String> start,
         Set<String> held,
+        Set<String> shortly,
         Set<String> after,
         List<Stop> stops,
         Set<String> afterPowerReturned,
@@ -42,7 +46,7 @@ record Rehearsal(
      *
      * @param tag what was pressed, hit or tripped
      * @param stillDriven the motors that were driven all the same
-     * @param afterwards the motors that were driven once it was let go or reset
+     * @param afterwards the motors that it had stopped and that were driven again once it was let go or reset
      */
     record Stop(String tag, Set<String> stillDriven, Set<String> afterwards) {}
 }

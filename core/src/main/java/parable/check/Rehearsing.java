@@ -33,6 +33,7 @@ final class Rehearsing {
     private static final long READY = 60_000_000;
 
     private static final long MOMENT = 1_000;
+    private static final long SHORTLY = 2_000_000;
     private static final long FINGER = 300_000;
     private static final long SETTLED = 30_000_000;
     private static final long STOPPED = 8_000_000;
@@ -58,24 +59,73 @@ final class Rehearsing {
     List<Rehearsal> all() {
         List<Rehearsal> all = new ArrayList<>();
         for (Map<String, String> arrangement : arrangements()) {
-            shortedBy = Optional.empty();
-            voltages = new HashMap<>();
-            Bench bench = ready(arrangement);
-            Set<String> byItself = driven(bench.moment());
-            if (!byItself.isEmpty() || !hasStarts()) {
-                all.add(tried(bench, arrangement, Optional.empty(), byItself));
-            }
-            if (byItself.isEmpty()) {
-                for (Part part : assembly.parts()) {
-                    start(part).ifPresent(press -> {
-                        shortedBy = Optional.empty();
-                        backTo(bench, READY);
-                        all.add(started(bench, arrangement, press));
-                    });
-                }
+            tryAll(arrangement, Preparation.NONE, all);
+        }
+        prepared(all);
+        return all;
+    }
+
+    private void tryAll(Map<String, String> arrangement, Preparation preparation, List<Rehearsal> all) {
+        shortedBy = Optional.empty();
+        voltages = new HashMap<>();
+        Bench bench = ready(arrangement);
+        prepare(bench, preparation);
+        long ready = bench.now();
+        Set<String> byItself = driven(bench.moment());
+        boolean alone = preparation.acts().isEmpty();
+        if (alone && (!byItself.isEmpty() || !hasStarts())) {
+            all.add(tried(bench, arrangement, preparation, Optional.empty(), byItself, byItself));
+        }
+        if (!alone || byItself.isEmpty()) {
+            for (Part part : assembly.parts()) {
+                start(part).filter(press -> !preparation.holds(press.tag())).ifPresent(press -> {
+                    shortedBy = Optional.empty();
+                    backTo(bench, ready);
+                    all.add(started(bench, arrangement, preparation, press));
+                });
             }
         }
-        return all;
+    }
+
+    /** What nothing starts by itself is tried with permissives put as they must be: switches actuated, something reset or started before. */
+    private void prepared(List<Rehearsal> all) {
+        List<Preparation> preparations = Preparation.of(assembly);
+        for (int i = 0; i < preparations.size() && isAnyNeverDriven(all); i++) {
+            for (Map<String, String> arrangement : arrangements()) {
+                List<Rehearsal> further = new ArrayList<>();
+                tryAll(arrangement, preparations.get(i), further);
+                Set<String> known = everDriven(all);
+                further.stream()
+                        .filter(rehearsal -> !known.containsAll(rehearsal.held()))
+                        .forEach(all::add);
+            }
+        }
+    }
+
+    private static Set<String> everDriven(List<Rehearsal> all) {
+        Set<String> driven = new LinkedHashSet<>();
+        all.forEach(rehearsal -> {
+            driven.addAll(rehearsal.held());
+            driven.addAll(rehearsal.after());
+        });
+        return driven;
+    }
+
+    private boolean isAnyNeverDriven(List<Rehearsal> all) {
+        Set<String> driven = everDriven(all);
+        return all.stream().allMatch(rehearsal -> rehearsal.shortedBy().isEmpty())
+                && assembly.parts().stream()
+                        .anyMatch(part -> part.family() == Family.MOTOR && !driven.contains(part.tag()));
+    }
+
+    private void prepare(Bench bench, Preparation preparation) {
+        for (Action action : preparation.acts()) {
+            act(bench, action);
+            run(bench, bench.now() + FINGER, "before a start was tried");
+        }
+        if (!preparation.acts().isEmpty()) {
+            run(bench, bench.now() + STOPPED, "before a start was tried");
+        }
     }
 
     private boolean hasStarts() {
@@ -88,7 +138,10 @@ final class Rehearsing {
             if (part.drive() instanceof Drive.ByTurning turning) {
                 List<Map<String, String>> further = new ArrayList<>();
                 for (Map<String, String> arrangement : arrangements) {
-                    for (String position : turning.positions()) {
+                    List<String> stay = turning.positions().stream()
+                            .filter(position -> !turning.springs().containsKey(position))
+                            .toList();
+                    for (String position : stay) {
                         Map<String, String> one = new LinkedHashMap<>(arrangement);
                         one.put(part.tag(), position);
                         further.add(one);
@@ -127,11 +180,18 @@ final class Rehearsing {
         }
     }
 
-    /** What could start a motor: a button, or a machine switch that is actuated. */
-    private static Optional<Action> start(Part part) {
+    /** What could start a motor: a button, a knob that springs back, or a machine switch that is actuated. */
+    static Optional<Action> start(Part part) {
         boolean opens = part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
         if (part.family() == Family.PUSH_BUTTON && opens) {
             return Optional.of(new Action(Verb.PRESS, part.tag()));
+        }
+        if (part.drive() instanceof Drive.ByTurning turning
+                && !turning.springs().isEmpty()) {
+            return turning.arranged().stream()
+                    .filter(turning.springs()::containsKey)
+                    .findFirst()
+                    .map(position -> new Action(Verb.TURN, part.tag(), position));
         }
         return part.family() == Family.MACHINE_SWITCH
                         && opens
@@ -140,20 +200,33 @@ final class Rehearsing {
                 : Optional.empty();
     }
 
-    private Rehearsal started(Bench bench, Map<String, String> arrangement, Action press) {
+    private Rehearsal started(Bench bench, Map<String, String> arrangement, Preparation preparation, Action press) {
         String told = press.tag() + " was " + press.verb().done();
         begun = new HashMap<>();
-        act(bench, press);
+        if (press.verb() == Verb.TURN) {
+            turn(bench, press.tag(), press.position());
+        } else {
+            act(bench, press);
+        }
         run(bench, bench.now() + FINGER, told);
         Set<String> held = driven(bench.moment());
-        if (press.verb() == Verb.PRESS) {
+        if (press.verb() != Verb.ACTUATE) {
             act(bench, new Action(Verb.RELEASE, press.tag()));
         }
-        run(bench, bench.now() + SETTLED, told);
-        return tried(bench, arrangement, Optional.of(press.tag()), held);
+        preparation.held().forEach(tag -> act(bench, new Action(Verb.RELEASE, tag)));
+        run(bench, bench.now() + SHORTLY, told);
+        Set<String> shortly = driven(bench.moment());
+        run(bench, bench.now() + SETTLED - SHORTLY, told);
+        return tried(bench, arrangement, preparation, Optional.of(press.tag()), held, shortly);
     }
 
-    private Rehearsal tried(Bench bench, Map<String, String> arrangement, Optional<String> start, Set<String> held) {
+    private Rehearsal tried(
+            Bench bench,
+            Map<String, String> arrangement,
+            Preparation preparation,
+            Optional<String> start,
+            Set<String> held,
+            Set<String> shortly) {
         Set<String> after = driven(bench.moment());
         Set<String> tripped = in(bench.moment(), Set.of(Condition.TRIPPED));
         Map<String, Double> first = Map.copyOf(begun);
@@ -173,8 +246,10 @@ final class Rehearsing {
         }
         return new Rehearsal(
                 arrangement,
+                preparation.held(),
                 start,
                 held,
+                shortly,
                 after,
                 stops,
                 returned,
@@ -186,15 +261,20 @@ final class Rehearsing {
                 last);
     }
 
-    /** What should stop every motor: an E-stop, an overload release, a button that only opens. */
+    /** What should stop motors: an E-stop, an overload release, a button that only opens. */
     private static Optional<Action> stop(Part part) {
         boolean onlyOpens = part.contacts().stream().allMatch(contact -> contact.isNormallyClosed());
         return switch (part.family()) {
             case EMERGENCY_STOP -> Optional.of(new Action(Verb.HIT, part.tag()));
-            case OVERLOAD_RELAY -> Optional.of(new Action(Verb.TRIP, part.tag()));
+            case OVERLOAD_RELAY -> Optional.of(new Action(resetsItself(part) ? Verb.PRESS : Verb.TRIP, part.tag()));
             case PUSH_BUTTON -> onlyOpens ? Optional.of(new Action(Verb.PRESS, part.tag())) : Optional.empty();
             default -> Optional.empty();
         };
+    }
+
+    /** Such a relay is reset as soon as it is tripped while it is cold; its stop button opens the same contact. */
+    private static boolean resetsItself(Part part) {
+        return part.heater().filter(heater -> heater.automaticReset()).isPresent();
     }
 
     private Rehearsal.Stop stopped(Bench bench, Action stop) {
@@ -204,7 +284,9 @@ final class Rehearsing {
         Set<String> still = driven(bench.moment());
         act(bench, new Action(stop.verb() == Verb.TRIP ? Verb.RESET : Verb.RELEASE, stop.tag()));
         run(bench, bench.now() + STOPPED, told);
-        return new Rehearsal.Stop(stop.tag(), still, driven(bench.moment()));
+        Set<String> again = driven(bench.moment());
+        again.removeAll(still);
+        return new Rehearsal.Stop(stop.tag(), still, again);
     }
 
     private Set<String> powerReturned(Bench bench) {

@@ -27,8 +27,7 @@ final class RestartRule implements Rule {
                                 + " fails; where a restart harms nobody, declare the duty automatic restart."));
             }
             for (Rehearsal.Stop stop : rehearsal.stops()) {
-                boolean stopped = !stop.stillDriven().containsAll(rehearsal.after());
-                if (stopped && !stop.afterwards().isEmpty()) {
+                if (!stop.afterwards().isEmpty()) {
                     findings.add(new Finding(
                             "restarts-when-reset",
                             declared ? Severity.NOTE : Severity.DANGER,

@@ -6,10 +6,11 @@ import java.util.List;
 import java.util.Set;
 import parable.circuit.Duty;
 import parable.parts.Family;
+import parable.parts.Load;
 import parable.parts.Part;
 
 /**
- * {@code start-does-not-hold}, {@code nothing-starts} and {@code trips-when-tried}: what a maintained duty asks of a start. Where
+ * {@code start-does-not-hold}, {@code nothing-starts}, {@code starts-in-series} and {@code trips-when-tried}: what a maintained duty asks of a start. Where
  * something is shorted that is told instead.
  */
 final class StartRule implements Rule {
@@ -26,20 +27,23 @@ final class StartRule implements Rule {
         study.rehearsals().forEach(rehearsal -> tripped.addAll(rehearsal.tripped()));
         Set<String> everDriven = new LinkedHashSet<>();
         Set<String> everAfter = new LinkedHashSet<>();
+        Set<String> everShortly = new LinkedHashSet<>();
         study.rehearsals().forEach(rehearsal -> {
             everDriven.addAll(rehearsal.held());
             everDriven.addAll(rehearsal.after());
+            everShortly.addAll(rehearsal.shortly());
             everAfter.addAll(rehearsal.after());
         });
+        study.rehearsals().forEach(rehearsal -> inSeries(study, rehearsal, findings));
         for (Part motor : study.parts(Family.MOTOR).toList()) {
             if (!everDriven.contains(motor.tag())) {
-                findings.add(
-                        new Finding(
-                                "nothing-starts",
-                                Severity.ERROR,
-                                List.of(motor.tag()),
-                                "Nothing that can be pressed, turned or actuated by itself starts " + motor.tag() + ".",
-                                "Two starts in series each do nothing alone; a break anywhere between the rails does the same."));
+                findings.add(new Finding(
+                        "nothing-starts",
+                        Severity.ERROR,
+                        List.of(motor.tag()),
+                        "Nothing that can be pressed, turned or actuated starts " + motor.tag() + ".",
+                        "Tried with every switch of the machine actuated, with something reset or started before, and with two buttons held"
+                                + " together. A break anywhere between the rails does that."));
             } else if (!everAfter.contains(motor.tag()) && !tripped.isEmpty()) {
                 findings.add(new Finding(
                         "trips-when-tried",
@@ -49,11 +53,36 @@ final class StartRule implements Rule {
                         "Look at what the motor gets: a winding with both its ends on one line, a phase too few, the wrong"
                                 + " connection, or a setting far below the motor's current."));
             } else if (!everAfter.contains(motor.tag())
+                    && !(everShortly.contains(motor.tag()) && hasThreeLeads(motor))
                     && study.assembly().sheet().duty() == Duty.MAINTAINED) {
                 findings.add(doesNotHold(study, motor.tag()));
             }
         }
         return findings;
+    }
+
+    /** Two buttons that must be held together are right for two hands, and a mistake where either alone is to start. */
+    private static void inSeries(Study study, Rehearsal rehearsal, List<Finding> findings) {
+        boolean twoHands = study.assembly().sheet().duty() == Duty.JOGGING;
+        if (!rehearsal.besides().isEmpty() && !rehearsal.held().isEmpty() && !twoHands) {
+            List<String> buttons = new ArrayList<>(rehearsal.besides());
+            buttons.add(rehearsal.start().orElseThrow());
+            buttons.sort(null);
+            Finding finding = new Finding(
+                    "starts-in-series",
+                    Severity.WARNING,
+                    buttons,
+                    Words.and(buttons) + " start " + Words.and(rehearsal.held()) + " only when they are held together.",
+                    "That is right for a start with two hands. Where each alone is to start, they go in parallel.");
+            if (!findings.contains(finding)) {
+                findings.add(finding);
+            }
+        }
+    }
+
+    /** One with six leads that stops by itself has lost its way from star to delta; one with three may be meant to run for a time. */
+    private static boolean hasThreeLeads(Part motor) {
+        return motor.loads().stream().allMatch(Load::endsAtStarPoint);
     }
 
     private static Finding doesNotHold(Study study, String motor) {

@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import parable.network.ControlPath;
+import parable.network.PowerPath;
 import parable.parts.Family;
 import parable.parts.Part;
 
@@ -33,7 +36,8 @@ final class StopRule implements Rule {
         }
         List<Finding> findings = new ArrayList<>();
         for (Part part : study.assembly().parts()) {
-            Set<String> still = notStopped.getOrDefault(part.tag(), Set.of());
+            Set<String> still = new TreeSet<>(notStopped.getOrDefault(part.tag(), Set.of()));
+            still.retainAll(isThereFor(study, part));
             boolean stopsSome = !stopped.getOrDefault(part.tag(), Set.of()).isEmpty();
             if (!still.isEmpty()) {
                 finding(part, still, stopsSome, findings);
@@ -54,6 +58,22 @@ final class StopRule implements Rule {
                             "Stopping contacts are closed at rest and stand in series before everything that starts or holds."));
         }
         return findings;
+    }
+
+    /** The motors that a stop is there for: an E-stop for all, a release for those behind it, a button for those that it has to do with. */
+    private static Set<String> isThereFor(Study study, Part stop) {
+        Set<String> all = study.parts(Family.MOTOR).map(Part::tag).collect(Collectors.toSet());
+        return switch (stop.family()) {
+            case OVERLOAD_RELAY -> {
+                Set<String> behind = new PowerPath(study.assembly()).motorsBehind(stop);
+                yield behind.isEmpty() ? all : behind;
+            }
+            case PUSH_BUTTON -> {
+                ControlPath control = new ControlPath(study.assembly());
+                yield control.relaysOf(stop).isEmpty() ? all : control.motorsOf(stop);
+            }
+            default -> all;
+        };
     }
 
     private static void finding(Part part, Set<String> still, boolean stopsSome, List<Finding> findings) {

@@ -19,9 +19,23 @@ public final class PowerPath {
 
     private final Assembly assembly;
 
+    /** The nodes that supplies, breakers and fuses are on: there the ways of different motors meet. */
+    private final Set<Integer> bus = new HashSet<>();
+
     /** The power circuit of a sheet. */
     public PowerPath(Assembly assembly) {
         this.assembly = assembly;
+        for (Part part : assembly.parts()) {
+            boolean feeds =
+                    switch (part.family()) {
+                        case SUPPLY, ISOLATOR, FUSE -> true;
+                        case BREAKER -> part.heater().isEmpty();
+                        default -> false;
+                    };
+            if (feeds) {
+                part.terminals().forEach(marking -> node(part, marking).ifPresent(bus::add));
+            }
+        }
     }
 
     /**
@@ -40,22 +54,47 @@ public final class PowerPath {
         return motors;
     }
 
+    /**
+     * The tags of the motors that a contactor's poles may feed: those from whose leads one comes to its load side through poles of others, releases
+     * and resistors.
+     */
+    public Set<String> motorsFedBy(Part contactor) {
+        Set<Integer> sides = new HashSet<>();
+        contactor.contacts().stream().filter(Contact::pole).forEach(pole -> node(contactor, pole.to())
+                .ifPresent(sides::add));
+        Set<String> motors = new LinkedHashSet<>();
+        for (Part motor : assembly.parts()) {
+            if (motor.family() == Family.MOTOR && comesTo(motor, sides, true)) {
+                motors.add(motor.tag());
+            }
+        }
+        return motors;
+    }
+
     /** The load side of a pole is its second terminal: 2/T1, 4/T2, 6/T3 (IEC 60947-4-1, annex L). */
     private boolean isBehind(Part motor, Part release) {
         Set<Integer> loadSide = new HashSet<>();
         release.contacts().stream().filter(Contact::pole).forEach(pole -> node(release, pole.to())
                 .ifPresent(loadSide::add));
+        return comesTo(motor, loadSide, false);
+    }
+
+    private boolean comesTo(Part motor, Set<Integer> sides, boolean throughReleases) {
         Set<Integer> seen = new HashSet<>();
         Deque<Integer> waiting = new ArrayDeque<>();
         motor.terminals().forEach(marking -> node(motor, marking).ifPresent(waiting::add));
         while (!waiting.isEmpty()) {
             int at = waiting.poll();
             if (seen.add(at)) {
-                if (loadSide.contains(at)) {
+                if (sides.contains(at)) {
                     return true;
                 }
+                if (bus.contains(at)) {
+                    continue;
+                }
                 assembly.parts().stream()
-                        .filter(part -> part.heater().isEmpty() && isPassed(part.family()))
+                        .filter(part -> throughReleases && part.family() == Family.OVERLOAD_RELAY
+                                || part.heater().isEmpty() && isPassed(part.family()))
                         .forEach(part -> across(part, at, waiting));
             }
         }

@@ -67,7 +67,7 @@ final class Behaviour implements ClaimSource {
 
     /** Raises a claim on what a script ends with; returns that if it is one and the same in all cases. */
     private Optional<Outcome> claim(String id, List<Hand> script, String subject) {
-        if (!explorer.decidesByRest() || machine.mayNeverSettle()) {
+        if (!explorer.decidesByRest()) {
             claims.add(Claim.open(id, subject + UNDECIDED, List.of()));
             return Optional.empty();
         }

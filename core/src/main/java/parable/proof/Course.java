@@ -38,6 +38,11 @@ final class Course {
         return again.get(state);
     }
 
+    /** The number of the round that a state belongs to: states that lead to each other have the same. */
+    int round(int state) {
+        return component[state];
+    }
+
     /** The first state that can be come back to, -1 if there is none. */
     int firstThatComesBack() {
         return again.nextSetBit(0);

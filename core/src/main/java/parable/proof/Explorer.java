@@ -4,8 +4,11 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.Deque;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -226,7 +229,7 @@ final class Explorer {
                 .orElseThrow(() -> new IllegalStateException("a state was found from one that does not lead to it"));
     }
 
-    /** The settled states that the circuit may come to by itself from a state; where something is shorted it ends. */
+    /** The states that the circuit may end up in once it is left alone in a state; where something is shorted it ends. */
     List<Long> ends(long from) {
         List<Long> ends = new ArrayList<>();
         Set<Long> seen = new TreeSet<>(List.of(from));
@@ -240,10 +243,26 @@ final class Explorer {
                             waiting.add(next);
                         }
                     });
-            if (!moves && !conduction.shorted()) {
+            if (!conduction.shorted() && (!moves || goesRound(state))) {
                 ends.add(state);
             }
         }
         return ends;
+    }
+
+    /** Whether a state is one of those that a timer that goes on and on goes round in for ever. */
+    private boolean goesRound(long state) {
+        return machine.mayNeverSettle() && ends().get(states.indexOf(state));
+    }
+
+    /** What those of some states that belong to one round have in common stands in the same place; of any other each stands alone. */
+    Collection<List<Long>> rounds(Set<Long> of) {
+        Map<Integer, List<Long>> rounds = new LinkedHashMap<>();
+        for (long state : of) {
+            int index = machine.mayNeverSettle() ? states.indexOf(state) : -1;
+            int round = index >= 0 && !settled.get(index) ? course().round(index) : -1 - rounds.size();
+            rounds.computeIfAbsent(round, any -> new ArrayList<>()).add(state);
+        }
+        return rounds.values();
     }
 }

@@ -109,7 +109,9 @@ final class Operators {
             states = next;
         }
         Set<Outcome> ends = new LinkedHashSet<>();
-        states.forEach(state -> ends.add(machine.outcome(state)));
+        for (List<Long> round : explorer.rounds(states)) {
+            Outcome.ofRound(round.stream().map(machine::outcome).toList()).forEach(ends::add);
+        }
         return ends;
     }
 

@@ -1,7 +1,9 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What a sheet shows once all has settled.
@@ -16,6 +18,25 @@ record Outcome(List<String> motors, List<String> in, List<String> lit) {
         motors = List.copyOf(motors);
         in = List.copyOf(in);
         lit = List.copyOf(lit);
+    }
+
+    /** What is seen of outcomes that follow each other round and round: one, if only lamps come and go; else all of them. */
+    static Set<Outcome> ofRound(List<Outcome> round) {
+        Set<Outcome> all = new LinkedHashSet<>(round);
+        boolean onlyBlinks = all.stream().map(Outcome::motors).distinct().count() == 1
+                && all.stream().map(Outcome::in).distinct().count() == 1;
+        if (all.size() < 2 || !onlyBlinks) {
+            return all;
+        }
+        Set<String> lit = new LinkedHashSet<>();
+        all.forEach(outcome -> lit.addAll(outcome.lit));
+        List<String> told = lit.stream()
+                .map(signal -> all.stream().allMatch(outcome -> outcome.lit.contains(signal))
+                        ? signal
+                        : signal + ", blinking,")
+                .toList();
+        Outcome first = round.get(0);
+        return Set.of(new Outcome(first.motors, first.in, told));
     }
 
     /** What a lamp is called that is in a button. */

@@ -28,7 +28,7 @@ class MistakesTest {
     @CsvSource({
         "seal-in-forgotten, start-does-not-hold",
         "stops-in-parallel, stop-stops-nothing",
-        "starts-in-series, nothing-starts",
+        "starts-in-series, starts-in-series",
         "seal-in-around-the-stop, stop-stops-nothing",
         "interlock-missing, interlock-missing",
         "interlock-from-the-same-contactor, interlock-missing",
