@@ -25,6 +25,7 @@ public final class Check {
             new ProtectionRule(),
             new PaperRule(),
             new OpenStopRule(),
+            new ContactorStaysInRule(),
             new ChangeoverRule(),
             new TimerRule(),
             new ColourRule(),
@@ -35,7 +36,13 @@ public final class Check {
             new ProgramPaperRule());
 
     private static final List<Rule> TRYING = List.of(
-            new ShortRule(), new StopRule(), new RestartRule(), new StartRule(), new VoltageRule(), new SequenceRule());
+            new ShortRule(),
+            new StopRule(),
+            new StopPassedRule(),
+            new RestartRule(),
+            new StartRule(),
+            new VoltageRule(),
+            new SequenceRule());
 
     private Check() {}
 

@@ -3,6 +3,7 @@ package parable.check;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import parable.network.OpposedContactors;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -21,6 +22,7 @@ final class InterlockRule implements Rule {
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
         shorting(study).forEach(pair -> check(study, pair.one(), pair.other(), findings));
+        OpposedContactors.of(study.assembly()).forEach(pair -> mechanical(study, pair, findings));
         return findings;
     }
 
@@ -65,18 +67,20 @@ final class InterlockRule implements Rule {
                     "The interlock has to work both ways: a closed contact of " + bar.tag() + " in front of "
                             + free.tag() + "'s coil."));
         }
+    }
+
+    /** Opponents are those of the power circuit; of star and delta the short circuit shows only with main in. */
+    private static void mechanical(Study study, OpposedContactors.Pair pair, List<Finding> findings) {
         boolean mechanical = study.assembly().parts().stream()
                 .anyMatch(part -> part.drive() instanceof Drive.Interlocking between
-                        && List.of(between.one(), between.other()).containsAll(List.of(one.tag(), other.tag())));
-        if (!mechanical
-                && study.drives(study.solution(withPoles(study, one)))
-                && study.drives(study.solution(withPoles(study, other)))) {
+                        && List.of(between.one(), between.other()).containsAll(List.of(pair.one(), pair.other())));
+        if (!mechanical) {
             findings.add(
                     new Finding(
                             "mechanical-interlock-missing",
                             Severity.WARNING,
-                            List.of(one.tag(), other.tag()),
-                            pair + " have no mechanical interlock.",
+                            List.of(pair.one(), pair.other()),
+                            pair.one() + " and " + pair.other() + " have no mechanical interlock.",
                             "Contacts alone do not bar a hand on the armature, nor two coils that are fed in the same instant."));
         }
     }

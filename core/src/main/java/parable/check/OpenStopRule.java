@@ -5,8 +5,10 @@ import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
+import parable.network.ControlPath;
 import parable.network.PowerPath;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -52,17 +54,19 @@ final class OpenStopRule implements Rule {
                         .isPresent();
     }
 
-    /** Whether all these coils belong to contactors of motors that a release does not look after: then it starts a standby and stops nothing. */
-    private static boolean startsAnother(Study study, String release, Set<String> coils) {
-        Part stop = study.assembly().part(release).orElseThrow();
+    /** Whether none of these coils has to do with a motor that it should stop: then it starts a standby, or tells, and stops nothing. */
+    private static boolean startsAnother(Study study, String tag, Set<String> coils) {
+        Part stop = study.assembly().part(tag).orElseThrow();
         PowerPath power = new PowerPath(study.assembly());
-        Set<String> own = power.motorsBehind(stop);
-        return stop.family() == Family.OVERLOAD_RELAY
-                && coils.stream().allMatch(coil -> {
-                    Part contactor = study.assembly().part(coil).orElseThrow();
-                    Set<String> fed = power.motorsFedBy(contactor);
-                    return !fed.isEmpty() && Collections.disjoint(fed, own);
-                });
+        ControlPath control = new ControlPath(study.assembly());
+        Set<String> own = stop.family() == Family.OVERLOAD_RELAY
+                ? power.motorsBehind(stop)
+                : study.parts(Family.MOTOR).map(Part::tag).collect(Collectors.toSet());
+        return coils.stream().allMatch(coil -> {
+            Part relay = study.assembly().part(coil).orElseThrow();
+            return Collections.disjoint(power.motorsFedBy(relay), own)
+                    && Collections.disjoint(control.motorsOf(relay), own);
+        });
     }
 
     private static Set<String> coils(Study study, Rung rung) {

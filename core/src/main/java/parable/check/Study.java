@@ -1,6 +1,7 @@
 package parable.check;
 
 import java.util.BitSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -92,6 +93,20 @@ final class Study {
         return rehearsals.get();
     }
 
+    /** The tags of the motors that a stop was seen to stop when the starter was tried. */
+    Set<String> stoppedBy(Part stop) {
+        Set<String> stopped = new LinkedHashSet<>();
+        for (Rehearsal rehearsal : rehearsals()) {
+            for (Rehearsal.Stop tried : rehearsal.stops()) {
+                if (tried.tag().equals(stop.tag())) {
+                    stopped.addAll(rehearsal.after());
+                    stopped.removeAll(tried.stillDriven());
+                }
+            }
+        }
+        return stopped;
+    }
+
     /** The contacts that are closed if each is closed for which this holds. */
     BitSet closed(BiPredicate<Part, Contact> isClosed) {
         BitSet closed = new BitSet(network.contactCount());
@@ -141,6 +156,19 @@ final class Study {
                 if (works) {
                     return true;
                 }
+            }
+        }
+        return false;
+    }
+
+    /** Whether a motor gets enough voltage on a winding to be at work; what brakes one for alternating current does not count. */
+    boolean drives(Solution solution, Part motor) {
+        int part = assembly.parts().indexOf(motor);
+        for (int l = 0; l < motor.loads().size(); l++) {
+            Load load = motor.loads().get(l);
+            boolean works = load.role() == LoadRole.WINDING && solution.shareOfRated(network.load(part, l)) > WORKS;
+            if (works) {
+                return true;
             }
         }
         return false;

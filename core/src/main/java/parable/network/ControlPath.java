@@ -103,8 +103,8 @@ public final class ControlPath {
                 .orElseThrow(() -> new IllegalArgumentException(relay.tag() + " has no coil"));
     }
 
-    /** Whether a way leads from a source through a contact of a device to a coil. */
-    private boolean leadsThrough(Part device, Load coil, Part relay) {
+    /** Whether a way leads from a source through a contact of a device to a load of another. */
+    public boolean leadsThrough(Part device, Load coil, Part relay) {
         for (Contact contact : device.contacts()) {
             Optional<Integer> from = contact.pole() ? Optional.empty() : node(device, contact.from());
             Optional<Integer> to = node(device, contact.to());

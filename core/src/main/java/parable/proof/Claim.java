@@ -112,6 +112,15 @@ public record Claim(
         return verdict.holds() ? new Claim(sort, id, text, verdict, conditions, times, story, refutation) : this;
     }
 
+    /** This with one thing more that it leaves out. */
+    Claim alsoProvided(String condition) {
+        List<String> conditions = new ArrayList<>(provided);
+        if (!conditions.contains(condition)) {
+            conditions.add(condition);
+        }
+        return provided(conditions);
+    }
+
     /** This, if it holds, as a claim about what is never come to. */
     Claim notReached() {
         return verdict.holds()

@@ -65,9 +65,4 @@ record Conduction(
     boolean isSure() {
         return pulls == mayPull && holds == mayHold;
     }
-
-    /** Whether something is so that must never be: a short circuit, two supplies with a common point, a motor fed by both kinds of current. */
-    boolean isDisaster() {
-        return shorted || joined || (driven & braked) != 0;
-    }
 }

@@ -129,15 +129,6 @@ final class Conductions {
         return asked;
     }
 
-    /**
-     * What any set of closed contacts makes of the circuit with everything there, whether a state has it or not.
-     *
-     * @param contacts their numbers in the network; the set is the callee's
-     */
-    Conduction of(BitSet contacts) {
-        return joined(Machine.ALL_THERE, contacts);
-    }
-
     /** What was made of the circuit where its loads and sources were joined in the same way, unless that was a short circuit. */
     private Conduction joined(int outage, BitSet contacts) {
         BitSet silent = new BitSet();

@@ -9,7 +9,6 @@ import java.util.function.IntUnaryOperator;
 import java.util.function.Predicate;
 import parable.network.Network;
 import parable.parts.Contact;
-import parable.parts.Family;
 import parable.parts.Part;
 
 /** Which contacts are closed where each part stands, worked out once for each of its values. */
@@ -21,11 +20,6 @@ final class ContactPositions {
     private final BitSet resting = new BitSet();
     private final BitSet[][] closedAt;
     private final List<Output> outputs = new ArrayList<>();
-
-    private final List<Pole> poles = new ArrayList<>();
-
-    /** A pole of a contactor, or what is closed as long as everything is switched on, with its number in the network. */
-    private record Pole(int part, int number, boolean feeds) {}
 
     /** A contact that a controller's program closes, with its number in the network. */
     private record Output(Contact contact, int number) {}
@@ -46,19 +40,7 @@ final class ContactPositions {
             Arrays.setAll(closedAt[p], value -> new BitSet());
             for (int c = 0; c < parts.get(p).contacts().size(); c++) {
                 note(p, component, parts.get(p).contacts().get(c), network.contact(p, c));
-                notePole(parts.get(p), p, parts.get(p).contacts().get(c), network.contact(p, c));
             }
-        }
-    }
-
-    private void notePole(Part of, int part, Contact contact, int number) {
-        boolean feeds =
-                switch (of.family()) {
-                    case BREAKER, ISOLATOR, FUSE -> contact.pole();
-                    default -> contact.isThroughPath();
-                };
-        if (feeds || contact.pole() && of.family() == Family.CONTACTOR) {
-            poles.add(new Pole(part, number, feeds));
         }
     }
 
@@ -72,20 +54,6 @@ final class ContactPositions {
                 closedAt[part][value].set(number, component.isValue(value) && component.isClosed(contact, value));
             }
         }
-    }
-
-    /**
-     * The contacts that are closed if of contactors only these are in: their poles, and those of all that is switched on and left so, heaters
-     * included.
-     *
-     * @param in the contactors, by their positions among the parts
-     */
-    BitSet poles(BitSet in) {
-        BitSet closed = new BitSet();
-        for (Pole pole : poles) {
-            closed.set(pole.number(), pole.feeds() || in.get(pole.part()));
-        }
-        return closed;
     }
 
     /**

@@ -14,6 +14,7 @@ import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
+import parable.network.ControlPath;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
@@ -54,6 +55,7 @@ final class IndependentParts {
         joinByDrives();
         joinByRungs();
         joinByClaims();
+        joinByStops();
     }
 
     /** The circuits as sheets of their own, in the order of their first devices; the sheet itself if it is only one. */
@@ -281,6 +283,32 @@ final class IndependentParts {
                     .toList();
             members.forEach(member -> join(members.get(0), member));
         }
+    }
+
+    /** An E-stop has to do with every motor; a stop that has to do with no relay at all is looked at with the first. */
+    private void joinByStops() {
+        List<Integer> motors = IntStream.range(0, parts.size())
+                .filter(part -> parts.get(part).family() == Family.MOTOR && !isShared(parts.get(part)))
+                .boxed()
+                .toList();
+        ControlPath control = new ControlPath(assembly);
+        for (int p = 0; p < parts.size(); p++) {
+            Part part = parts.get(p);
+            int stop = p;
+            if (!isShared(part) && isWired(part) && !motors.isEmpty()) {
+                if (part.family() == Family.EMERGENCY_STOP) {
+                    motors.forEach(motor -> join(stop, motor));
+                } else if (isByHand(part)
+                        && part.family() == Family.PUSH_BUTTON
+                        && control.relaysOf(part).isEmpty()) {
+                    join(stop, motors.get(0));
+                }
+            }
+        }
+    }
+
+    private boolean isWired(Part part) {
+        return part.terminals().stream().anyMatch(marking -> node(part, marking).isPresent());
     }
 
     /** The devices that a claim speaks of, none if it cannot be read. */

@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What a proof leaves out, and which of its claims that touches. */
 final class Limits {
@@ -28,7 +29,7 @@ final class Limits {
 
     /** A claim with what it leaves out; one on what is never come to is not called held. */
     Claim on(Claim claim) {
-        boolean raises = claim.id().equals(Shorts.NO_SHORT) || claim.id().equals(Shorts.APART);
+        boolean raises = isShort(claim);
         if (!raises && isShortedAtOnce() || needsMotor(claim) && !isAnyMotorDriven()) {
             return claim.notReached();
         }
@@ -48,6 +49,25 @@ final class Limits {
                     .forEach(pair -> provided.add(String.format(NO_HAND, words(pair))));
         }
         return claim.provided(provided);
+    }
+
+    /** The claims on several circuits of one sheet: a short circuit in one of them takes the supply from all. */
+    static List<Claim> acrossParts(List<Claim> claims) {
+        Optional<Claim> shorted = claims.stream()
+                .filter(claim -> claim.id().equals(Shorts.NO_SHORT) && claim.verdict() == Verdict.FAILS)
+                .findFirst();
+        boolean atOnce = shorted.flatMap(Claim::refutation)
+                .filter(refutation -> refutation.isAtOnce())
+                .isPresent();
+        return claims.stream()
+                .map(claim -> shorted.isEmpty() || isShort(claim)
+                        ? claim
+                        : atOnce ? claim.notReached() : claim.alsoProvided(SHORTED_FIRST))
+                .toList();
+    }
+
+    private static boolean isShort(Claim claim) {
+        return claim.id().equals(Shorts.NO_SHORT) || claim.id().equals(Shorts.APART);
     }
 
     private String words(Opponents.Pair pair) {

@@ -475,16 +475,6 @@ final class Machine {
         return state & ~((long) mask[part] << shift[part]) | (long) value << shift[part];
     }
 
-    /**
-     * What comes of it if these contactors' poles are closed and those of no others, with everything that is switched on and left so switched
-     * on, and no contact of the control circuit closed.
-     *
-     * @param in the contactors, by their positions among the parts
-     */
-    Conduction withPoles(BitSet in) {
-        return conductions.of(standing.poles(in));
-    }
-
     /** Whether a mechanical interlock is between two parts. */
     boolean isBarredBy(int part, int other) {
         return IntStream.of(barredBy[part]).anyMatch(one -> one == other);

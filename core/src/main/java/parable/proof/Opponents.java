@@ -1,17 +1,13 @@
 package parable.proof;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.Moment;
-import parable.circuit.Terminal;
+import parable.network.OpposedContactors;
 import parable.parts.Assembly;
-import parable.parts.Contact;
-import parable.parts.Part;
 import parable.parts.Verb;
 
 /**
@@ -22,8 +18,6 @@ import parable.parts.Verb;
 final class Opponents {
 
     static final String NEVER = "never-together:";
-
-    private static final int MOST_CONTACTORS = 12;
 
     private final Machine machine;
     private final Explorer explorer;
@@ -42,61 +36,13 @@ final class Opponents {
 
     /** The opponents of a sheet. */
     static List<Pair> pairs(Assembly assembly, Machine machine) {
-        int[] contactors = IntStream.of(machine.moving())
-                .filter(part -> isContactor(assembly, machine, part))
-                .limit(MOST_CONTACTORS)
-                .toArray();
         List<Pair> pairs = new ArrayList<>();
-        for (int i = 0; i < contactors.length; i++) {
-            for (int j = i + 1; j < contactors.length; j++) {
-                if (areOpponents(machine, contactors, i, j)) {
-                    pairs.add(new Pair(contactors[i], contactors[j], machine.isBarredBy(contactors[i], contactors[j])));
-                }
-            }
+        for (OpposedContactors.Pair pair : OpposedContactors.of(assembly)) {
+            int one = machine.index(pair.one());
+            int other = machine.index(pair.other());
+            pairs.add(new Pair(one, other, machine.isBarredBy(one, other)));
         }
         return pairs;
-    }
-
-    private static boolean isContactor(Assembly assembly, Machine machine, int part) {
-        boolean armature = machine.component(part) instanceof Component.Armature
-                || machine.component(part) instanceof Component.TwoPlace;
-        Part contactor = machine.parts().get(part);
-        return armature
-                && contactor.contacts().stream().filter(Contact::pole).anyMatch(pole -> assembly.nodes()
-                        .indexOf(new Terminal(contactor.tag(), pole.from()))
-                        .isPresent());
-    }
-
-    /** Whether two are a disaster together, with none or one or two of the others in, where neither of them is without the other. */
-    private static boolean areOpponents(Machine machine, int[] contactors, int i, int j) {
-        for (int k = -1; k < contactors.length; k++) {
-            for (int l = k; l < contactors.length; l++) {
-                boolean others = k != i && k != j && l != i && l != j;
-                if (others) {
-                    BitSet in = new BitSet();
-                    set(in, contactors, k);
-                    set(in, contactors, l);
-                    if (isDisaster(machine, in, contactors[i], contactors[j])
-                            && !isDisaster(machine, in, contactors[i])
-                            && !isDisaster(machine, in, contactors[j])) {
-                        return true;
-                    }
-                }
-            }
-        }
-        return false;
-    }
-
-    private static void set(BitSet in, int[] contactors, int number) {
-        if (number >= 0) {
-            in.set(contactors[number]);
-        }
-    }
-
-    private static boolean isDisaster(Machine machine, BitSet others, int... further) {
-        BitSet in = (BitSet) others.clone();
-        IntStream.of(further).forEach(in::set);
-        return machine.withPoles(in).isDisaster();
     }
 
     /** That they are never in together. */

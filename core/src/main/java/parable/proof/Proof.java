@@ -70,24 +70,25 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         return apart(assembly, part -> ofOne(part, List.of(), speed, mostStates, progress));
     }
 
-    /** The circuits of a sheet that have nothing to do with each other, each gone through by itself. */
-    private static Proof apart(Assembly assembly, Function<Assembly, Proof> gone) {
+    /** The circuits of a sheet that have nothing to do with each other, each explored by itself. */
+    private static Proof apart(Assembly assembly, Function<Assembly, Proof> explored) {
         List<Sheet> parts = IndependentParts.of(assembly);
         if (parts.size() == 1) {
-            return gone.apply(assembly);
+            return explored.apply(assembly);
         }
         int states = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
         Set<String> limits = new LinkedHashSet<>();
         for (Sheet part : parts) {
-            Proof proof = gone.apply(fitted(part));
+            Proof proof = explored.apply(fitted(part));
             states += proof.states;
             complete &= proof.complete;
             limits.addAll(proof.limits);
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
         }
-        return new Proof(List.copyOf(claims.values()), List.copyOf(limits), states, complete);
+        List<Claim> all = List.copyOf(claims.values());
+        return new Proof(Limits.acrossParts(all), List.copyOf(limits), states, complete);
     }
 
     private static Assembly fitted(Sheet part) {

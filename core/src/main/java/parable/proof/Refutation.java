@@ -18,4 +18,9 @@ public record Refutation(Scenario script, long instant, List<String> story, Pace
     public Refutation {
         story = List.copyOf(story);
     }
+
+    /** Whether nothing more is done than to switch on. */
+    boolean isAtOnce() {
+        return script.steps().stream().allMatch(step -> step.time() == 0);
+    }
 }
