@@ -27,6 +27,11 @@ record Preparation(List<Action> acts, List<String> held) {
         held = List.copyOf(held);
     }
 
+    /** Whether all it does is to actuate switches of the machine. */
+    boolean isOnlySwitches() {
+        return !acts.isEmpty() && acts.stream().allMatch(act -> act.verb() == Verb.ACTUATE);
+    }
+
     boolean holds(String tag) {
         return held.contains(tag);
     }

@@ -128,6 +128,37 @@ final class Rehearsing {
         }
     }
 
+    /**
+     * Holds a stop and tries every start all the same.
+     *
+     * @param motors those that must not be driven
+     * @return the start that drives one of them, empty if none does
+     */
+    Optional<String> passing(Part held, Set<String> motors) {
+        for (Map<String, String> arrangement : arrangements()) {
+            Bench bench = ready(arrangement);
+            Preparation.of(assembly).stream()
+                    .filter(preparation -> preparation.isOnlySwitches())
+                    .findFirst()
+                    .ifPresent(switches -> prepare(bench, switches));
+            stop(held).ifPresent(stop -> act(bench, stop));
+            run(bench, bench.now() + STOPPED, held.tag() + " was held");
+            long ready = bench.now();
+            for (Part part : assembly.parts()) {
+                Optional<Action> press = start(part);
+                backTo(bench, ready);
+                if (press.isPresent() && press.get().verb() != Verb.TURN) {
+                    act(bench, press.get());
+                    run(bench, bench.now() + SHORTLY, part.tag() + " was pressed");
+                }
+                if (!Collections.disjoint(driven(bench.moment()), motors)) {
+                    return Optional.of(part.tag());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
     private boolean hasStarts() {
         return assembly.parts().stream().anyMatch(part -> start(part).isPresent());
     }

@@ -13,9 +13,10 @@ import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /**
- * {@code stop-passed}: some way to the coil of a contactor leads around a stop, an E-stop or a trip; {@code stops-by-open-contact} where all that
- * an E-stop does is to close a contact on a shunt trip. Read from the drawing, for a button with
- * regard to the motors that it was seen to stop; not looked at where a controller decides.
+ * {@code stop-passed}: a start drives a motor although a stop, an E-stop or a trip is held, for a way to its
+ * coil leads around it; {@code stops-by-open-contact} where all that
+ * an E-stop does is to close a contact on a shunt trip. Read from the drawing and then
+ * tried; for a button with regard to the motors that it was seen to stop; not looked at where a controller decides.
  */
 final class StopPassedRule implements Rule {
 
@@ -34,8 +35,11 @@ final class StopPassedRule implements Rule {
             if (stops) {
                 Set<String> passed = new TreeSet<>(path.drivable(stop, (part, contact) -> contact.isThroughPath()));
                 passed.retainAll(isThereFor(study, stop));
-                if (!passed.isEmpty()) {
-                    findings.add(finding(study, stop, passed));
+                boolean shunt = stop.family() == Family.EMERGENCY_STOP && feedsShunt(study, stop);
+                if (!passed.isEmpty() && shunt) {
+                    findings.add(byShunt(stop, passed));
+                } else if (!passed.isEmpty()) {
+                    study.startPassing(stop, passed).ifPresent(start -> findings.add(passed(stop, start, passed)));
                 }
             }
         }
@@ -50,24 +54,30 @@ final class StopPassedRule implements Rule {
         };
     }
 
-    private static Finding finding(Study study, Part stop, Set<String> passed) {
+    private static Finding byShunt(Part stop, Set<String> motors) {
+        return new Finding(
+                "stops-by-open-contact",
+                Severity.DANGER,
+                where(stop, List.of(), motors),
+                stop.tag() + " stops " + Words.and(motors) + " only by a contact that closes on a shunt trip.",
+                "A wire that comes off there goes unnoticed, and from then on it stops nothing. What stops is wired through a"
+                        + " closed contact, so that a broken wire stops too.");
+    }
+
+    private static Finding passed(Part stop, String start, Set<String> motors) {
+        return new Finding(
+                "stop-passed",
+                Severity.DANGER,
+                where(stop, List.of(start), motors),
+                start + " drives " + Words.and(motors) + " although " + stop.tag() + " is held.",
+                "What stops stands before everything that starts or holds, in the one way that all of it takes.");
+    }
+
+    private static List<String> where(Part stop, List<String> starts, Set<String> motors) {
         List<String> where = new ArrayList<>(List.of(stop.tag()));
-        where.addAll(passed);
-        boolean shunt = stop.family() == Family.EMERGENCY_STOP && feedsShunt(study, stop);
-        return shunt
-                ? new Finding(
-                        "stops-by-open-contact",
-                        Severity.DANGER,
-                        where,
-                        stop.tag() + " stops " + Words.and(passed) + " only by a contact that closes on a shunt trip.",
-                        "A wire that comes off there goes unnoticed, and from then on it stops nothing. What stops is wired through a"
-                                + " closed contact, so that a broken wire stops too.")
-                : new Finding(
-                        "stop-passed",
-                        Severity.DANGER,
-                        where,
-                        "A way to the coil that drives " + Words.and(passed) + " leads around " + stop.tag() + ".",
-                        "What stops stands before everything that starts or holds, in the one way that all of it takes.");
+        where.addAll(starts);
+        where.addAll(motors);
+        return where;
     }
 
     private static boolean feedsShunt(Study study, Part stop) {

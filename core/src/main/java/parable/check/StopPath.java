@@ -1,6 +1,7 @@
 package parable.check;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -22,9 +23,11 @@ import parable.parts.Source;
 final class StopPath {
 
     private final Study study;
+    private final Solution wires;
 
     StopPath(Study study) {
         this.study = study;
+        wires = study.joints(new BitSet());
     }
 
     /** What is left: the relays that can be fed, and the breakers that their releases have opened. */
@@ -138,13 +141,18 @@ final class StopPath {
         nodes.add(study.node(part, source.reference()));
     }
 
+    /** Whether the two ends of a load reach two points of supplies that no wire joins. */
     private boolean isFed(Solution joints, Set<Integer> live, Part part, Load load) {
-        return reaches(joints, live, study.node(part, load.from()))
-                && reaches(joints, live, study.node(part, load.to()));
-    }
-
-    private static boolean reaches(Solution joints, Set<Integer> live, int node) {
-        return live.stream().anyMatch(side -> joints.joined(node, side));
+        int from = study.node(part, load.from());
+        int to = study.node(part, load.to());
+        for (int one : live) {
+            for (int other : live) {
+                if (joints.joined(from, one) && joints.joined(to, other) && !wires.joined(one, other)) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     private static boolean conducts(

@@ -107,6 +107,11 @@ final class Study {
         return stopped;
     }
 
+    /** The start that drives one of these motors although a stop is held, as it was tried; empty if none does. */
+    Optional<String> startPassing(Part stop, Set<String> motors) {
+        return new Rehearsing(assembly, cancelled).passing(stop, motors);
+    }
+
     /** The contacts that are closed if each is closed for which this holds. */
     BitSet closed(BiPredicate<Part, Contact> isClosed) {
         BitSet closed = new BitSet(network.contactCount());

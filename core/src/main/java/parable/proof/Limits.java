@@ -3,6 +3,8 @@ package parable.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import parable.parts.LoadRole;
+import parable.parts.Part;
 
 /** What a proof leaves out, and which of its claims that touches. */
 final class Limits {
@@ -86,6 +88,12 @@ final class Limits {
     private boolean isAnyMotorDriven() {
         return !explorer.isComplete()
                 || explorer.conductions().stream().anyMatch(conduction -> conduction.driven() != 0);
+    }
+
+    private static boolean hasRelease(Part part) {
+        return part.loads().stream()
+                .anyMatch(
+                        load -> load.role() == LoadRole.SHUNT_RELEASE || load.role() == LoadRole.UNDERVOLTAGE_RELEASE);
     }
 
     /** What is left out of every proof of this sheet, a sentence each. */
