@@ -5,11 +5,17 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.stream.Collectors;
+import parable.bench.Bench;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.scenario.Player;
+import parable.scenario.Scenario;
+import parable.scenario.ScenarioException;
 
 /** Finds what a command names, or says what is wrong with it. */
 final class Jobs {
@@ -45,6 +51,36 @@ final class Jobs {
         return job.sheet(name)
                 .orElseThrow(() -> new UsersFaultException("the job has no sheet '" + name + "'; it has "
                         + job.sheets().stream().map(Sheet::name).collect(Collectors.joining(", "))));
+    }
+
+    /** The sheet of this name; without a name the only one. */
+    static Sheet onlySheet(Job job, String name) {
+        if (name.isEmpty() && job.sheets().size() > 1) {
+            throw new UsersFaultException("--sheet: found none, expected one of "
+                    + job.sheets().stream().map(Sheet::name).collect(Collectors.joining(", ")));
+        }
+        return name.isEmpty() && !job.sheets().isEmpty() ? job.sheets().get(0) : sheet(job, name);
+    }
+
+    /** A bench with a sheet of a job that opened. */
+    static Bench bench(Sheet sheet) {
+        try {
+            return Bench.of(Assembly.of(sheet));
+        } catch (PartException impossible) {
+            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
+        }
+    }
+
+    /** A script played to its end. */
+    static Player played(Path script, Bench bench) {
+        try {
+            Player player = new Player(
+                    bench, Scenario.read(text(script), bench.assembly().sheet()));
+            player.playAll();
+            return player;
+        } catch (ScenarioException nonsense) {
+            throw new UsersFaultException(script + ": " + nonsense.getMessage());
+        }
     }
 
     static String text(Path file) {

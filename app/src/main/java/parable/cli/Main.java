@@ -12,6 +12,7 @@ import picocli.CommandLine.Command;
             DemoCommand.class,
             OpenCommand.class,
             SimulateCommand.class,
+            WhyCommand.class,
             CheckCommand.class,
             ProveCommand.class,
             LibraryCommand.class,

@@ -6,13 +6,8 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import parable.bench.Bench;
 import parable.bench.StoryLine;
-import parable.circuit.Sheet;
-import parable.parts.Assembly;
-import parable.parts.PartException;
 import parable.scenario.Outcome;
 import parable.scenario.Player;
-import parable.scenario.Scenario;
-import parable.scenario.ScenarioException;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -29,8 +24,11 @@ final class SimulateCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the job file")
     private Path file;
 
-    @Option(names = "--sheet", required = true, paramLabel = "NAME", description = "the sheet to play it on")
-    private String sheet;
+    @Option(
+            names = "--sheet",
+            paramLabel = "NAME",
+            description = "the sheet to play it on; need not be said where there is only one")
+    private String sheet = "";
 
     @Option(names = "--script", required = true, paramLabel = "SCRIPT", description = "the scenario script")
     private Path script;
@@ -43,8 +41,8 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Bench bench = bench(Jobs.sheet(Jobs.open(file), sheet));
-        Player player = play(bench);
+        Bench bench = Jobs.bench(Jobs.onlySheet(Jobs.open(file), sheet));
+        Player player = Jobs.played(script, bench);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.println(new SimulationReport(bench.story(), player.outcomes()).json());
@@ -54,25 +52,6 @@ final class SimulateCommand implements Callable<Integer> {
         }
         out.flush();
         return player.outcomes().stream().allMatch(Outcome::met) ? 0 : 1;
-    }
-
-    private static Bench bench(Sheet sheet) {
-        try {
-            return Bench.of(Assembly.of(sheet));
-        } catch (PartException impossible) {
-            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
-        }
-    }
-
-    private Player play(Bench bench) {
-        try {
-            Player player = new Player(
-                    bench, Scenario.read(Jobs.text(script), bench.assembly().sheet()));
-            player.playAll();
-            return player;
-        } catch (ScenarioException nonsense) {
-            throw new UsersFaultException(script + ": " + nonsense.getMessage());
-        }
     }
 
     private static String words(StoryLine line) {

@@ -87,7 +87,7 @@ final class Reaction {
         boolean timer = rig.program(part).isPresent();
         if (!state.energised.get(part) && share >= coil.pullIn()) {
             state.energised.set(part);
-            words.add(tag + "'s coil gets " + volts(part, coil.load()));
+            words.add(tag + "'s coil gets " + volts(part, coil.load()) + new FeedWords(after).of(part, coil.load()));
             set(part, timer, 1);
         } else if (state.energised.get(part) && share < coil.dropOut()) {
             state.energised.clear(part);

@@ -38,6 +38,9 @@ final class JobReader {
     /** The newest version of the format that this reads, and the one that is written. */
     static final int VERSION = 1;
 
+    /** Settings that list contacts, and may list none. */
+    private static final Set<String> CONTACTS = Set.of("aux", "blocks");
+
     private static final List<String> JOB_FIELDS =
             List.of("version", "name", "practice", "colours", "logbook", "sheets");
     private static final List<String> SHEET_FIELDS = List.of(
@@ -195,7 +198,11 @@ final class JobReader {
         Map<String, String> settings = new LinkedHashMap<>();
         for (Map.Entry<String, Located> field : device.fields()) {
             if (known.contains(field.getKey())) {
-                settings.put(field.getKey(), field.getValue().text());
+                settings.put(
+                        field.getKey(),
+                        CONTACTS.contains(field.getKey())
+                                ? field.getValue().textOrNothing()
+                                : field.getValue().text());
             }
         }
         Located tag = device.required("tag");

@@ -82,10 +82,18 @@ record Located(JsonNode value, String path, Map<String, Integer> lines) {
         return entries;
     }
 
+    /** The text, which may be empty; refused if this is something else. */
+    String textOrNothing() throws JobFormatException {
+        if (!value.isTextual()) {
+            throw refused("a text in quotes");
+        }
+        return value.textValue();
+    }
+
     /** The text; refused if this is something else or blank. */
     String text() throws JobFormatException {
         if (!value.isTextual() || value.textValue().isBlank()) {
-            throw refused("a text in quotes");
+            throw refused(value.isTextual() ? "some text; what is empty is left out" : "a text in quotes");
         }
         return value.textValue();
     }

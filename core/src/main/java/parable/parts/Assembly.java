@@ -46,6 +46,18 @@ public final class Assembly {
     }
 
     /**
+     * This with other times for some devices.
+     *
+     * @param times how long their contacts take, by their tags
+     */
+    public Assembly timed(Map<String, Travel> times) {
+        List<Part> other = parts.stream()
+                .map(part -> times.containsKey(part.tag()) ? part.taking(times.get(part.tag())) : part)
+                .toList();
+        return new Assembly(sheet, other, indexByTag);
+    }
+
+    /**
      * This for a changed sheet; the parts of devices that are as they were are taken over.
      *
      * @throws PartException as {@link #of} does

@@ -37,6 +37,12 @@ public record Part(
         Optional<Protection> protection,
         int initial) {
 
+    /** This with other times for its contacts. */
+    Part taking(Travel times) {
+        return new Part(
+                device, family, contacts, loads, sources, bare, drive, times, heater, machine, protection, initial);
+    }
+
     /** The marking of the inner star point of a motor with three leads; no rung can name it. */
     static final String STAR_POINT = "*";
 

@@ -46,10 +46,16 @@ final class Behaviour implements ClaimSource {
         String where = arrangement.isEmpty() ? "from rest" : "with " + operators.words(arrangement);
         List<Hand> script = new ArrayList<>(arrangement);
         script.add(press);
-        claim("held:" + tag + after, script, tag + ", " + press.words() + " " + where + " and held,");
+        Optional<Outcome> held =
+                claim("held:" + tag + after, script, tag + ", " + press.words() + " " + where + " and held,");
         script.add(Operators.release(press));
         Optional<Outcome> runs =
                 claim("certain:" + tag + after, script, tag + ", " + press.words() + " " + where + " and let go,");
+        boolean jogs = held.filter(outcome -> !outcome.motors().isEmpty()).isPresent()
+                && runs.filter(outcome -> outcome.motors().isEmpty()).isPresent();
+        if (jogs) {
+            jog(tag, after, arrangement.isEmpty() ? "" : " with " + operators.words(arrangement));
+        }
         boolean runsOn = runs.filter(outcome -> !outcome.motors().isEmpty()).isPresent();
         for (int part = 0; part < machine.parts().size() && runsOn; part++) {
             if (part != press.part()) {
@@ -63,6 +69,21 @@ final class Behaviour implements ClaimSource {
                 });
             }
         }
+    }
+
+    /** Letting go of it stops what it drove: as sure as what its script ends with, which was claimed last. */
+    private void jog(String tag, String after, String where) {
+        Claim certain = claims.get(claims.size() - 1);
+        claims.add(Claim.holding(
+                jogId(tag, after),
+                "Letting go of " + tag + where + " stops every motor that it drove.",
+                certain.verdict(),
+                certain.times()));
+    }
+
+    /** What the claim is called that letting go of a start stops. */
+    static String jogId(String tag, String after) {
+        return "jog:" + tag + after;
     }
 
     /** Raises a claim on what a script ends with; returns that if it is one and the same in all cases. */

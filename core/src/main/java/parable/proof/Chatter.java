@@ -8,7 +8,8 @@ import java.util.function.BooleanSupplier;
 
 /**
  * {@code comes-to-rest}: whatever is done, the circuit comes to rest in every order of events; it never goes round in a loop for ever. Where it
- * could if every change took any time, loops are looked for within the stated times. The beat of a flasher is no such loop.
+ * could if every change took any time, loops are looked for within the stated times. What comes round
+ * only when a timer has run, or by the beat of a flasher, is no such loop.
  */
 final class Chatter implements ClaimSource {
 
@@ -70,7 +71,8 @@ final class Chatter implements ClaimSource {
     /** With the times of everything kept there may be no loop left. */
     private Refinement.Outcome withinTimes() {
         List<Long> states = explorer.onLoops();
-        for (Set<Integer> keeping : List.of(movers(states), refinement.everything())) {
+        Set<Integer> movers = movers(states);
+        for (Set<Integer> keeping : List.of(movers, refinement.everything())) {
             if (!new Loops(timed, keeping, states, cancelled).mayGoOn()) {
                 return refinement.holds(fewest(keeping, states));
             }

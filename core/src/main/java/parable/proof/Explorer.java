@@ -146,8 +146,8 @@ final class Explorer {
     }
 
     /**
-     * The first state of a loop in which the circuit may go round for ever, all by itself; empty if there is none. The beat of a timer that
-     * goes on and on is no such loop.
+     * The first state of a loop in which the circuit may go round for ever, all by itself; empty if there is none. What comes round only when a
+     * timer has run, or by the beat of a flasher, is no such loop.
      */
     Optional<Integer> firstLoop() {
         int first = chatter().firstThatComesBack();
@@ -164,9 +164,11 @@ final class Explorer {
     }
 
     private Course chatter() {
-        return machine.mayNeverSettle() || unsure
-                ? new Course(own, (from, to) -> !machine.isBeat(states.key(from), states.key(to)) && !settled.get(from))
-                : course();
+        return course().firstThatComesBack() < 0
+                ? course()
+                : new Course(
+                        own,
+                        (from, to) -> !settled.get(from) && !machine.isUnhurried(states.key(from), states.key(to)));
     }
 
     /** The states in which the circuit ends up once it is left alone: where nothing has to move, or what it goes round in for ever. */

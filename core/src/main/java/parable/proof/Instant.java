@@ -21,7 +21,9 @@ final class Instant {
         /** Until a finger may let go. */
         HOLD,
         /** Until a controller scans. */
-        SCAN
+        SCAN,
+        /** Until the contacts that make have closed by a command that was taken back in mid-travel, and whose end may still come to pass. */
+        TAKEN_BACK
     }
 
     /** What happened to a clock. */
@@ -29,8 +31,8 @@ final class Instant {
         STARTED,
         STOPPED,
         RAN_OUT,
-        /** Something came to pass that an earlier command had set going, whose clock is not kept any more. */
-        LATE
+        /** From now on it is that of a command that was taken back. */
+        TURNED
     }
 
     /** Something that happened to a clock of a part; the range counts for a start only. */
@@ -150,8 +152,12 @@ final class Instant {
         events.add(new Event(Deed.RAN_OUT, part, kind, TimeRange.AT_ONCE));
     }
 
-    /** What an earlier command had set going comes to pass now. */
-    void late(int part, Kind kind) {
-        events.add(new Event(Deed.LATE, part, kind, TimeRange.AT_ONCE));
+    /** The command that was under way is taken back: its clock goes on as that of what may still come to pass. */
+    void takeBack(int part) {
+        stop(part, Kind.TAKEN_BACK);
+        if (runs(part, Kind.MAKE)) {
+            zone = zone.map(now -> now.renamed(clock(part, Kind.MAKE), clock(part, Kind.TAKEN_BACK)));
+            events.add(new Event(Deed.TURNED, part, Kind.MAKE, TimeRange.AT_ONCE));
+        }
     }
 }

@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
-import java.util.stream.Collectors;
 
 /**
  * Whether a circuit that is left alone may go round in a loop for ever within the stated times. Looked for from every state that lies on a loop
@@ -24,12 +23,15 @@ final class Loops {
      */
     Loops(Machine machine, Set<Integer> keeping, Collection<Long> states, BooleanSupplier cancelled) {
         TimedSearch search = TimedSearch.leftAlone(machine, keeping, cancelled);
-        List<Instant> beginnings = states.stream().map(search::underway).collect(Collectors.toList());
+        List<Instant> beginnings = states.stream()
+                .flatMap(state -> search.underway(state).stream())
+                .toList();
         search.find(beginnings, NEVER);
         mayGoOn = !search.isComplete()
                 || new Course(
                                         search.ownSteps(),
-                                        (from, to) -> !machine.isBeat(search.positions(from), search.positions(to)))
+                                        (from, to) ->
+                                                !machine.isUnhurried(search.positions(from), search.positions(to)))
                                 .firstThatComesBack()
                         >= 0;
     }

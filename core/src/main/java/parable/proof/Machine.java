@@ -325,18 +325,38 @@ final class Machine {
                         && clock.program().repeats());
     }
 
-    /** Whether a step of the circuit's own is the beat of a timer that goes on and on. */
-    boolean isBeat(long from, long to) {
+    /**
+     * Whether a step of the circuit's own is that of a timer that had to run for a while, or the beat of one that goes on and on: what comes back
+     * only by such a step does not chatter.
+     */
+    boolean isUnhurried(long from, long to) {
         for (int p : byItself) {
-            boolean repeats = components.get(p) instanceof Component.Clock clock
-                    && clock.program().repeats();
-            if (repeats
-                    && valueOfMoving(from, p) != valueOfMoving(to, p)
-                    && Component.Clock.phase(valueOfMoving(from, p)) == Component.Clock.phase(valueOfMoving(to, p))) {
+            int before = valueOfMoving(from, p);
+            int after = valueOfMoving(to, p);
+            if (before != after && isUnhurried(from, p, before, after)) {
                 return true;
             }
         }
         return false;
+    }
+
+    private boolean isUnhurried(long from, int part, int before, int after) {
+        Component component = components.get(part);
+        if (component instanceof Component.ProgramTimer) {
+            return after == 1
+                    && programmed.orElseThrow().toNextMark(memory(from), programTimer(part)) >= Quiescence.SLOW;
+        }
+        if (!(component instanceof Component.Clock clock)) {
+            return false;
+        }
+        boolean notices = Component.Clock.phase(before) == Component.Clock.RELEASED && after == clock.idle();
+        boolean stage = Component.Clock.phase(before) == Component.Clock.phase(after);
+        return notices && clock.program().released().get(0).after().nominal() >= Quiescence.SLOW
+                || stage
+                        && (clock.program().repeats()
+                                || clock.stageAfter(before)
+                                        .filter(next -> next.after().nominal() >= Quiescence.SLOW)
+                                        .isPresent());
     }
 
     List<Part> parts() {

@@ -15,7 +15,7 @@ import parable.parts.TimerProgram;
 final class Quiescence {
 
     /** What takes less than this, in microseconds, is waited for as for a contact. */
-    private static final long SLOW = 100_000;
+    static final long SLOW = 100_000;
 
     private final Machine machine;
     private final Map<Long, Rests> known = new HashMap<>();

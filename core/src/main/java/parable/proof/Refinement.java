@@ -71,6 +71,9 @@ final class Refinement {
      * @param when which instants of the story count
      */
     Outcome decide(TimedSearch.Watch kind, Set<Integer> first, Predicate<Moment> onBench, Replay.When when) {
+        if (keepingTo.filter(Set::isEmpty).isPresent()) {
+            return new Outcome.Open(List.of());
+        }
         if (keepingTo.isPresent()) {
             TimedSearch search = TimedSearch.quick(machine, keepingTo.get(), cancelled);
             boolean holds = search.find(List.of(search.rest()), kind).isEmpty() && search.isComplete();
@@ -113,7 +116,7 @@ final class Refinement {
                 all.add(part);
             }
         }
-        return keepingTo.orElse(all);
+        return all;
     }
 
     /** It holds with the times of these parts. */
@@ -243,7 +246,7 @@ final class Refinement {
             case STAGE -> Optional.of(Pace.Change.STAGE);
             case NOTICE -> Optional.of(Pace.Change.NOTICE);
             case SCAN -> Optional.of(Pace.Change.SCAN);
-            case HOLD -> Optional.empty();
+            case HOLD, TAKEN_BACK -> Optional.empty();
         };
     }
 

@@ -36,13 +36,12 @@ final class Schedule {
     static Schedule of(List<Instant.Event> beginning, List<TimedSearch.Step> way) {
         Schedule schedule = new Schedule(way.size() + 1);
         Map<Clock, Taken> running = new HashMap<>();
-        Map<Clock, Taken> earlier = new HashMap<>();
         for (int i = 0; i <= way.size(); i++) {
             if (i > 0) {
                 schedule.bounds.add(new Bound(i - 1, i, 0));
             }
             for (Instant.Event event : i == 0 ? beginning : way.get(i - 1).events()) {
-                schedule.take(event, i, running, earlier);
+                schedule.take(event, i, running);
             }
         }
         int end = way.size();
@@ -50,24 +49,13 @@ final class Schedule {
         return schedule;
     }
 
-    private void take(Instant.Event event, int step, Map<Clock, Taken> running, Map<Clock, Taken> earlier) {
+    private void take(Instant.Event event, int step, Map<Clock, Taken> running) {
         Clock clock = new Clock(event.part(), event.kind());
         switch (event.deed()) {
             case STARTED -> running.put(clock, new Taken(event.part(), event.kind(), step, step, event.range(), false));
-            case STOPPED -> {
-                Taken stopped = running.remove(clock);
-                read(stopped, step, false);
-                earlier.put(clock, stopped);
-            }
+            case STOPPED -> read(running.remove(clock), step, false);
             case RAN_OUT -> read(running.remove(clock), step, true);
-            case LATE -> {
-                Taken late = earlier.remove(clock);
-                if (late != null) {
-                    taken.removeIf(one ->
-                            one.begun() == late.begun() && one.part() == late.part() && one.kind() == late.kind());
-                    read(late, step, true);
-                }
-            }
+            case TURNED -> running.put(new Clock(event.part(), Instant.Kind.TAKEN_BACK), running.remove(clock));
         }
     }
 

@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -49,8 +50,17 @@ public final class SingleFaults {
     /** Those in which nothing is broken but that an earth fault makes its protection open. */
     private final Unharmed protecting;
 
-    /** Something usual that is done, and what may be seen once all has settled. */
-    private record Usual(String words, List<Hand> script, Set<Outcome> ends) {}
+    /**
+     * Something usual that is done, and what may be seen once all has settled.
+     *
+     * @param jog the claim that it stops what a start drove, empty if it is not letting go of one
+     */
+    private record Usual(String words, List<Hand> script, Set<Outcome> ends, Optional<String> jog) {
+
+        boolean drives() {
+            return ends.stream().anyMatch(end -> !end.motors().isEmpty());
+        }
+    }
 
     private SingleFaults(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
@@ -167,6 +177,7 @@ public final class SingleFaults {
             ids.add(stops);
         }
         List<Usual> faulty = usual(machine, explorer);
+        ids.addAll(jogsThatRunOn(faulty));
         Optional<Integer> reveals = IntStream.range(0, healthy.size())
                 .filter(i -> !healthy.get(i).ends().equals(faulty.get(i).ends()))
                 .boxed()
@@ -177,6 +188,16 @@ public final class SingleFaults {
                 .or(() -> Optional.of(
                         shown(machine, faults, faulty.get(reveals.orElse(Math.min(2, faulty.size() - 1))))));
         return new FaultRow(fault, ids, reveals.map(i -> words(healthy.get(i), faulty.get(i))), shown);
+    }
+
+    /** The claims on letting go of a start that stops what it drove, and that does not with the fault in. */
+    private List<String> jogsThatRunOn(List<Usual> faulty) {
+        return IntStream.range(1, healthy.size())
+                .filter(i -> healthy.get(i).jog().isPresent())
+                .filter(i -> healthy.get(i - 1).drives() && !healthy.get(i).drives())
+                .filter(i -> faulty.get(i).drives())
+                .mapToObj(i -> healthy.get(i).jog().orElseThrow())
+                .toList();
     }
 
     private List<Claim> broken(Fault fault, Machine machine, Explorer explorer) {
@@ -235,6 +256,7 @@ public final class SingleFaults {
     private static List<Usual> usual(Machine machine, Explorer explorer) {
         Operators operators = new Operators(machine);
         Map<String, List<Hand>> scripts = new LinkedHashMap<>();
+        Map<String, String> jogs = new HashMap<>();
         scripts.put("The power is on", List.of());
         for (List<Hand> arrangement : operators.arrangements()) {
             String with = arrangement.isEmpty() ? "" : operators.words(arrangement) + ", ";
@@ -248,6 +270,11 @@ public final class SingleFaults {
                     String pressed = with + operators.tag(press) + " is " + press.words();
                     scripts.put(pressed, held);
                     scripts.put(pressed + " and let go", run);
+                    jogs.put(
+                            pressed + " and let go",
+                            Behaviour.jogId(
+                                    operators.tag(press),
+                                    arrangement.isEmpty() ? "" : "@" + operators.ids(arrangement)));
                     for (int stop = 0; stop < machine.parts().size(); stop++) {
                         operators.stop(stop).ifPresent(push -> {
                             List<Hand> stopped = new ArrayList<>(run);
@@ -268,7 +295,8 @@ public final class SingleFaults {
                 script,
                 operators.ends(explorer, script).stream()
                         .map(Outcome::seen)
-                        .collect(Collectors.toCollection(LinkedHashSet::new)))));
+                        .collect(Collectors.toCollection(LinkedHashSet::new)),
+                Optional.ofNullable(jogs.get(words)))));
         return usual;
     }
 }

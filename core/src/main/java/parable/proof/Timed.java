@@ -19,6 +19,14 @@ sealed interface Timed {
     /** Starts whatever may run in the state that it is in, for how long nobody knows. */
     void resume(Instant now);
 
+    /** Whether there may be a command besides that was taken back. */
+    default boolean mayHaveTakenBack(Instant now) {
+        return false;
+    }
+
+    /** Starts the clock of a command that was taken back, for how long nobody knows. */
+    default void resumeTakenBack(Instant now) {}
+
     /** It feels its coil. */
     void feel(Instant now, boolean fed, boolean barred);
 
@@ -31,9 +39,8 @@ sealed interface Timed {
     }
 
     /**
-     * An armature. The two clocks are those of its latest command. An armature none of whose contacts has moved when it changes its mind
-     * stays; in mid-travel, what the command before had set going may still come to pass as long as the clocks run, at any moment: its
-     * own clocks are not kept, so that this allows a little more than can be.
+     * An armature. Two clocks are those of its latest command. An armature none of whose contacts has moved when it changes its mind stays; in
+     * mid-travel, what the command before had set going may still come to pass when its own clock runs out, until the new command breaks.
      */
     record OfArmature(int part, Part of) implements Timed {
 
@@ -48,7 +55,12 @@ sealed interface Timed {
             if (fed != now.isCommanded(part)) {
                 now.command(part, fed);
                 now.stop(part, Kind.BREAK);
-                now.stop(part, Kind.MAKE);
+                if (value == Component.Armature.RISING || value == Component.Armature.FALLING) {
+                    now.takeBack(part);
+                } else {
+                    now.stop(part, Kind.MAKE);
+                    now.stop(part, Kind.TAKEN_BACK);
+                }
                 int then = changedItsMind(value, fed);
                 now.move(part, then);
                 if (then != Component.Armature.REST && then != Component.Armature.IN) {
@@ -69,6 +81,19 @@ sealed interface Timed {
             if (value != Component.Armature.REST && value != Component.Armature.IN) {
                 begin(now, away);
             }
+        }
+
+        /** Whether a command may have been taken back in this state. */
+        @Override
+        public boolean mayHaveTakenBack(Instant now) {
+            int value = now.value(part);
+            return value == Component.Armature.RISING || value == Component.Armature.FALLING;
+        }
+
+        @Override
+        public void resumeTakenBack(Instant now) {
+            boolean away = now.value(part) == Component.Armature.RISING;
+            now.start(part, Kind.TAKEN_BACK, of.travel().toMake(!away));
         }
 
         private static int changedItsMind(int value, boolean fed) {
@@ -104,12 +129,13 @@ sealed interface Timed {
                 next.add(now -> {
                     now.runOut(part, Kind.MAKE);
                     now.stop(part, Kind.BREAK);
+                    now.stop(part, Kind.TAKEN_BACK);
                     now.move(part, fed ? Component.Armature.IN : Component.Armature.REST);
                 });
             }
-            if (breaks && value == underway) {
+            if (before.runs(part, Kind.TAKEN_BACK)) {
                 next.add(now -> {
-                    now.late(part, Kind.MAKE);
+                    now.runOut(part, Kind.TAKEN_BACK);
                     now.move(part, fed ? Component.Armature.STARTED : Component.Armature.HANGING);
                 });
             }
@@ -118,6 +144,7 @@ sealed interface Timed {
 
         private void breakNow(Instant now, int value, int underway, boolean barred) {
             now.runOut(part, Kind.BREAK);
+            now.stop(part, Kind.TAKEN_BACK);
             if (value == Component.Armature.STARTED && barred) {
                 now.stop(part, Kind.MAKE);
             } else {

@@ -178,11 +178,23 @@ final class TimedSearch {
         return new Instant(machine, machine.initial(), 0, Zone.EMPTY);
     }
 
-    /** Begins in a state that has come about in whatever way and time. */
-    Instant underway(long positions) {
-        Instant now = Instant.underway(machine, positions);
-        timed.values().forEach(kept -> kept.resume(now));
-        return now;
+    /** Begins in a state that has come about in whatever way and time: with and without each command that may have been taken back. */
+    List<Instant> underway(long positions) {
+        List<Timed> turning = timed.values().stream()
+                .filter(kept -> kept.mayHaveTakenBack(Instant.underway(machine, positions)))
+                .toList();
+        List<Instant> all = new ArrayList<>();
+        for (int with = 0; with < 1 << turning.size(); with++) {
+            Instant now = Instant.underway(machine, positions);
+            timed.values().forEach(kept -> kept.resume(now));
+            for (int i = 0; i < turning.size(); i++) {
+                if ((with >> i & 1) == 1) {
+                    turning.get(i).resumeTakenBack(now);
+                }
+            }
+            all.add(now);
+        }
+        return all;
     }
 
     /** Begins where an earlier search has ended. */

@@ -158,6 +158,15 @@ final class Zone {
         return true;
     }
 
+    /** This with a clock called otherwise; the order of the clocks must stay the same. */
+    Zone renamed(int from, int to) {
+        int[] other = clocks.clone();
+        for (int i = 0; i < other.length; i++) {
+            other[i] = other[i] == from ? to : other[i];
+        }
+        return new Zone(other, most);
+    }
+
     /** Whether another has the same clocks. */
     boolean hasClocksOf(Zone other) {
         return Arrays.equals(clocks, other.clocks);

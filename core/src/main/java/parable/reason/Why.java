@@ -12,6 +12,7 @@ import parable.circuit.Terminal;
 import parable.network.Branch;
 import parable.network.Network;
 import parable.network.Solution;
+import parable.network.Way;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Load;
@@ -55,6 +56,26 @@ public final class Why {
         }
         int index = network.assembly().indexOf(tag).orElseThrow();
         return moment.energised(tag, 0) ? on(index) : off(index);
+    }
+
+    /**
+     * The contacts on the way that {@link #of} tells of, from the live side to the return, closed and open ones: {@code K1 13-14}. Empty for what
+     * has no coil, lamp or winding and where no way leads through it and back.
+     *
+     * @throws IllegalArgumentException if there is no such device
+     */
+    public List<String> way(String tag) {
+        int index = network.assembly()
+                .indexOf(tag)
+                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
+        return parts.get(index).loads().isEmpty()
+                ? List.of()
+                : feed(index)
+                        .map(feed -> contacts(feed).stream()
+                                .map(branch -> parts.get(branch.part()).tag() + " "
+                                        + contact(branch).marking())
+                                .toList())
+                        .orElse(List.of());
     }
 
     /** The two terminals of a source that a load's ends lead to, and the ways there. */

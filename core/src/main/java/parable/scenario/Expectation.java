@@ -3,6 +3,7 @@ package parable.scenario;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Meter;
 import parable.bench.Moment;
@@ -22,6 +23,11 @@ public sealed interface Expectation {
 
     /** What is found instead, empty if the expectation is met. The sheet must be one it can be asked of. */
     Optional<String> missedAt(Moment moment);
+
+    /** What was found instead up to now, empty if the expectation is met. The sheet must be one it can be asked of. */
+    default Optional<String> missedBy(Bench bench) {
+        return missedAt(bench.moment());
+    }
 
     /** That a device is in a condition: {@code K1 in}. */
     record DeviceIs(String tag, Condition condition) implements Expectation {
@@ -130,6 +136,35 @@ public sealed interface Expectation {
         @Override
         public Optional<String> missedAt(Moment moment) {
             return moment.shorted() ? Optional.of("there is a short circuit") : Optional.empty();
+        }
+    }
+
+    /** That there has been no short circuit from the beginning until then: {@code nothing was shorted}. */
+    record NothingWasShorted() implements Expectation {
+        @Override
+        public String text() {
+            return "nothing was shorted";
+        }
+
+        @Override
+        public Optional<String> nonsenseOn(Assembly assembly) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Optional<String> missedAt(Moment moment) {
+            return moment.shorted() ? Optional.of("there is a short circuit") : Optional.empty();
+        }
+
+        @Override
+        public Optional<String> missedBy(Bench bench) {
+            for (long instant : bench.instants()) {
+                if (bench.momentAt(instant).shorted()) {
+                    return Optional.of(
+                            String.format(Locale.ROOT, "there was a short circuit at %.1f ms", instant / 1000.0));
+                }
+            }
+            return missedAt(bench.moment());
         }
     }
 

@@ -49,7 +49,7 @@ public final class Player {
             } else if (step instanceof Step.SetFault set) {
                 bench.set(set.fault(), set.there());
             } else if (step instanceof Step.Expect expect) {
-                outcomes.add(new Outcome(expect, expect.expectation().missedAt(bench.moment())));
+                outcomes.add(new Outcome(expect, expect.expectation().missedBy(bench)));
             }
         } catch (ActionRefusedException refused) {
             throw new ScenarioException(step.line(), refused.getMessage());

@@ -163,9 +163,16 @@ final class ScriptLine {
     }
 
     private Expectation nothing() throws ScenarioException {
-        String what = word("'shorted'");
+        String what = word("'shorted' or 'was shorted'");
+        if (what.equals("was")) {
+            String then = word("'shorted'");
+            if (!then.equals("shorted")) {
+                throw refused(then, "'shorted'");
+            }
+            return new Expectation.NothingWasShorted();
+        }
         if (!what.equals("shorted")) {
-            throw refused(what, "'shorted'");
+            throw refused(what, "'shorted' or 'was shorted'");
         }
         return new Expectation.NothingShorted();
     }

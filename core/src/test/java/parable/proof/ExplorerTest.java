@@ -106,6 +106,15 @@ class ExplorerTest {
 
     /** One or two contactors and one or two buttons, their contacts put anywhere. */
     static Sheet circuit(Random random) {
+        return circuit(random, List.of("13-14", "11-12", "13-14 21-22"));
+    }
+
+    /** The same with buttons of one block each. */
+    static Sheet plainCircuit(Random random) {
+        return circuit(random, List.of("13-14", "11-12"));
+    }
+
+    private static Sheet circuit(Random random, List<String> buttonBlocks) {
         int contactors = 1 + random.nextInt(2);
         int buttons = 1 + random.nextInt(2);
         List<String> devices = new ArrayList<>(
@@ -117,7 +126,7 @@ class ExplorerTest {
             contacts.addAll(List.of("K" + k + "[13-14]", "K" + k + "[21-22]"));
         }
         for (int s = 1; s <= buttons; s++) {
-            String blocks = List.of("13-14", "11-12", "13-14 21-22").get(random.nextInt(3));
+            String blocks = buttonBlocks.get(random.nextInt(buttonBlocks.size()));
             devices.add("{\"tag\": \"S" + s + "\", \"kind\": \"push-button\", \"blocks\": \"" + blocks + "\"}");
             for (String block : blocks.split(" ")) {
                 contacts.add("S" + s + "[" + block + "]");

@@ -1,4 +1,4 @@
-package parable.reason;
+package parable.network;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,15 +7,12 @@ import java.util.List;
 import java.util.PriorityQueue;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
-import parable.network.Branch;
-import parable.network.Network;
-import parable.network.Solution;
 
 /**
  * The ways from one node through contacts that take the least to be closed: closed contacts cost nothing, open ones as much as it
  * takes to close them.
  */
-final class Way {
+public final class Way {
 
     private static final int FAR = Integer.MAX_VALUE;
 
@@ -37,7 +34,7 @@ final class Way {
      * @param mayPass which contacts may be gone through
      * @param effort what an open contact costs, more than 0; closed ones cost nothing
      */
-    static Way from(
+    public static Way from(
             int start, Network network, Solution solution, Predicate<Branch> mayPass, ToIntFunction<Branch> effort) {
         Way way = new Way(network.nodeCount(), start);
         List<List<Branch>> at = new ArrayList<>();
@@ -69,17 +66,17 @@ final class Way {
     }
 
     /** Whether contacts lead to a node at all. */
-    boolean leadsTo(int node) {
+    public boolean leadsTo(int node) {
         return open[node] != FAR;
     }
 
     /** What it takes to close the way to a node. */
-    int openTo(int node) {
+    public int openTo(int node) {
         return open[node];
     }
 
     /** The contacts on the way to a node, from there back to the start. */
-    List<Branch> contactsFrom(int node) {
+    public List<Branch> contactsFrom(int node) {
         List<Branch> contacts = new ArrayList<>();
         int at = node;
         while (at != start) {

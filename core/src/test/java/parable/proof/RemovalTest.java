@@ -1,0 +1,118 @@
+package parable.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import parable.Examples;
+import parable.check.Check;
+import parable.check.Severity;
+import parable.circuit.Circuit;
+import parable.circuit.ColourCode;
+import parable.circuit.Place;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.circuit.Structure;
+import parable.starters.Library;
+
+/** Taking out any one contact never takes out a requirement in silence: some other claim fails or some rule speaks. */
+class RemovalTest {
+
+    private static final String BAD = "Tern Hollow bad examples";
+
+    private static Stream<Sheet> goodSheets() {
+        return Library.jobs().stream().filter(job -> !job.name().equals(BAD)).flatMap(job -> job.sheets().stream());
+    }
+
+    @Test
+    void onSomeStarters() {
+        Set<String> some = Set.of(
+                "Wash pump",
+                "Press platen",
+                "Juice separator",
+                "Mill start warning",
+                "Direct change",
+                "Fan",
+                "Jog relay");
+        assertThat(silent(goodSheets().filter(sheet -> some.contains(sheet.name()))))
+                .isEmpty();
+    }
+
+    @Test
+    @Tag("long")
+    void onEveryStarterOfTheLibrary() {
+        List<String> silent = silent(goodSheets());
+        silent.forEach(one -> System.out.println("Silent: " + one));
+        assertThat(silent).isEmpty();
+    }
+
+    private static List<String> silent(Stream<Sheet> sheets) {
+        List<String> silent = new ArrayList<>();
+        sheets.forEach(sheet -> {
+            Set<String> whole = requirements(proofOf(sheet));
+            removals(sheet).forEach((words, spoilt) -> {
+                Proof proof = proofOf(spoilt);
+                Set<String> gone = new TreeSet<>(whole);
+                gone.removeAll(requirements(proof));
+                boolean speaks = proof.claims().stream()
+                                .anyMatch(claim -> !claim.verdict().holds())
+                        || Check.of(Examples.fitted(spoilt), ColourCode.EITHER).stream()
+                                .anyMatch(finding -> finding.severity() != Severity.NOTE);
+                if (!gone.isEmpty() && !speaks) {
+                    silent.add(sheet.name() + " without " + words + ": " + gone);
+                }
+            });
+        });
+        return silent;
+    }
+
+    private static Proof proofOf(Sheet sheet) {
+        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+    }
+
+    private static Set<String> requirements(Proof proof) {
+        return proof.claims().stream()
+                .filter(claim -> claim.sort() == Claim.Sort.REQUIREMENT)
+                .map(Claim::id)
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** The sheet with each contact, pole or load of each rung taken out and the gap closed, and without each device that stands on no rung. */
+    private static Map<String, Sheet> removals(Sheet sheet) {
+        Map<String, Sheet> removals = new LinkedHashMap<>();
+        for (Circuit circuit : Circuit.values()) {
+            for (int rung = 0; rung < sheet.rungs(circuit).size(); rung++) {
+                List<RungItem> items = sheet.rungs(circuit).get(rung).items();
+                for (int i = 0; i < items.size(); i++) {
+                    if (items.get(i) instanceof RungItem.Passage) {
+                        String words = items.get(i).text() + " on " + circuit + " rung " + (rung + 1);
+                        fitted(sheet, new Place(circuit, rung, i), words, removals);
+                    }
+                }
+            }
+        }
+        sheet.devices().stream()
+                .filter(device -> device.kind().equals("mechanical-interlock"))
+                .forEach(device -> removals.put(device.tag(), Examples.without(sheet, device.tag())));
+        return removals;
+    }
+
+    /** What cannot be taken out, as the last thing on a rung, is left. */
+    private static void fitted(Sheet sheet, Place place, String words, Map<String, Sheet> removals) {
+        try {
+            Sheet spoilt = Structure.taken(sheet, place);
+            Examples.fitted(spoilt);
+            removals.put(words, spoilt);
+        } catch (Exception impossible) {
+            assertThat(impossible.getMessage()).isNotBlank();
+        }
+    }
+}
