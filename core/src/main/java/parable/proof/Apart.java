@@ -13,13 +13,14 @@ import parable.parts.Contact;
 import parable.parts.Family;
 
 /**
- * {@code apart:ONE:OTHER}: two contactors whose main poles are never closed together, whatever is done and however fast; and
+ * {@code apart:ONE:OTHER}: two contactors that are no opponents and whose main poles are never closed together, however fast; and
  * {@code alone:CONTACTOR} and {@code together:ONE:OTHER}: what the motors do while that one or those two are in and no other contactor is.
  */
 final class Apart implements ClaimSource {
 
     private static final int MOST_CONTACTORS = Long.SIZE - 1;
 
+    private final List<Opponents.Pair> opponents;
     private final Machine machine;
     private final Explorer explorer;
     private final int[] contactors;
@@ -37,7 +38,13 @@ final class Apart implements ClaimSource {
         private final BitSet seen = new BitSet();
     }
 
-    Apart(Machine machine, Explorer explorer) {
+    /**
+     * The claims on a machine.
+     *
+     * @param opponents the pairs of which more is required than described
+     */
+    Apart(Machine machine, Explorer explorer, List<Opponents.Pair> opponents) {
+        this.opponents = opponents;
         this.machine = machine;
         this.explorer = explorer;
         contactors = IntStream.of(machine.moving())
@@ -66,7 +73,7 @@ final class Apart implements ClaimSource {
             for (int j = i + 1; j < contactors.length; j++) {
                 doing("together:", List.of(i, j)).ifPresent(claims::add);
                 long both = 1L << i | 1L << j;
-                if (doing.keySet().stream().noneMatch(in -> (in & both) == both)) {
+                if (!areOpponents(i, j) && doing.keySet().stream().noneMatch(in -> (in & both) == both)) {
                     claims.add(Claim.holding(
                             "apart:" + tag(i) + ":" + tag(j),
                             tag(i) + " and " + tag(j) + " are never in together.",
@@ -76,6 +83,10 @@ final class Apart implements ClaimSource {
             }
         }
         return claims;
+    }
+
+    private boolean areOpponents(int one, int other) {
+        return opponents.stream().anyMatch(pair -> pair.one() == contactors[one] && pair.other() == contactors[other]);
     }
 
     private void note(long state) {

@@ -164,11 +164,15 @@ final class Explorer {
     }
 
     private Course chatter() {
-        return course().firstThatComesBack() < 0
-                ? course()
+        Course all = course();
+        return all.firstThatComesBack() < 0
+                ? all
                 : new Course(
                         own,
-                        (from, to) -> !settled.get(from) && !machine.isUnhurried(states.key(from), states.key(to)));
+                        (from, to) -> all.comesBack(from)
+                                && all.comesBack(to)
+                                && !settled.get(from)
+                                && !machine.isUnhurried(states.key(from), states.key(to)));
     }
 
     /** The states in which the circuit ends up once it is left alone: where nothing has to move, or what it goes round in for ever. */

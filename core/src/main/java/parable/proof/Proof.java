@@ -128,7 +128,8 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         Refinement refinement = new Refinement(timed, replay, notInTime);
         Certainty certainty = new Certainty(timed, refinement, notInTime);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
-        Limits limits = new Limits(machine, explorer, Opponents.pairs(assembly, machine));
+        List<Opponents.Pair> opponents = Opponents.pairs(assembly, machine);
+        Limits limits = new Limits(machine, explorer, opponents);
         List<Claim> claims = Stream.of(
                         raised(
                                 Claim.Sort.REQUIREMENT,
@@ -137,7 +138,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
                         raised(
                                 Claim.Sort.DESCRIPTION,
                                 new Behaviour(machine, explorer, certainty),
-                                new Apart(machine, explorer),
+                                new Apart(machine, explorer, opponents),
                                 new Signals(machine, explorer),
                                 onTimes::join,
                                 new Awaiting(machine, explorer)))
