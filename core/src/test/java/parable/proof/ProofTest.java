@@ -3,6 +3,7 @@ package parable.proof;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
@@ -13,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Sketches;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -29,6 +31,8 @@ import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.parts.TimeRange;
+import parable.parts.Travel;
 import parable.parts.Verb;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
@@ -215,6 +219,23 @@ class ProofTest {
             }
         }
         throw new IllegalArgumentException(sheet.name() + " has no " + item);
+    }
+
+    /** Two contactors that only a timer keeps apart: the first is out within 15 ms, and the second in no sooner than its own time. */
+    @ParameterizedTest
+    @CsvSource({"16, HOLDS_WITHIN_TIMES", "10, FAILS"})
+    void aMarginOfOneMillisecondIsEnough(long soonest, Verdict expected) {
+        TimeRange in = new TimeRange(soonest * 1000, soonest * 1000, 35_000);
+        TimeRange opens = new TimeRange(5_000, 8_000, 10_000);
+        Assembly assembly = Examples.fitted(Sketches.sheet("times", "Kept apart by a timer alone"));
+        Travel travel = assembly.part("K2").orElseThrow().travel();
+        Assembly timed = assembly.timed(Map.of("K2", new Travel(opens, in, travel.breakBack(), travel.makeBack())));
+
+        Claim claim = Proof.of(timed, Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+                .claim("never-together:K1:K2")
+                .orElseThrow();
+
+        assertThat(claim.verdict()).as(claim.story().toString()).isEqualTo(expected);
     }
 
     @Test
