@@ -31,16 +31,22 @@ public record FaultRow(Fault fault, List<String> broken, Optional<String> reveal
 
     /** The broken claims in a few words each. */
     public List<String> brokenWords() {
-        return broken.stream()
-                .map(id -> switch (id) {
-                    case "no-short" -> "nothing is shorted";
-                    case "no-restart" -> "nothing restarts by itself";
-                    case "comes-to-rest" -> "nothing chatters";
-                    default -> id.startsWith("own:")
-                            ? id.replace("own:", "")
-                            : id.replace("stops:", "") + " stops every motor";
-                })
-                .toList();
+        return broken.stream().map(FaultRow::words).toList();
+    }
+
+    private static String words(String id) {
+        String[] parts = id.split("[:@]");
+        return switch (parts[0]) {
+            case Shorts.NO_SHORT -> "nothing is shorted";
+            case Shorts.APART -> "supplies stay apart";
+            case Restarts.ID -> "nothing restarts by itself";
+            case Chatter.ID -> "nothing chatters";
+            case "never-together" -> parts[1] + " and " + parts[2] + " are never in together";
+            case "jog" -> "letting go of " + parts[1] + " stops"
+                    + (parts.length > 2 ? " with " + parts[2].replace("=", " turned to ") : "");
+            case "own" -> id.substring("own:".length());
+            default -> parts[1] + " stops what it has to";
+        };
     }
 
     /** What it does, in a few words. */
