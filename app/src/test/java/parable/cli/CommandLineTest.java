@@ -172,4 +172,74 @@ class CommandLineTest {
                 .isEqualTo(2);
         assertThat(err.toString()).contains("the sheet 'Mill' has no program");
     }
+
+    /** A job with a sound sheet and one that restarts. */
+    private String twoSheets() throws IOException {
+        String sheet =
+                """
+                {"name": "%s", "duty": "maintained", "rails": {"L": "1", "N": "2"}, "devices": [
+                {"tag": "G1", "kind": "single-phase-supply", "voltage": "230 V AC"},
+                {"tag": "F1", "kind": "fuse", "rated": "10 A"},
+                {"tag": "K1", "kind": "contactor", "coil": "230 V AC", "aux": "13-14"},
+                {"tag": "S0", "kind": "push-button", "blocks": "11-12"},
+                {"tag": "S1", "kind": "%s"},
+                {"tag": "M1", "kind": "single-phase-motor", "voltage": "230 V AC", "power": "0.75 kW"}],
+                "power": ["G1[L] F1[1-2] L", "L K1[1-2] @9 M1[U1-U2] N", "G1[N] N"],
+                "rungs": ["L S0[11-12] @3 S1[13-14] @4 K1[A1-A2] N", "@3 K1[13-14] @4"]}
+                """;
+        return Files.writeString(
+                        folder.resolve("two.parable.json"),
+                        "{\"version\": 1, \"name\": \"Pike Landing ice house\", \"sheets\": ["
+                                + sheet.formatted("Fan", "push-button") + ", "
+                                + sheet.formatted("Pump", "selector") + "]}")
+                .toString();
+    }
+
+    @Test
+    void proveCoversAllSheetsAndTellsRequirementsFromDescriptions() throws IOException {
+        assertThat(run("prove", twoSheets(), "--json")).isEqualTo(1);
+
+        JsonNode sheets = new ObjectMapper().readTree(out.toString()).get("sheets");
+
+        assertThat(sheets).hasSize(2);
+        assertThat(sheets.findValuesAsText("sheet")).containsExactly("Fan", "Pump");
+        assertThat(sheets.get(0).get("claims").findValuesAsText("verdict")).allMatch(word -> word.startsWith("holds"));
+        assertThat(sheets.get(0).get("claims").findValuesAsText("sort")).contains("requirement", "description");
+        assertThat(sheets.get(0).get("limits")).isNotEmpty();
+        assertThat(sheets.get(1).toString()).contains("\"id\":\"no-restart\"", "\"verdict\":\"fails\"");
+    }
+
+    @Test
+    void proveOfOneSheetIsZeroIfAllOfItHolds() throws IOException {
+        assertThat(run("prove", twoSheets(), "--sheet", "Fan")).isZero();
+        assertThat(out.toString()).contains("Requirements", "Descriptions", "What the proof leaves out");
+    }
+
+    @Test
+    void aBoundInMemoryOrTimeLeavesThingsUnfinishedAndIsNoPass() throws IOException {
+        assertThat(run("prove", DEMO, "--sheet", "Press platen", "--memory", "1", "--any-speed", "--seconds", "0.0001"))
+                .isEqualTo(1);
+        assertThat(out.toString()).contains("Not finished", "--seconds gives more");
+        assertThat(run("prove", DEMO, "--seconds", "-1")).isEqualTo(2);
+    }
+
+    @Test
+    void whyNamesTheWayAtTheEndOfAScript() throws IOException {
+        String script = Files.writeString(
+                        folder.resolve("why.scenario"),
+                        "0 close Q1\n100 ms press S1\n300 ms release S1\n1 s expect nothing was shorted")
+                .toString();
+
+        assertThat(run("why", DEMO, "--sheet", "Wash pump", "--script", script, "--of", "K1", "--json"))
+                .isZero();
+        JsonNode answer = new ObjectMapper().readTree(out.toString());
+        assertThat(answer.get("condition").textValue()).isEqualTo("in");
+        assertThat(answer.get("way").toString())
+                .contains("\"S0 11-12\"", "\"K1 13-14\"")
+                .doesNotContain("S1 13-14");
+        assertThat(run("why", DEMO, "--sheet", "Wash pump", "--script", script, "--of", "K7"))
+                .isEqualTo(2);
+        assertThat(run("why", DEMO, "--script", script, "--of", "K1")).isEqualTo(2);
+        assertThat(err.toString()).contains("--of: found K7", "--sheet: found none, expected one of Wash pump");
+    }
 }

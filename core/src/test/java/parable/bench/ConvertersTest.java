@@ -156,4 +156,82 @@ class ConvertersTest {
         bench.set(lost, false);
         assertThat(volts(bench, "T1:X1", "T1:X2")).isCloseTo(120, within(0.1));
     }
+
+    /** A bridge separates nothing: its minus is half the output below the middle of its inputs, its plus as much above. */
+    @Test
+    void aRectifierIsOnThePotentialOfItsInput() throws ActionRefusedException {
+        Bench bench = closed(
+                "{\"tag\": \"V1\", \"kind\": \"rectifier\", \"input\": \"480 V AC\"}",
+                "\"G1[L1] Q1[1-2] V1[~1-~2] Q1[4-3] G1[L2]\", \"G1[N] N\"",
+                "");
+
+        assertThat(bench.moment()
+                        .voltage(terminal("G1:N"), terminal("V1:+"))
+                        .orElseThrow()
+                        .direct())
+                .isCloseTo(-216, within(0.5));
+        assertThat(bench.moment()
+                        .voltage(terminal("G1:N"), terminal("V1:-"))
+                        .orElseThrow()
+                        .direct())
+                .isCloseTo(216, within(0.5));
+        assertThat(bench.moment()
+                        .voltage(terminal("G1:N"), terminal("V1:+"))
+                        .orElseThrow()
+                        .alternating())
+                .isCloseTo(480 / Math.sqrt(3) / 2, within(0.5));
+    }
+
+    /** What copper does on the output of a bridge: by itself, without its input, and with only one side of its input. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "G1[L1] Q1[1-2] V1[~1-~2] Q1[4-3] G1[L2] | G1[PE] V1[-] | true",
+                "G1[L1] Q1[1-2] V1[~1-~2] Q1[4-3] G1[L2] | G1[L3] V1[+] | true",
+                "G1[L1] Q1[1-2] V1[~1-~2] Q1[4-3] G1[L2] | V1[+] V1[-]  | true",
+                "G1[L1] Q1[1-2] V1[~1]                   | G1[N] V1[-]  | true",
+                "G1[L1] Q1[1-2] V1[-]                    | G1[L2] V1[+] | true",
+                "G1[L1] Q1[1-2] V1[-]                    | G1[N] N      | false"
+            })
+    void copperOnARectifierShortsThroughItsDiodes(String power, String more, boolean shorted) {
+        Bench bench = Bench.of(Examples.fitted(Examples.sheet(
+                SUPPLY + "{\"tag\": \"V1\", \"kind\": \"rectifier\", \"input\": \"480 V AC\"}",
+                "\"%s\", \"%s\"".formatted(power.strip(), more.strip()),
+                "")));
+        try {
+            bench.act(new Action(Verb.CLOSE, "Q1"));
+        } catch (ActionRefusedException impossible) {
+            throw new AssertionError(impossible);
+        }
+        bench.runUntil(100_000);
+
+        assertThat(bench.instants().stream()
+                        .anyMatch(instant -> bench.momentAt(instant).shorted()))
+                .isEqualTo(shorted);
+    }
+
+    /** Two supplies on one load: the higher one feeds it and the other blocks; the wrong way round they short each other. */
+    @ParameterizedTest
+    @CsvSource({"24 V DC, +, -, false, 24", "48 V DC, +, -, false, 48", "24 V DC, -, +, true, 0"})
+    void directCurrentSuppliesSideBySide(String second, String onPlus, String onMinus, boolean shorted, double volts)
+            throws ActionRefusedException {
+        Bench bench = closed(
+                """
+                {"tag": "G2", "kind": "dc-supply", "input": "277 V AC"},
+                {"tag": "G3", "kind": "dc-supply", "input": "277 V AC", "output": "%s"},
+                {"tag": "P1", "kind": "pilot-lamp", "lamp": "24 V DC"}
+                """
+                        .formatted(second),
+                "\"G1[L1] Q1[1-2] L\", \"G1[N] N\"",
+                "\"L G2[L-N] N\", \"L G3[L-N] N\", \"G2[+] @9 P1[X1-X2] G2[-]\", \"@9 G3[%s]\", \"G2[-] G3[%s]\""
+                        .formatted(onPlus, onMinus));
+
+        assertThat(bench.instants().stream()
+                        .anyMatch(instant -> bench.momentAt(instant).shorted()))
+                .isEqualTo(shorted);
+        if (!shorted) {
+            assertThat(volts(bench, "P1:X1", "P1:X2")).isCloseTo(volts, within(0.1));
+        }
+    }
 }

@@ -91,4 +91,25 @@ class CatalogueTest {
                         4 * plain.breakBack().nominal(), 8 * plain.breakBack().nominal());
         assertThat(suppressed.makeAway()).isEqualTo(plain.makeAway());
     }
+
+    @ParameterizedTest
+    @CsvSource({"80 %, 0.80, 0.80", "30 % to 60 %, 0.30, 0.60"})
+    void aCoilStatesAtWhichVoltageItLetsGo(String written, double lowest, double highest) throws PartException {
+        Drive.ByCoil coil = (Drive.ByCoil) Devices.fitted("contactor", "drop-out: " + written)
+                .parts()
+                .get(0)
+                .drive();
+
+        assertThat(coil.drops().lowest()).isEqualTo(lowest);
+        assertThat(coil.drops().highest()).isEqualTo(highest);
+        assertThat(coil.pulls()).isEqualTo(Drive.ByCoil.PULLS);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"drop-out, 60 % to 30 %", "drop-out, 99 %", "pull-in, half", "pull-in, 0 %"})
+    void aShareThatSaysNothingSensibleIsRefused(String setting, String written) {
+        assertThatExceptionOfType(PartException.class)
+                .isThrownBy(() -> Devices.fitted("contactor", setting + ": " + written))
+                .withMessageContaining("found '" + written + "', expected a share");
+    }
 }

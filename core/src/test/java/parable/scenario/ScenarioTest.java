@@ -7,7 +7,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.Sketches;
 import parable.bench.Bench;
+import parable.circuit.Sheet;
 
 class ScenarioTest {
 
@@ -100,5 +102,18 @@ class ScenarioTest {
         assertThatExceptionOfType(ScenarioException.class)
                 .isThrownBy(() -> play("1 s close Q1\n900 ms press S1"))
                 .withMessage("line 2: the time goes back from 1000.0 ms to 900.0 ms");
+    }
+
+    /** The breaker has opened and nothing is shorted any more, but something was. */
+    @Test
+    void whatWasShortedIsNotForgotten() throws ScenarioException {
+        Sheet sheet = Sketches.sheet("truth", "6a Shorted as soon as it is switched on");
+        Player player = new Player(
+                Bench.of(Examples.fitted(sheet)),
+                Scenario.read("0 close Q1\n1 s expect nothing shorted, nothing was shorted", sheet));
+
+        player.playAll();
+
+        assertThat(player.outcomes()).extracting(Outcome::met).containsExactly(true, false);
     }
 }
