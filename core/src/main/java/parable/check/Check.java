@@ -26,6 +26,7 @@ public final class Check {
             new PaperRule(),
             new OpenStopRule(),
             new ContactorStaysInRule(),
+            new PoleRule(),
             new ChangeoverRule(),
             new TimerRule(),
             new ColourRule(),

@@ -21,6 +21,9 @@ final class Course {
     private final BitSet last = new BitSet();
     private final int states;
 
+    /** For each state the number of the round that it belongs to. */
+    private final int[] component;
+
     /**
      * Goes through all states.
      *
@@ -30,6 +33,7 @@ final class Course {
         this.steps = steps;
         states = steps.states();
         order = new int[states];
+        component = new int[states];
         new Walk(counts).walk();
     }
 
@@ -84,8 +88,6 @@ final class Course {
         return false;
     }
 
-    private int[] component = {};
-
     private boolean together(int one, int other) {
         return again.get(one) && again.get(other) && component[one] == component[other];
     }
@@ -109,7 +111,6 @@ final class Course {
         }
 
         private void walk() {
-            component = new int[states];
             for (int state = 0; state < states; state++) {
                 if (index[state] == 0) {
                     enter(state);

@@ -2,7 +2,9 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -30,6 +32,7 @@ final class Stops implements ClaimSource {
     private final Explorer explorer;
     private final Deciding deciding;
     private final PowerPath power;
+    private final Map<Integer, BitSet> toRest = new HashMap<>();
 
     Stops(Assembly assembly, Machine machine, Explorer explorer, Deciding deciding) {
         this.machine = machine;
@@ -87,7 +90,7 @@ final class Stops implements ClaimSource {
 
     /** Whether a button stops no motor and lets other relays go, as one that resets an alarm does. */
     private boolean dropsOther(int part, long all) {
-        return stoppedBy(part, all) == 0 && dropsAny(part);
+        return dropsAny(part) && stoppedBy(part, all) == 0;
     }
 
     private long stoppable(int part, long all) {
@@ -99,9 +102,7 @@ final class Stops implements ClaimSource {
     private long stoppedBy(int part, long all) {
         long stopped = 0;
         for (int motor = 0; motor < machine.motors().size(); motor++) {
-            int number = motor;
-            BitSet leading = explorer.course()
-                    .leadingTo(index -> explorer.isSettled(index) && (driven(index) >> number & 1) == 0);
+            BitSet leading = toRest.computeIfAbsent(motor, this::leadingToRest);
             for (int index : explorer.settled()) {
                 if ((driven(index) >> motor & 1) == 1) {
                     int pressed = pressed(index, part);
@@ -113,6 +114,11 @@ final class Stops implements ClaimSource {
             }
         }
         return stopped & all;
+    }
+
+    /** The states from which a motor may come to rest by itself. */
+    private BitSet leadingToRest(int motor) {
+        return explorer.course().leadingTo(index -> explorer.isSettled(index) && (driven(index) >> motor & 1) == 0);
     }
 
     /** Whether there is a state of rest in which pressing it takes the voltage of a coil that is in. */

@@ -61,6 +61,8 @@ public final class ProofModel {
         worker.execute(() -> {
             try {
                 go(mine, assembly);
+            } catch (OutOfMemoryError full) {
+                Platform.runLater(() -> stumbled(mine, "memory ran out"));
             } catch (RuntimeException unexpected) {
                 Platform.runLater(() -> stumbled(mine, unexpected.toString()));
             }
