@@ -42,7 +42,7 @@ class MutationTest {
 
     @Test
     @Tag("long")
-    void ofAllMutantsOfTheLibraryNineteenInTwentyAreToldApart() throws Exception {
+    void ofAllMutantsOfTheLibraryNinetyNineInAHundredAreToldApart() throws Exception {
         List<String> survivors = new ArrayList<>();
         int mutants = 0;
         for (Sheet sheet : goodSheets().toList()) {
@@ -56,7 +56,7 @@ class MutationTest {
         }
         System.out.println("Mutants: " + mutants + ", told apart: " + (mutants - survivors.size()));
         survivors.forEach(survivor -> System.out.println("Survives: " + survivor));
-        assertThat(survivors.size()).isLessThanOrEqualTo(mutants / 20);
+        assertThat(survivors.size()).isLessThanOrEqualTo(mutants / 100);
     }
 
     /** The same on the smaller starters, each with every seventh mutant. */
@@ -179,7 +179,8 @@ class MutationTest {
         }
     }
 
-    private static Sheet cut(Sheet sheet, Place place) throws EditException {
+    /** The sheet with the rung cut where something stood. */
+    static Sheet cut(Sheet sheet, Place place) throws EditException {
         List<RungItem> items = sheet.rungs(place.circuit()).get(place.rung()).items();
         Sheet changed = new Edit.TakeRung(place.circuit(), place.rung()).on(sheet);
         for (List<RungItem> part :
