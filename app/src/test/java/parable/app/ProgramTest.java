@@ -114,7 +114,8 @@ class ProgramTest {
         robot.clickOn("#translate-draw");
         WaitForAsyncUtils.waitForFxEvents();
 
-        assertThat(statement("Wash pump PLC", 0)).isEqualTo("W7 := guard AND S0 AND S2 AND (S1 OR S3 OR K1_in);");
+        assertThat(statement("Wash pump PLC", 0))
+                .isEqualTo("W7 := guard AND S0 AND S2 AND (S1 OR S3 OR K1 AND K1_in);");
         robot.interact(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
         robot.interact(() -> window.run().tick(1));
         robot.interact(() -> window.run().act(new Action(Verb.PRESS, "S1")));
