@@ -3,6 +3,7 @@ package parable.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import parable.parts.Drive;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -108,6 +109,10 @@ final class Limits {
         }
         sentences.add(
                 "A motor's speed and heat are not followed: speed switches, trips and resets may come at any moment.");
+        if (machine.parts().stream().anyMatch(part -> part.drive() instanceof Drive.ByTimer)
+                || machine.programmed().isPresent()) {
+            sentences.add("What comes round only when a timer has run its time is not called chatter.");
+        }
         if (!machine.motors().isEmpty()) {
             sentences.add(
                     "A dip of the supply so short that an armature stays in is ridden through; that is no restart.");
