@@ -50,6 +50,10 @@ final class Replay {
     private final long ready;
 
     private final List<Outages.Outage> outages;
+
+    /** Whether a timer goes on and on, so that there is no end. */
+    private final boolean goesOn;
+
     private final List<Step> script = new ArrayList<>();
     private Optional<Bench> settled = Optional.empty();
     private List<Step> beginning = List.of();
@@ -63,6 +67,9 @@ final class Replay {
         this.faults = faults;
         this.assembly = assembly;
         outages = Machine.outages(assembly, faults);
+        goesOn = assembly.parts().stream()
+                .anyMatch(part -> part.drive() instanceof Drive.ByTimer timer
+                        && timer.program().repeats());
         long timers = assembly.parts().stream().mapToLong(Replay::longest).sum()
                 + Programmed.of(assembly).map(Programmed::longest).orElse(0L);
         ready = Math.min(APART + timers, LONGEST);
@@ -262,12 +269,12 @@ final class Replay {
                 .map(instant -> refutation(bench, instant, pace));
     }
 
-    /** Instants later than this count; what still changes half a minute after the last hand goes on for ever, as a flasher does. */
-    private static long countsAfter(When when, long last) {
+    /** Instants later than this count: in the end, only where a flasher goes on and on, those half a minute after the last hand. */
+    private long countsAfter(When when, long last) {
         return switch (when) {
             case AT_ANY_INSTANT -> -1;
             case AFTER_THE_LAST_HAND -> last;
-            case IN_THE_END -> last + LONGEST / 2;
+            case IN_THE_END -> goesOn ? last + LONGEST / 2 : Long.MAX_VALUE;
         };
     }
 
