@@ -3,6 +3,7 @@ package parable.proof;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Where a circuit that is left alone may go: its states put in an order in which every step leads to an earlier one, but for those that can be
@@ -10,18 +11,24 @@ import java.util.function.IntPredicate;
  */
 final class Course {
 
-    /** Whether a step counts. */
+    /** Whether a step counts; asked from several threads. */
     interface Steps {
         boolean counts(int from, int to);
     }
 
-    private final OwnSteps steps;
+    private static final int ELSEWHERE = -1;
+
+    /** The states in the order in which they are begun at; all that follows is told by their positions in it, so that near ones stand near. */
+    private final int[] from;
+
+    private final int[] position;
+    private final int[] begins;
+    private final int[] targets;
     private final int[] order;
     private final BitSet again = new BitSet();
     private final BitSet last = new BitSet();
-    private final int states;
 
-    /** For each state the number of the round that it belongs to. */
+    /** For each position the number of the round that its state belongs to. */
     private final int[] component;
 
     /**
@@ -30,73 +37,110 @@ final class Course {
      * @param counts which steps are looked at
      */
     Course(OwnSteps steps, Steps counts) {
-        this.steps = steps;
-        states = steps.states();
-        order = new int[states];
-        component = new int[states];
-        new Walk(counts).walk();
+        this(steps, counts, IntStream.range(0, steps.states()).toArray());
+    }
+
+    /**
+     * Goes through some states; steps to others are not looked at.
+     *
+     * @param counts which steps are looked at
+     * @param from the states, in the order in which they are begun at: it is quicker where those that lead to each other are near each other
+     */
+    Course(OwnSteps steps, Steps counts, int[] from) {
+        this.from = from;
+        position = new int[steps.states()];
+        Arrays.fill(position, ELSEWHERE);
+        begins = new int[from.length + 1];
+        for (int at = 0; at < from.length; at++) {
+            position[from[at]] = at;
+            begins[at + 1] = begins[at] + steps.end(from[at]) - steps.begin(from[at]);
+        }
+        targets = new int[begins[from.length]];
+        IntStream.range(0, from.length).parallel().forEach(at -> place(steps, counts, at));
+        order = new int[from.length];
+        component = new int[from.length];
+        new Walk().walk();
+    }
+
+    private void place(OwnSteps steps, Steps counts, int at) {
+        int state = from[at];
+        int first = steps.begin(state);
+        for (int step = first; step < steps.end(state); step++) {
+            int target = steps.target(step);
+            boolean looked = target < position.length && counts.counts(state, target);
+            targets[begins[at] + step - first] = looked ? position[target] : ELSEWHERE;
+        }
     }
 
     /** Whether a state can be come back to. */
     boolean comesBack(int state) {
-        return again.get(state);
+        return position[state] != ELSEWHERE && again.get(position[state]);
     }
 
     /** The number of the round that a state belongs to: states that lead to each other have the same. */
     int round(int state) {
-        return component[state];
+        return component[position[state]];
     }
 
     /** The first state that can be come back to, -1 if there is none. */
     int firstThatComesBack() {
-        return again.nextSetBit(0);
+        return again.stream().map(at -> from[at]).min().orElse(-1);
+    }
+
+    /** The states that can be come back to. */
+    int[] thatComeBack() {
+        return again.stream().map(at -> from[at]).toArray();
     }
 
     /** The states at which the circuit ends up: those from which every way leads back to them, and those that nothing leads away from. */
     BitSet ends() {
-        return last;
+        return ofStates(last);
     }
 
     /** The states from which it may come to one of a kind, those of the kind included. */
     BitSet leadingTo(IntPredicate kind) {
-        BitSet leading = new BitSet(states);
-        int from = 0;
-        while (from < states) {
-            int to = from;
+        BitSet leading = new BitSet(from.length);
+        int first = 0;
+        while (first < from.length) {
+            int to = first;
             boolean leads = false;
             do {
                 leads |= leadsAtOnce(order[to], kind, leading);
                 to++;
-            } while (to < states && together(order[to - 1], order[to]));
-            for (int i = from; i < to && leads; i++) {
+            } while (to < from.length && together(order[to - 1], order[to]));
+            for (int i = first; i < to && leads; i++) {
                 leading.set(order[i]);
             }
-            from = to;
+            first = to;
         }
-        return leading;
+        return ofStates(leading);
     }
 
-    private boolean leadsAtOnce(int state, IntPredicate kind, BitSet leading) {
-        if (kind.test(state)) {
-            return true;
-        }
-        for (int step = steps.begin(state); step < steps.end(state); step++) {
-            if (leading.get(steps.target(step))) {
+    private boolean leadsAtOnce(int at, IntPredicate kind, BitSet leading) {
+        for (int step = begins[at]; step < begins[at + 1]; step++) {
+            if (targets[step] != ELSEWHERE && leading.get(targets[step])) {
                 return true;
             }
         }
-        return false;
+        return kind.test(from[at]);
     }
 
     private boolean together(int one, int other) {
-        return again.get(one) && again.get(other) && component[one] == component[other];
+        return component[one] == component[other];
+    }
+
+    private BitSet ofStates(BitSet positions) {
+        BitSet states = new BitSet(position.length);
+        for (int at = positions.nextSetBit(0); at >= 0; at = positions.nextSetBit(at + 1)) {
+            states.set(from[at]);
+        }
+        return states;
     }
 
     /** The walk itself; what it needs only meanwhile goes with it. */
     private final class Walk {
-        private final Steps counts;
-        private final int[] low = new int[states];
-        private final int[] index = new int[states];
+        private final int[] low = new int[from.length];
+        private final int[] index = new int[from.length];
         private int[] path = new int[64];
         private int[] at = new int[64];
         private int[] open = new int[64];
@@ -106,12 +150,8 @@ final class Course {
         private int placed;
         private int components;
 
-        private Walk(Steps counts) {
-            this.counts = counts;
-        }
-
         private void walk() {
-            for (int state = 0; state < states; state++) {
+            for (int state = 0; state < from.length; state++) {
                 if (index[state] == 0) {
                     enter(state);
                     while (depth > 0) {
@@ -132,15 +172,15 @@ final class Course {
             index[state] = ++found;
             low[state] = found;
             path[depth] = state;
-            at[depth++] = steps.begin(state);
+            at[depth++] = begins[state];
             open[opened++] = state;
         }
 
         private void step() {
             int state = path[depth - 1];
-            if (at[depth - 1] < steps.end(state)) {
-                int next = steps.target(at[depth - 1]++);
-                if (next >= states || !counts.counts(state, next)) {
+            if (at[depth - 1] < begins[state + 1]) {
+                int next = targets[at[depth - 1]++];
+                if (next == ELSEWHERE) {
                     return;
                 }
                 if (index[next] == 0) {
@@ -167,17 +207,18 @@ final class Course {
             int first = opened;
             do {
                 first--;
+                component[open[first]] = components;
             } while (open[first] != root);
+            boolean several = opened - first > 1;
             boolean leaves = false;
             for (int i = first; i < opened; i++) {
-                component[open[i]] = components;
-            }
-            for (int i = first; i < opened; i++) {
-                order[placed++] = open[i];
-                again.set(open[i], again.get(open[i]) || opened - first > 1);
-                for (int step = steps.begin(open[i]); step < steps.end(open[i]); step++) {
-                    int next = steps.target(step);
-                    leaves |= next >= states || component[next] != components;
+                int state = open[i];
+                order[placed++] = state;
+                if (several) {
+                    again.set(state);
+                }
+                for (int step = begins[state]; step < begins[state + 1] && !leaves; step++) {
+                    leaves = targets[step] == ELSEWHERE || component[targets[step]] != components;
                 }
             }
             for (int i = first; i < opened && !leaves; i++) {

@@ -27,6 +27,7 @@ final class Explorer {
     private final Progress progress;
     private final int most;
     private final States states;
+    private final Neighbours neighbours;
     private final OwnSteps own = new OwnSteps();
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
@@ -51,7 +52,8 @@ final class Explorer {
         this.machine = machine;
         this.progress = progress;
         this.most = most;
-        states = new States(machine.handBits());
+        states = new States(machine.handBits(States.MOST_TOGETHER));
+        neighbours = new Neighbours(machine, states);
     }
 
     void explore() {
@@ -66,8 +68,9 @@ final class Explorer {
     }
 
     private void visit(int index) {
-        long state = states.key(index);
-        Conduction conduction = machine.conduction(state);
+        int group = states.group(index);
+        int place = states.place(index);
+        Conduction conduction = neighbours.conduction(group, place);
         if (index == made.length) {
             made = Arrays.copyOf(made, index + (index >> 1));
         }
@@ -80,9 +83,17 @@ final class Explorer {
             return;
         }
         driven.set(index, conduction.driven() != 0);
-        boolean moves = machine.eachOwn(state, conduction, found -> own.add(states.add(found, index)));
-        settled.set(index, !moves);
-        machine.eachByHand(state, found -> states.add(found, index));
+        Neighbours.Own moves = neighbours.own(group, place, conduction);
+        for (int to : moves.groups()) {
+            own.add(states.add(to, place, index));
+        }
+        settled.set(index, !moves.goesOn());
+        for (int to : neighbours.places(group, place)) {
+            states.add(group, to, index);
+        }
+        for (int to : neighbours.groups(group)) {
+            states.add(to, place, index);
+        }
     }
 
     States states() {
@@ -121,9 +132,23 @@ final class Explorer {
     /** Where the circuit may go by itself from each state. */
     Course course() {
         if (course.isEmpty()) {
-            course = Optional.of(new Course(own, (from, to) -> true));
+            course = Optional.of(new Course(own, (from, to) -> true, byPlace()));
         }
         return course.get();
+    }
+
+    /** The states that were looked at, those together in which hands did the same: by itself the circuit goes only from one of them to another. */
+    private int[] byPlace() {
+        int[] next = new int[states.places() + 1];
+        for (int index = 0; index < visited(); index++) {
+            next[states.place(index) + 1]++;
+        }
+        Arrays.parallelPrefix(next, Integer::sum);
+        int[] byPlace = new int[visited()];
+        for (int index = 0; index < visited(); index++) {
+            byPlace[next[states.place(index)]++] = index;
+        }
+        return byPlace;
     }
 
     /**
@@ -165,14 +190,12 @@ final class Explorer {
 
     private Course chatter() {
         Course all = course();
-        return all.firstThatComesBack() < 0
-                ? all
-                : new Course(
-                        own,
-                        (from, to) -> all.comesBack(from)
-                                && all.comesBack(to)
-                                && !settled.get(from)
-                                && !machine.isUnhurried(states.key(from), states.key(to)));
+        return new Course(
+                own,
+                (from, to) -> all.comesBack(to)
+                        && !settled.get(from)
+                        && !machine.isUnhurried(states.key(from), states.key(to)),
+                all.thatComeBack());
     }
 
     /** The states in which the circuit ends up once it is left alone: where nothing has to move, or what it goes round in for ever. */

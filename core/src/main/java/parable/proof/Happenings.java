@@ -112,7 +112,12 @@ final class Happenings {
 
     /** Whether no start is held; a switch that stays where it was turned to is not held. */
     boolean isQuiet(long state) {
-        return IntStream.of(starts).noneMatch(start -> isHeld(start, machine.value(state, start)));
+        for (int start : starts) {
+            if (isHeld(start, machine.value(state, start))) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private boolean isHeld(int start, int value) {

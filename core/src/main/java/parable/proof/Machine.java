@@ -205,9 +205,24 @@ final class Machine {
         return at;
     }
 
-    /** So many of the lowest bits of a state are what hands and the world do; by itself the circuit changes none of them. */
-    int handBits() {
-        return powerShift + Integer.bitCount(powerMask);
+    /**
+     * So many of the lowest bits of a state, at most as many as asked for, are what hands and the world do and nothing else: by itself the
+     * circuit changes none of them, and what it does depends on them only through {@link #conduction(long)} and {@link #scans}.
+     */
+    int handBits(int most) {
+        int low = 0;
+        for (int p : moving) {
+            boolean ends = components.get(p) instanceof Component.Hand && shift[p] == low && !bars(p);
+            int after = low + components.get(p).bits();
+            if (ends && after <= most) {
+                low = after;
+            }
+        }
+        return low;
+    }
+
+    private boolean bars(int part) {
+        return Arrays.stream(barredBy).flatMapToInt(IntStream::of).anyMatch(other -> other == part);
     }
 
     private static int[][] nextOf(Component component) {
@@ -471,6 +486,35 @@ final class Machine {
                 : 0;
     }
 
+    /** What tells the scans apart that a state may lead to: the memory afterwards, a negative number if no scan is due. */
+    int nextScan(long state, Conduction conduction) {
+        if (memory == NONE || rank[memory] < 0) {
+            return NONE;
+        }
+        int becomes = remembersNext(state, conduction);
+        return isToScan(state, becomes) ? becomes : NONE;
+    }
+
+    /** The armatures that are in, bit n for that of rank n: what they do depends on whether they are fed enough to hold. */
+    long held(long state) {
+        long held = 0;
+        for (int p : byItself) {
+            held |= isIn(p, valueOfMoving(state, p)) ? 1L << rank[p] : 0;
+        }
+        return held;
+    }
+
+    /** The parts, bit n for that of rank n, that do something else in a state when their coils are fed than when they are not. */
+    long heeding(long state) {
+        long heeding = 0;
+        for (int p : byItself) {
+            int value = valueOfMoving(state, p);
+            boolean heeds = !Arrays.equals(next[p][value], next[p][(next[p].length >> 1) + value]);
+            heeding |= heeds ? 1L << rank[p] : 0;
+        }
+        return heeding;
+    }
+
     /** Whether a scan would change anything, or stopping the controller has yet to. */
     private boolean isToScan(long state, int becomes) {
         return becomes != valueOfMoving(state, memory) || ripe(state) != 0;
@@ -672,6 +716,23 @@ final class Machine {
             }
         }
         return any;
+    }
+
+    /** Tells of a step that the circuit takes by itself whether it is of a kind. */
+    interface OwnStep {
+        boolean is(int part, int becomes);
+    }
+
+    /** Whether all that the circuit may do by itself from a state is of a kind. */
+    boolean allOwn(long state, Conduction conduction, OwnStep kind) {
+        for (int p : moving) {
+            for (int target : targets(state, p, conduction)) {
+                if (!kind.is(p, target)) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     /** What the circuit does by itself from a state, whenever it likes. */

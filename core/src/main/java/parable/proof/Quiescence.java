@@ -35,8 +35,10 @@ final class Quiescence {
     /** Whether all armatures have followed their coils in a state, and whatever else is quick has happened: only timers may run. */
     boolean isStill(long state) {
         Conduction conduction = machine.conduction(state);
-        return machine.ownMoves(state, conduction).stream()
-                .allMatch(move -> isSlow(state, move) || machine.mayStay(state, move.part(), conduction));
+        return machine.allOwn(
+                state,
+                conduction,
+                (part, value) -> isSlow(state, part, value) || machine.mayStay(state, part, conduction));
     }
 
     Rests from(long state) {
@@ -57,7 +59,7 @@ final class Quiescence {
                 continue;
             }
             List<Machine.Move> quick = machine.ownMoves(state, conduction).stream()
-                    .filter(move -> !isSlow(state, move))
+                    .filter(move -> !isSlow(state, move.part(), move.value()))
                     .toList();
             if (quick.isEmpty()) {
                 rests.add(state);
@@ -88,23 +90,24 @@ final class Quiescence {
         return leading;
     }
 
-    private boolean isSlow(long state, Machine.Move move) {
-        Component component = machine.component(move.part());
+    /** Whether what a part does next, by itself, takes so long that it need not be waited for. */
+    private boolean isSlow(long state, int part, int becomes) {
+        Component component = machine.component(part);
         if (component instanceof Component.ProgramTimer) {
             return machine.programmed()
                     .filter(controller ->
-                            controller.toNextMark(machine.memory(state), machine.programTimer(move.part())) >= SLOW)
+                            controller.toNextMark(machine.memory(state), machine.programTimer(part)) >= SLOW)
                     .isPresent();
         }
         if (!(component instanceof Component.Clock clock)) {
             return false;
         }
-        int value = machine.value(state, move.part());
-        boolean notices = Component.Clock.phase(value) == Component.Clock.RELEASED && move.value() == clock.idle();
+        int value = machine.value(state, part);
+        boolean notices = Component.Clock.phase(value) == Component.Clock.RELEASED && becomes == clock.idle();
         if (notices) {
             return slow(clock.program().released().get(0));
         }
-        return clock.nextStage(value).filter(stage -> stage == move.value()).isPresent()
+        return clock.nextStage(value).filter(stage -> stage == becomes).isPresent()
                 && slow(clock.stageAfter(value).orElseThrow());
     }
 

@@ -12,7 +12,7 @@ final class States {
     private static final int FREE = -1;
 
     /** Groups are no larger than this, so that those of which little is found waste little. */
-    private static final int MOST_TOGETHER = 7;
+    static final int MOST_TOGETHER = 7;
 
     private final int low;
     private int[] at = new int[1 << 10];
@@ -24,10 +24,10 @@ final class States {
     /**
      * No states yet.
      *
-     * @param hands so many of the lowest bits are likely to be met in every combination
+     * @param hands so many of the lowest bits are likely to be met in every combination; at most {@link #MOST_TOGETHER}
      */
     States(int hands) {
-        low = Math.min(hands, MOST_TOGETHER);
+        low = hands;
     }
 
     int size() {
@@ -43,10 +43,31 @@ final class States {
         return parents[index];
     }
 
+    /** How many places a group has. */
+    int places() {
+        return 1 << low;
+    }
+
+    int group(int index) {
+        return at[index] >>> low;
+    }
+
+    int place(int index) {
+        return at[index] & (1 << low) - 1;
+    }
+
+    /** The first state of a group, found or not. */
+    long first(int group) {
+        return groups.key(group) << low;
+    }
+
     /** Adds a state unless it is there; returns its position. */
     int add(long key, int parent) {
-        int group = isBeside(key, parent) ? at[parent] >>> low : groupOf(key);
-        int place = (int) key & (1 << low) - 1;
+        return add(groupOf(key), (int) key & (1 << low) - 1, parent);
+    }
+
+    /** Adds the state at a place of a group unless it is there; returns its position. */
+    int add(int group, int place, int parent) {
         if (places[group][place] != FREE) {
             return places[group][place];
         }
@@ -66,13 +87,8 @@ final class States {
         return group == FREE ? FREE : places[group][(int) key & (1 << low) - 1];
     }
 
-    /** Whether a state stands in the same group as another; most that hands lead to do. */
-    private boolean isBeside(long key, int other) {
-        return other >= 0 && groups.key(at[other] >>> low) == key >>> low;
-    }
-
-    /** The group of a state, a new one if there was none. */
-    private int groupOf(long key) {
+    /** The group of a state; a new one if there was none. */
+    int groupOf(long key) {
         int known = groups.size();
         int group = groups.add(key >>> low);
         if (group == known) {

@@ -1,0 +1,173 @@
+package parable.proof;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+
+/**
+ * Where states lead in one step, worked out once for all that are alike. States of a group differ only in what hands did; so the circuit does
+ * the same by itself in all those of which the same is made, and a hand does the same in every group.
+ */
+final class Neighbours {
+
+    private final Machine machine;
+    private final States states;
+    private final int[] wayOfPlace;
+    private final int placeWays;
+    private final int[][] byPlace;
+    private final List<int[]> byGroup = new ArrayList<>();
+    private final Numbering ways = new Numbering();
+    private int[] wayOfGroup = new int[1 << 6];
+    private int numbered;
+    private Conduction[][] made = new Conduction[1 << 4][];
+    private int[] groups = new int[1 << 4];
+    private int found;
+    private final List<Known> known = new ArrayList<>();
+
+    /**
+     * What the circuit does by itself.
+     *
+     * @param groups the groups that it may come to; the place in the group stays
+     * @param goesOn whether it has to go to one of them
+     */
+    record Own(int[] groups, boolean goesOn) {}
+
+    /**
+     * Nothing worked out yet.
+     *
+     * @param states those that are found; where a step leads to a new group it is entered there
+     */
+    Neighbours(Machine machine, States states) {
+        this.machine = machine;
+        this.states = states;
+        byPlace = new int[states.places()][];
+        Numbering waysOfPlaces = new Numbering();
+        wayOfPlace = IntStream.range(0, states.places())
+                .map(place -> waysOfPlaces.add(machine.contacts(place)))
+                .toArray();
+        placeWays = waysOfPlaces.size();
+    }
+
+    /** How the state at a place of a group is joined and fed. */
+    Conduction conduction(int group, int place) {
+        int wayOfOthers = wayOf(group);
+        Conduction[] inGroup = made[wayOfOthers];
+        int way = wayOfPlace[place];
+        if (inGroup[way] == null) {
+            inGroup[way] = machine.conduction(states.first(group) | place);
+        }
+        return inGroup[way];
+    }
+
+    /** The number of the way in which the contacts stand that the groups tell apart. */
+    private int wayOf(int group) {
+        while (numbered <= group) {
+            if (numbered == wayOfGroup.length) {
+                wayOfGroup = Arrays.copyOf(wayOfGroup, 2 * numbered);
+            }
+            int way = ways.add(machine.contacts(states.first(numbered)));
+            wayOfGroup[numbered++] = way;
+            if (way == made.length) {
+                made = Arrays.copyOf(made, 2 * way);
+            }
+            if (made[way] == null) {
+                made[way] = new Conduction[placeWays];
+            }
+        }
+        return wayOfGroup[group];
+    }
+
+    /**
+     * What the circuit does by itself at a place of a group.
+     *
+     * @param conduction how the state there is joined and fed
+     */
+    Own own(int group, int place, Conduction conduction) {
+        long state = states.first(group) | place;
+        if (!conduction.isSure()) {
+            return worked(state, conduction);
+        }
+        while (known.size() <= group) {
+            known.add(new Known(states.first(known.size())));
+        }
+        return known.get(group).own(state, conduction);
+    }
+
+    private Own worked(long state, Conduction conduction) {
+        found = 0;
+        boolean goesOn = machine.eachOwn(state, conduction, this::find);
+        return new Own(Arrays.copyOf(groups, found), goesOn);
+    }
+
+    private void find(long next) {
+        if (found == groups.length) {
+            groups = Arrays.copyOf(groups, 2 * found);
+        }
+        groups[found++] = states.groupOf(next);
+    }
+
+    /** What was worked out for a group: it differs only by which coils are fed of those that would move otherwise, and by the next scan. */
+    private final class Known {
+        private final long held;
+        private final long heed;
+        private long[] fed = new long[2];
+        private int[] scanned = new int[2];
+        private Own[] own = new Own[2];
+        private int size;
+
+        private Known(long first) {
+            held = machine.held(first);
+            heed = machine.heeding(first);
+        }
+
+        private Own own(long state, Conduction conduction) {
+            long feeds = (conduction.holds() & held | conduction.pulls() & ~held) & heed;
+            int scan = machine.nextScan(state, conduction);
+            for (int i = 0; i < size; i++) {
+                if (fed[i] == feeds && scanned[i] == scan) {
+                    return own[i];
+                }
+            }
+            if (size == own.length) {
+                fed = Arrays.copyOf(fed, 2 * size);
+                scanned = Arrays.copyOf(scanned, 2 * size);
+                own = Arrays.copyOf(own, 2 * size);
+            }
+            fed[size] = feeds;
+            scanned[size] = scan;
+            own[size] = worked(state, conduction);
+            return own[size++];
+        }
+    }
+
+    /** The places in the same group that a hand leads to. */
+    int[] places(int group, int place) {
+        if (byPlace[place] == null) {
+            byPlace[place] = byHand(states.first(group) | place)
+                    .filter(next -> states.groupOf(next) == group)
+                    .mapToInt(next -> (int) next & states.places() - 1)
+                    .toArray();
+        }
+        return byPlace[place];
+    }
+
+    /** The other groups that a hand leads to; the place in the group stays. */
+    int[] groups(int group) {
+        while (byGroup.size() <= group) {
+            int next = byGroup.size();
+            byGroup.add(byHand(states.first(next))
+                    .mapToInt(states::groupOf)
+                    .filter(to -> to != next)
+                    .toArray());
+        }
+        return byGroup.get(group);
+    }
+
+    private LongStream byHand(long state) {
+        LongStream.Builder next = LongStream.builder();
+        machine.eachByHand(state, next::add);
+        return next.build();
+    }
+}
