@@ -162,12 +162,23 @@ final class Explorer {
     /** The first state from which the circuit cannot come to rest by itself, nor to a short circuit; empty if there is none. */
     Optional<Integer> firstRestless() {
         if (restless.isEmpty()) {
-            BitSet resting =
-                    complete ? course().leadingTo(index -> settled.get(index) || shorted.get(index)) : new BitSet();
-            int first = resting.nextClearBit(0);
-            restless = Optional.of(complete && first < states.size() ? Optional.of(first) : Optional.empty());
+            restless = Optional.of(complete && mayNotRest() ? firstNotLeadingToRest() : Optional.empty());
         }
         return restless.get();
+    }
+
+    /** Whether there is anything that the circuit may end up in but rest. */
+    private boolean mayNotRest() {
+        BitSet restless = (BitSet) course().ends().clone();
+        restless.andNot(settled);
+        restless.andNot(shorted);
+        return !restless.isEmpty();
+    }
+
+    private Optional<Integer> firstNotLeadingToRest() {
+        int first = course().leadingTo(index -> settled.get(index) || shorted.get(index))
+                .nextClearBit(0);
+        return first < states.size() ? Optional.of(first) : Optional.empty();
     }
 
     /**

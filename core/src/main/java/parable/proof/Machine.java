@@ -79,6 +79,9 @@ final class Machine {
 
     private final int[] atOnce;
 
+    /** For each output of the controller the part that follows it, {@link #NONE} if the program tells it nothing. */
+    private final int[] outputs;
+
     /**
      * The machine of a sheet.
      *
@@ -171,6 +174,9 @@ final class Machine {
         bits = place(false, powerShift + powerBits);
         atOnce = IntStream.range(0, programmed.map(Programmed::outputs).orElse(0))
                 .filter(output -> merged && programmed.orElseThrow().followsAtOnce(output, faults))
+                .toArray();
+        outputs = IntStream.range(0, programmed.map(Programmed::allOutputs).orElse(0))
+                .map(output -> programmed.orElseThrow().output(output).orElse(NONE - 1 - memory) + 1 + memory)
                 .toArray();
         signing = IntStream.of(moving).filter(p -> p != memory).toArray();
         byItself = IntStream.of(signing).filter(p -> next[p].length > 0).toArray();
@@ -596,17 +602,8 @@ final class Machine {
     }
 
     private boolean isOn(long state, Contact contact) {
-        return programmed
-                .filter(controller -> controller.output(contact.closedIn() - 1).isPresent())
-                .filter(controller -> value(
-                                state,
-                                memory
-                                        + 1
-                                        + controller
-                                                .output(contact.closedIn() - 1)
-                                                .getAsInt())
-                        == 1)
-                .isPresent();
+        int part = outputs[contact.closedIn() - 1];
+        return part != NONE && value(state, part) == 1;
     }
 
     /** Whether the coil of a moving part is fed enough for what it does. */
