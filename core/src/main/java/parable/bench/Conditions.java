@@ -33,7 +33,7 @@ final class Conditions {
             case SELECTOR, DRUM_SWITCH -> state.commanded[index] == 0 ? Condition.AT_REST : Condition.TURNED;
             case EMERGENCY_STOP -> state.commanded[index] == 1 ? Condition.HIT : Condition.RELEASED;
             case MACHINE_SWITCH -> state.commanded[index] == 1 ? Condition.ACTUATED : Condition.RELEASED;
-            case INTERLOCK, RESISTOR -> Condition.FITTED;
+            case INTERLOCK, RESISTOR, METALWORK -> Condition.FITTED;
             case CONVERTER -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.PRESENT : Condition.LOST;
             case CONTROLLER -> state.controller.awake() ? Condition.RUNNING : Condition.HALTED;
             case HORN -> rig.shareOfRated(index, 0, solution) >= ENOUGH ? Condition.SOUNDING : Condition.SILENT;

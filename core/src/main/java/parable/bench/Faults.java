@@ -17,6 +17,7 @@ import parable.parts.Part;
 /** What faults do to contacts, loads, wires and movements, on the bench and in the proof alike. */
 public final class Faults {
 
+    private static final String PROTECTIVE_EARTH = "PE";
     private static final long SHAKE_PERIOD = 500_000;
     private static final long SHAKE = 30_000;
 
@@ -101,7 +102,7 @@ public final class Faults {
                 }
                 case LOW -> shares.put(place, Defects.LOW_SHARE);
                 case LOST -> shares.put(place, 0.0);
-                case EARTHED -> jumpers.add(new Jumper(new Jumper.AtTerminal(place), new Jumper.AtEarth()));
+                case EARTHED -> jumpers.add(new Jumper(new Jumper.AtTerminal(place), metalAround(fault)));
                 case SHORTED -> jumpers.add(new Jumper(new Jumper.AtTerminal(one), new Jumper.AtTerminal(other)));
                 case MISPLACED -> {
                     off.add(one);
@@ -118,6 +119,14 @@ public final class Faults {
         return off.isEmpty() && jumpers.isEmpty() && shares.isEmpty()
                 ? Defects.NONE
                 : new Defects(off, jumpers, shares);
+    }
+
+    /** The case of a device that has a terminal for its protective conductor; the plate or station that it stands on if it has none. */
+    private Jumper.End metalAround(Fault fault) {
+        Part part = parts.get(index(fault));
+        boolean hasCase =
+                part.bare().contains(PROTECTIVE_EARTH) && part.sources().isEmpty();
+        return hasCase ? new Jumper.AtTerminal(new Terminal(fault.tag(), PROTECTIVE_EARTH)) : new Jumper.AtEarth();
     }
 
     private static boolean isShaken(long time) {

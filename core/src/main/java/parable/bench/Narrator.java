@@ -94,6 +94,7 @@ final class Narrator {
                     INTERLOCK,
                     CONVERTER,
                     CONTROLLER,
+                    METALWORK,
                     MOTOR -> Stream.of(false, true)
                     .map(closes -> moves.stream()
                             .filter(move -> move.closes() == closes)

@@ -1,18 +1,18 @@
 package parable.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import parable.parts.CurrentKind;
-import parable.parts.Family;
-import parable.parts.Load;
-import parable.parts.LoadRole;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import parable.parts.Part;
 
 /**
- * {@code overload-setting}: a thermal release that is set far from the rated current of the motor, as its power and voltage give it: I = P / (sqrt3 U
- * eta cosphi), and with six leads that divided by root 3 in the motor's leads. At most 125 % is allowed by North American practice, IEC wants the
- * rated current itself. Only looked at where there is one motor for three phases.
+ * {@code overload-setting}: a thermal release that is set far from what flows through it where it is, in the ways in which its motor runs at full voltage:
+ * in the leads of a delta that is the current in the line over root 3. At most 125 % is allowed by North American practice (NFPA 70, 430.32), IEC wants
+ * the rated current itself.
  */
 final class OverloadSettingRule implements Rule {
 
@@ -22,55 +22,50 @@ final class OverloadSettingRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
-        List<Part> motors = study.parts(Family.MOTOR).toList();
-        if (motors.size() == 1 && isForThreePhases(motors.get(0))) {
-            study.assembly().parts().stream()
-                    .filter(part -> part.heater().isPresent())
-                    .forEach(release -> look(motors.get(0), release, findings));
+        List<Part> releases = study.assembly().parts().stream()
+                .filter(part -> part.heater().isPresent())
+                .toList();
+        if (!releases.isEmpty()) {
+            RunningWays ways = study.runningWays();
+            releases.forEach(release -> look(release, ways.through(release), findings));
         }
         return findings;
     }
 
-    private static boolean isForThreePhases(Part motor) {
-        List<Load> windings = motor.loads().stream()
-                .filter(load -> load.role() == LoadRole.WINDING)
-                .toList();
-        return windings.size() == 3
-                && windings.stream().allMatch(load -> load.rated().kind() == CurrentKind.AC);
-    }
-
-    private static void look(Part motor, Part release, List<Finding> findings) {
-        Load winding = motor.loads().get(0);
-        double inLeads = winding.rated().volts() / Math.hypot(winding.ohms(), winding.reactance());
-        boolean six = motor.terminals().contains(winding.to());
-        double inLine = six ? Math.sqrt(3) * inLeads : inLeads;
+    private static void look(Part release, List<RunningWays.Carried> carried, List<Finding> findings) {
+        if (carried.isEmpty()) {
+            return;
+        }
+        RunningWays.Carried least = carried.stream()
+                .min(Comparator.comparingDouble(RunningWays.Carried::amperes))
+                .orElseThrow();
+        RunningWays.Carried most = carried.stream()
+                .max(Comparator.comparingDouble(RunningWays.Carried::amperes))
+                .orElseThrow();
         double set = release.heater().orElseThrow().setting();
-        boolean fits = fits(set / inLeads) || fits(set / inLine);
-        if (!fits) {
-            String rated = six
-                    ? String.format(Locale.ROOT, "%.1f A in its leads and %.1f A in the line", inLeads, inLine)
-                    : String.format(Locale.ROOT, "%.1f A", inLeads);
-            boolean high = set > inLine;
-            findings.add(new Finding(
-                    "overload-setting",
-                    Severity.WARNING,
-                    List.of(release.tag(), motor.tag()),
-                    String.format(
-                            Locale.ROOT,
-                            "%s is set to %.1f A, and %s takes %s.",
-                            release.tag(),
-                            set,
-                            motor.tag(),
-                            rated),
-                    (high
-                                    ? "Set so high it lets the motor burn before it trips."
-                                    : "Set so low it trips in ordinary work.")
-                            + " The current follows from power and voltage, with 0.83 for efficiency and power factor each; the"
-                            + " nameplate decides."));
+        if (set > MOST * least.amperes()) {
+            findings.add(finding(release, least, "Set so high it lets the motor burn before it trips."));
+        } else if (set < LEAST * most.amperes()) {
+            findings.add(finding(release, most, "Set so low it trips in ordinary work."));
         }
     }
 
-    private static boolean fits(double share) {
-        return share >= LEAST && share <= MOST;
+    private static Finding finding(Part release, RunningWays.Carried carried, String why) {
+        Set<String> tags = carried.motors().stream().map(Part::tag).collect(Collectors.toCollection(TreeSet::new));
+        List<String> about = new ArrayList<>(List.of(release.tag()));
+        about.addAll(tags);
+        return new Finding(
+                "overload-setting",
+                Severity.WARNING,
+                about,
+                String.format(
+                        Locale.ROOT,
+                        "%s is set to %.1f A, and where it is %.1f A flow at the rated load of %s.",
+                        release.tag(),
+                        release.heater().orElseThrow().setting(),
+                        carried.amperes(),
+                        String.join(" and ", tags)),
+                why + " In the leads of a delta flows the current of the line divided by 1.73. The current is that of"
+                        + " the motor's nameplate if it is noted, else the usual one for its power.");
     }
 }

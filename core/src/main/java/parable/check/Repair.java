@@ -10,18 +10,22 @@ import parable.circuit.Circuit;
 import parable.circuit.ColourCode;
 import parable.circuit.Conventions;
 import parable.circuit.Device;
+import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Extras;
 import parable.circuit.Nodes;
 import parable.circuit.Place;
 import parable.circuit.Practice;
+import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
+import parable.circuit.Terminal;
 import parable.circuit.WireChoice;
 import parable.drafting.NewDevice;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
+import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.PartException;
 
@@ -56,6 +60,8 @@ public record Repair(String words, Sheet sheet) {
                         case "interlock-missing", "interlock-one-sided" -> interlock(assembly, finding);
                         case "mechanical-interlock-missing" -> mechanical(
                                 assembly.sheet(), finding, conventions.practice());
+                        case ProtectiveConductorRule.MISSING -> protectiveConductor(assembly, finding);
+                        case OverloadPhaseRule.CODE -> sensitive(assembly.sheet(), finding);
                         case "timer-function" -> function(assembly.sheet(), finding);
                         case "three-conductors" -> asProposed(assembly.sheet(), assembly.nodes(), finding);
                         default -> Optional.empty();
@@ -64,6 +70,26 @@ public record Repair(String words, Sheet sheet) {
         } catch (EditException impossible) {
             return Optional.empty();
         }
+    }
+
+    /** A column from the supply's protective earth to the metal that has none. */
+    private static Optional<Repair> protectiveConductor(Assembly assembly, Finding finding) throws EditException {
+        String tag = finding.where().get(0);
+        Sheet sheet = assembly.sheet();
+        Optional<Part> supply = assembly.parts().stream()
+                .filter(part -> part.family() == Family.SUPPLY && part.bare().contains("PE"))
+                .findFirst();
+        boolean wired = assembly.nodes().indexOf(new Terminal(tag, "PE")).isPresent();
+        if (supply.isEmpty() || wired) {
+            return Optional.empty();
+        }
+        boolean hasBar = sheet.rungs().flatMap(Rung::points).anyMatch(point -> point.name()
+                .equals("PE"));
+        String beginning = hasBar ? "@PE " : supply.get().tag() + "[PE] @PE ";
+        Rung rung = TypedRung.read(beginning + tag + "[PE]", sheet, "").rung();
+        return Optional.of(new Repair(
+                "Leads a protective conductor from the supply to " + tag + ".",
+                new Edit.InsertRung(Circuit.POWER, sheet.power().size(), rung).on(sheet)));
     }
 
     private boolean isSafe(Finding finding, List<Finding> before, ColourCode colours, BooleanSupplier cancelled) {
@@ -156,6 +182,16 @@ public record Repair(String words, Sheet sheet) {
                 .map(device -> device == set ? device.with("function", function) : device)
                 .toList();
         return Optional.of(new Repair("Sets " + timer + " to " + function + ".", sheet.withDevices(devices)));
+    }
+
+    /** A release that trips sooner when a line is lost. */
+    private static Optional<Repair> sensitive(Sheet sheet, Finding finding) {
+        String release = finding.where().get(0);
+        List<Device> devices = sheet.devices().stream()
+                .map(device -> device.tag().equals(release) ? device.with("phase-loss", "sensitive") : device)
+                .toList();
+        return Optional.of(
+                new Repair("Takes a release for " + release + " that feels a lost line.", sheet.withDevices(devices)));
     }
 
     private static String voltage(Part contactor) {

@@ -36,6 +36,7 @@ final class Study {
     private final Network network;
     private final BitSet allSources = new BitSet();
     private Optional<List<Rehearsal>> rehearsals = Optional.empty();
+    private Optional<RunningWays> runningWays = Optional.empty();
 
     /** Throws a {@link java.util.concurrent.CancellationException} from a try that is cancelled. */
     Study(Assembly assembly, ColourCode colours, BooleanSupplier cancelled) {
@@ -91,6 +92,14 @@ final class Study {
             rehearsals = Optional.of(new Rehearsing(assembly, cancelled).all());
         }
         return rehearsals.get();
+    }
+
+    /** The ways in which the motors can run at full voltage; worked out once, when first asked for. */
+    RunningWays runningWays() {
+        if (runningWays.isEmpty()) {
+            runningWays = Optional.of(new RunningWays(this));
+        }
+        return runningWays.get();
     }
 
     /** The tags of the motors that a stop was seen to stop when the starter was tried. */

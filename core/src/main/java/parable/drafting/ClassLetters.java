@@ -37,6 +37,7 @@ final class ClassLetters {
             Map.entry("pressure-switch", new Letters("B", "PS")),
             Map.entry("proximity-switch", new Letters("B", "PRS")),
             Map.entry("zero-speed-switch", new Letters("B", "ZS")),
+            Map.entry("metal-part", new Letters("UC", "ENC")),
             Map.entry("dc-supply", new Letters("G", "PSU")));
     private static final Letters SUPPLY = new Letters("G", "G");
 

@@ -27,6 +27,7 @@ final class TagLetters {
         KINDS.put("ZS", "zero-speed-switch");
         KINDS.put("ES", "emergency-stop");
         KINDS.put("AH", "horn");
+        KINDS.put("UC|ENC", "metal-part");
         KINDS.put("K|[0-9]M", "contactor");
         KINDS.put("S", "push-button");
         KINDS.put("P", "pilot-lamp");

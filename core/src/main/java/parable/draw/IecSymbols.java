@@ -38,6 +38,7 @@ final class IecSymbols implements Symbols {
                     RESISTOR,
                     CONVERTER,
                     CONTROLLER,
+                    METALWORK,
                     MOTOR -> 14;
         };
     }
@@ -110,8 +111,17 @@ final class IecSymbols implements Symbols {
             case ISOLATOR -> List.of(axis.lines(at, -HALF, -5, -HALF, 5));
             case CONTROLLER -> List.of(
                     axis.dashes(at, 0, -5, 0, -11), axis.lines(at, -6, -11, -6, -19, 6, -19, 6, -11, -6, -11));
-            case CONTROL_RELAY, FUSE, SUPPLY, INTERLOCK, PILOT_LAMP, HORN, SOLENOID, RESISTOR, CONVERTER, MOTOR -> List
-                    .of();
+            case CONTROL_RELAY,
+                    FUSE,
+                    SUPPLY,
+                    INTERLOCK,
+                    PILOT_LAMP,
+                    HORN,
+                    SOLENOID,
+                    RESISTOR,
+                    CONVERTER,
+                    METALWORK,
+                    MOTOR -> List.of();
         };
     }
 

@@ -41,6 +41,7 @@ final class NemaSymbols implements Symbols {
                     RESISTOR,
                     CONVERTER,
                     CONTROLLER,
+                    METALWORK,
                     MOTOR -> 11;
         };
     }
@@ -81,6 +82,7 @@ final class NemaSymbols implements Symbols {
                     RESISTOR,
                     CONVERTER,
                     CONTROLLER,
+                    METALWORK,
                     MOTOR -> bars(frame, closed);
         };
     }

@@ -100,7 +100,8 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     Object groupOf(RungItem item) {
         if (item instanceof RungItem.Landing landing) {
-            return List.of("landing", landing.terminal().tag());
+            String tag = landing.terminal().tag();
+            return hasWindingsInColumns(tag) ? tag : List.of("landing", tag);
         }
         if (item instanceof RungItem.Passage passage) {
             boolean ofAnotherMotor = part(passage.tag()).family() == Family.MOTOR && !isThreePhaseMotor(passage);
@@ -109,9 +110,21 @@ final class PowerDiagram extends LaneDiagram {
         return item;
     }
 
+    /** Whether columns go through the windings of a three-phase motor, as with six leads. */
+    private boolean hasWindingsInColumns(String tag) {
+        return rungs.stream()
+                .flatMap(rung -> rung.items().stream())
+                .anyMatch(item -> item instanceof RungItem.Passage passage
+                        && passage.tag().equals(tag)
+                        && isThreePhaseMotor(passage));
+    }
+
     /** Three-phase motors are drawn as one circle, of others each winding by itself. */
     private boolean isThreePhaseMotor(RungItem.Passage passage) {
-        Part part = part(passage.tag());
+        return isThreePhaseMotor(part(passage.tag()));
+    }
+
+    private static boolean isThreePhaseMotor(Part part) {
         return part.family() == Family.MOTOR
                 && part.loads().stream().anyMatch(load -> load.from().equals("W1"));
     }
@@ -199,6 +212,10 @@ final class PowerDiagram extends LaneDiagram {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Part part = part(landing.terminal().tag());
         String marking = landing.terminal().marking();
+        boolean frame = part.family() == Family.MOTOR && part.bare().contains(marking) && !isThreePhaseMotor(part);
+        if (part.family() == Family.METALWORK || frame) {
+            return drawMetal(marks, lane, part, along + 16);
+        }
         if (end && part.family() != Family.MOTOR) {
             label(
                     marks,
@@ -226,6 +243,32 @@ final class PowerDiagram extends LaneDiagram {
         return along + 26;
     }
 
+    /** Where a protective conductor lands on metal: the sign of earth (IEC 60417-5017), and what the metal is. */
+    private double drawMetal(List<Mark> marks, int lane, Part metal, double along) {
+        String number = numberAt(new Terminal(metal.tag(), metal.bare().get(0)));
+        Point at = new Point(across(lane), along);
+        for (int bar = 0; bar < 3; bar++) {
+            double half = 10 - 3.5 * bar;
+            marks.add(new Mark.Wire(number, List.of(at.plus(-half, 4 * bar), at.plus(half, 4 * bar))));
+        }
+        label(marks, at.plus(0, 24), metal.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(
+                marks,
+                at.plus(0, 38),
+                metal.family() == Family.MOTOR ? "frame" : metal.device().label(),
+                TextRole.NOTE,
+                Anchor.MIDDLE);
+        lowest = Math.max(lowest, along + 42);
+        return along;
+    }
+
+    private String numberAt(Terminal terminal) {
+        return assembly.nodes()
+                .all()
+                .get(assembly.nodes().indexOf(terminal).orElseThrow())
+                .number();
+    }
+
     /** The lead of a motor: straight down into the circle, or beside it down to its middle and in from the side. */
     private double drawMotorLead(List<Mark> marks, int lane, Part motor, String marking, double middle) {
         double centre = centreOf(motor, lane);
@@ -238,12 +281,7 @@ final class PowerDiagram extends LaneDiagram {
         if (Math.abs(aside) < MOTOR_RADIUS) {
             return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
         }
-        String number = assembly.nodes()
-                .all()
-                .get(assembly.nodes()
-                        .indexOf(new Terminal(motor.tag(), marking))
-                        .orElseThrow())
-                .number();
+        String number = numberAt(new Terminal(motor.tag(), marking));
         marks.add(new Mark.Wire(
                 number,
                 List.of(

@@ -168,7 +168,10 @@ public final class Network {
         }
     }
 
-    /** The nodes that are bonded to earth: grounded neutrals and secondaries, and every protective earth terminal. */
+    /**
+     * The nodes that are bonded to earth: grounded neutrals and secondaries, and the protective earth of each supply. The case of a motor or another metal
+     * part is so only by its own conductor.
+     */
     private Set<Integer> bondedNodes(List<Part> parts) {
         Set<Integer> bonded = new LinkedHashSet<>();
         for (Part part : parts) {
@@ -177,7 +180,7 @@ public final class Network {
                     bonded.add(number(part.tag(), source.reference()));
                 }
             }
-            if (part.bare().contains(PROTECTIVE_EARTH)) {
+            if (part.bare().contains(PROTECTIVE_EARTH) && !part.sources().isEmpty()) {
                 bonded.add(number(part.tag(), PROTECTIVE_EARTH));
             }
         }

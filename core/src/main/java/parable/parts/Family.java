@@ -22,6 +22,7 @@ public enum Family {
     RESISTOR("resistor"),
     CONVERTER("converter"),
     CONTROLLER("controller"),
+    METALWORK("metal part"),
     MOTOR("motor");
 
     private final String words;

@@ -12,6 +12,8 @@ final class MotorKinds {
     private static final RatedVoltage DIRECT_BY_DEFAULT = new RatedVoltage(180, CurrentKind.DC);
     private static final double EFFICIENCY = 0.83;
     private static final double POWER_FACTOR = 0.83;
+    private static final double LEAST_POWER_FACTOR = 0.3;
+    private static final double MOST_POWER_FACTOR = 0.95;
 
     /** The copper of a winding against DC, as a share of its impedance at rated load. */
     private static final double COPPER = 0.04;
@@ -29,7 +31,7 @@ final class MotorKinds {
                 new PartKind(
                         "three-phase-motor",
                         Family.MOTOR,
-                        List.of("voltage", "power", "leads", "load", "run-up", "rotor"),
+                        List.of("voltage", "power", "current", "leads", "load", "run-up", "rotor"),
                         MotorKinds::threePhaseMotor),
                 new PartKind(
                         "single-phase-motor",
@@ -45,16 +47,21 @@ final class MotorKinds {
 
     /**
      * Three leads U1, V1, W1 with the windings joined inside in star, or six leads with each winding made for the line
-     * voltage. The current follows from P = sqrt3 U I eta cosphi with efficiency and power factor both 0.83, common for
-     * motors of a few kW.
+     * voltage. The current is that of the nameplate, or else as {@link RatedCurrent} has it; efficiency and power factor, taken as equal, follow from it by
+     * P = sqrt3 U I eta cosphi.
      */
     private static Part threePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage line = settings.voltage("voltage", LINE_BY_DEFAULT);
         boolean six = settings.oneOf("leads", List.of("3", "6"), "3").equals("6");
         RatedVoltage winding = six ? line : line.times(1 / Math.sqrt(3));
-        double voltAmperes = watts(settings) / (EFFICIENCY * POWER_FACTOR) / 3;
+        double watts = watts(settings);
+        double inLine = settings.quantity("current", "A", 0.1, 1000, RatedCurrent.of(watts / 1000, line.volts()));
+        double voltAmperes = line.volts() * inLine / Math.sqrt(3);
+        double powerFactor =
+                Math.max(LEAST_POWER_FACTOR, Math.min(MOST_POWER_FACTOR, Math.sqrt(watts / 3 / voltAmperes)));
         List<Load> windings = Stream.of("U", "V", "W")
-                .map(phase -> winding(phase + "1", six ? phase + "2" : Part.STAR_POINT, winding, voltAmperes))
+                .map(phase ->
+                        winding(phase + "1", six ? phase + "2" : Part.STAR_POINT, winding, voltAmperes, powerFactor))
                 .toList();
         double amperes = voltAmperes / winding.volts();
         return part.loads(windings)
@@ -73,7 +80,9 @@ final class MotorKinds {
     private static Part singlePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage line = settings.voltage("voltage", PHASE_BY_DEFAULT);
         double voltAmperes = watts(settings) / (EFFICIENCY * POWER_FACTOR);
-        return part.loads(List.of(winding("U1", "U2", line, voltAmperes), winding("Z1", "Z2", line, voltAmperes / 2)))
+        return part.loads(List.of(
+                        winding("U1", "U2", line, voltAmperes, POWER_FACTOR),
+                        winding("Z1", "Z2", line, voltAmperes / 2, POWER_FACTOR)))
                 .bareTerminals("PE")
                 .turning(machine(settings, new SinglePhaseMotor(voltAmperes / line.volts(), line.volts())))
                 .build();
@@ -107,8 +116,8 @@ final class MotorKinds {
                 .build();
     }
 
-    private static Load winding(String from, String to, RatedVoltage rated, double voltAmperes) {
-        Load load = Load.ofPower(from, to, LoadRole.WINDING, rated, voltAmperes, POWER_FACTOR);
+    private static Load winding(String from, String to, RatedVoltage rated, double voltAmperes, double powerFactor) {
+        Load load = Load.ofPower(from, to, LoadRole.WINDING, rated, voltAmperes, powerFactor);
         return load.withDirectOhms(COPPER * Math.hypot(load.ohms(), load.reactance()));
     }
 

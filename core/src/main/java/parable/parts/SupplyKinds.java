@@ -35,7 +35,8 @@ final class SupplyKinds {
                         SupplyKinds::controlTransformer),
                 new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output"), SupplyKinds::dcSupply),
                 new PartKind("rectifier", Family.CONVERTER, List.of("input"), SupplyKinds::rectifier),
-                new PartKind("resistor", Family.RESISTOR, List.of("resistance"), SupplyKinds::resistor));
+                new PartKind("resistor", Family.RESISTOR, List.of("resistance"), SupplyKinds::resistor),
+                new PartKind("metal-part", Family.METALWORK, List.of(), SupplyKinds::metalPart));
     }
 
     /** L1, L2, L3 a third of a turn apart, each at line voltage over root 3 from a neutral that is bonded to earth. */
@@ -95,6 +96,11 @@ final class SupplyKinds {
     private static Source follower(
             String reference, String live, RatedVoltage rated, Source.Law law, boolean grounded) {
         return new Source(reference, live, rated, 0, Optional.of(new Source.Following(0, law)), grounded);
+    }
+
+    /** Metal that can be touched and is no device: a mounting plate, a door, the case of a station. It has a terminal for its protective conductor. */
+    private static Part metalPart(PartBuilder part, Settings settings) {
+        return part.bareTerminals("PE").build();
     }
 
     /** A resistor 1-2. */

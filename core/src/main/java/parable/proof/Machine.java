@@ -279,7 +279,17 @@ final class Machine {
 
     private static boolean isFixed(Part part) {
         return switch (part.family()) {
-            case FUSE, ISOLATOR, SUPPLY, CONVERTER, INTERLOCK, PILOT_LAMP, HORN, SOLENOID, RESISTOR, MOTOR -> true;
+            case FUSE,
+                    ISOLATOR,
+                    SUPPLY,
+                    CONVERTER,
+                    INTERLOCK,
+                    PILOT_LAMP,
+                    HORN,
+                    SOLENOID,
+                    RESISTOR,
+                    METALWORK,
+                    MOTOR -> true;
             case BREAKER -> part.heater().isEmpty();
             case CONTACTOR,
                     OVERLOAD_RELAY,

@@ -9,11 +9,11 @@ import parable.circuit.Sheet;
 /** Starters as they are drawn wrong: each a starter of the library with one mistake made in it. */
 final class BadExamples {
 
-    private static final MotorData PUMP = MotorData.on400V("Pump", "machine", "2.2 kW", "4.9 A", "10 A");
-    private static final MotorData PLATEN = MotorData.on400V("Press platen", "machine", "4 kW", "8.4 A", "16 A");
+    private static final MotorData PUMP = MotorData.on400V("Pump", "machine", "2.2 kW");
+    private static final MotorData PLATEN = MotorData.on400V("Press platen", "machine", "4 kW");
 
-    private static final MotorData MILL = MotorData.on400V("Apple mill", "mill floor", "18.5 kW", "23 A", "63 A")
-            .driving("20 %", "0.6 s");
+    private static final MotorData MILL =
+            MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("20 %", "0.6 s");
 
     private BadExamples() {}
 
@@ -104,8 +104,8 @@ final class BadExamples {
     /** Two delta leads exchanged: one winding has both its ends on one line. */
     private static Sheet deltaLeadsExchanged() {
         return starDelta("Delta leads exchanged")
+                .replace(Circuit.POWER, "@1L1 KD[1-2]", "@1L1 KD[1-2] @W2")
                 .replace(Circuit.POWER, "@1L2 KD[3-4]", "@1L2 KD[3-4] @V2")
-                .replace(Circuit.POWER, "@1L3 KD[5-6]", "@1L3 KD[5-6] @U2")
                 .sheet();
     }
 

@@ -85,8 +85,8 @@ final class BottleRinser {
     private BottleRinser() {}
 
     static Sheet sheet() {
-        MotorData motor = MotorData.on400V("Bottle rinser", "machine", "0.75 kW", "1.9 A", "6 A")
-                .driving("40 %", "0.3 s");
+        MotorData motor =
+                MotorData.on400V("Bottle rinser", "machine", "0.75 kW").driving("40 %", "0.3 s");
         Wish wish = Wish.of("Bottle rinser", Practice.IEC, motor)
                 .with(Directions.STOP_FIRST)
                 .with(EmergencyStop.ONE);
@@ -114,6 +114,7 @@ final class BottleRinser {
         draft.power("G2[+] @33 F3[1-2] P ; 24 V behind its own fuse");
         draft.power("G2[-] M");
         rungs(draft);
+        Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
         return draft.sheet().withProgram(Optional.of(program()));
     }
 

@@ -77,6 +77,11 @@ final class Draft {
         add(Circuit.POWER, rung);
     }
 
+    /** Draws a column in front of another, by its position. */
+    void power(int position, String rung) {
+        make(new Edit.InsertRung(Circuit.POWER, position, read(rung)));
+    }
+
     void rung(String rung) {
         add(Circuit.CONTROL, rung);
     }

@@ -31,7 +31,7 @@ final class HandOperated {
                 motor.voltage(),
                 "frequency",
                 "50 Hz");
-        draft.device("motor-protective-breaker", "Q1", "Motor breaker", "panel", "setting", motor.overload());
+        draft.device("motor-protective-breaker", "Q1", "Motor breaker", "panel", "setting", motor.current());
         drum(draft, motor, "");
         draft.device(
                 "three-phase-motor",
@@ -41,12 +41,15 @@ final class HandOperated {
                 "voltage",
                 motor.voltage(),
                 "power",
-                motor.power());
+                motor.power(),
+                "current",
+                motor.current());
         draft.power("G1[L1] @L1 Q1[1-2] @1L1 S1[1-2] @U M1[U1]");
         draft.power("G1[L2] @L2 Q1[3-4] @1L2 S1[3-4] @V M1[V1]");
         draft.power("G1[L3] @L3 Q1[5-6] @1L3 S1[5-6] @W M1[W1]");
         draft.power("@1L2 S1[3-6] @W");
         draft.power("@1L3 S1[5-4] @V");
+        Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
         return new Starter(draft.sheet(), REASONS);
     }
 
@@ -74,6 +77,7 @@ final class HandOperated {
         draft.power("@U S1[3-4] @Z1 M1[Z1-Z2] @Z2 S1[6-5] @1N");
         draft.power("@U S1[3-6] @Z2");
         draft.power("@1N S1[5-4] @Z1");
+        Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
         return new Starter(draft.sheet(), REASONS);
     }
 
@@ -104,6 +108,7 @@ final class HandOperated {
         draft.power("@M S1[5-4] @A1");
         draft.power("@P M1[F1-F2] @M");
         draft.power("G2[-] @M");
+        Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
         return new Starter(draft.sheet(), REASONS);
     }
 

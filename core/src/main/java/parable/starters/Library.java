@@ -35,14 +35,12 @@ public final class Library {
 
     /** The cider works. */
     static Job pressHouse() {
-        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW", "4.9 A", "10 A");
-        MotorData mill = MotorData.on400V("Apple mill", "mill floor", "18.5 kW", "23 A", "63 A")
-                .driving("20 %", "0.6 s");
-        MotorData platen = MotorData.on400V("Press platen", "machine", "4 kW", "8.4 A", "16 A");
-        MotorData auger = MotorData.on400V("Pomace auger", "machine", "2.2 kW", "4.9 A", "10 A");
-        MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW", "11.5 A", "25 A")
-                .driving("10 %", "3 s");
-        MotorData feeder = MotorData.on400V("Mill feeder", "mill floor", "2.2 kW", "4.9 A", "10 A");
+        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW");
+        MotorData mill = MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("20 %", "0.6 s");
+        MotorData platen = MotorData.on400V("Press platen", "machine", "4 kW");
+        MotorData auger = MotorData.on400V("Pomace auger", "machine", "2.2 kW");
+        MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW").driving("10 %", "3 s");
+        MotorData feeder = MotorData.on400V("Mill feeder", "mill floor", "2.2 kW");
         List<Sheet> relays = drawn(
                 iec("Wash pump", pump)
                         .from("door", "wash floor")
@@ -71,13 +69,12 @@ public final class Library {
 
     /** The ice house. */
     static Job iceHouse() {
-        MotorData pump = MotorData.on480V("Glycol pump", "machine", "5 hp", "5.8 A", "15 A");
-        MotorData crusher = MotorData.on480V("Ice crusher", "machine", "15 hp", "17 A", "30 A")
-                .driving("60 %", "0.3 s");
-        MotorData auger = MotorData.on480V("Ice auger", "machine", "3 hp", "3.6 A", "15 A");
-        MotorData compressor = MotorData.on480V("Compressor", "machine", "30 hp", "22 A", "70 A")
-                .driving("20 %", "0.6 s");
-        MotorData fan = MotorData.on480V("Evaporator fan", "machine", "2 hp", "2.4 A", "15 A");
+        MotorData pump = MotorData.on480V("Glycol pump", "machine", "5 hp");
+        MotorData crusher = MotorData.on480V("Ice crusher", "machine", "15 hp").driving("60 %", "0.3 s");
+        MotorData auger = MotorData.on480V("Ice auger", "machine", "3 hp");
+        MotorData compressor =
+                MotorData.on480V("Compressor", "machine", "30 hp").driving("20 %", "0.6 s");
+        MotorData fan = MotorData.on480V("Evaporator fan", "machine", "2 hp");
         return job(
                 "Pike Landing ice house",
                 Practice.NORTH_AMERICAN,
@@ -93,7 +90,7 @@ public final class Library {
 
     /** A starter with every lamp. */
     static Job lampBoard() {
-        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW", "4.9 A", "10 A");
+        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW");
         Draft draft = new Draft(
                 Starter.of(iec("Lamp board", pump).with(EmergencyStop.ONE).showing(Lamp.values()))
                         .sheet());
@@ -109,9 +106,8 @@ public final class Library {
 
     /** The variants of a starter with one direction, direct on line. */
     static Job directVariants() {
-        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW", "4.9 A", "10 A");
-        MotorData saw = MotorData.on400V("Crate saw", "yard", "5.5 kW", "11.5 A", "25 A")
-                .driving("10 %", "3 s");
+        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW");
+        MotorData saw = MotorData.on400V("Crate saw", "yard", "5.5 kW").driving("10 %", "3 s");
         return job(
                 "Tern Hollow direct starters",
                 Practice.IEC,
@@ -138,10 +134,9 @@ public final class Library {
 
     /** The variants of reversing, star-delta and hand-operated starters. */
     static Job furtherVariants() {
-        MotorData gate = MotorData.on400V("Bin gate", "yard", "1.5 kW", "3.4 A", "10 A");
-        MotorData fan = MotorData.on400V("Drying fan", "loft", "18.5 kW", "23 A", "63 A")
-                .driving("20 %", "0.6 s");
-        MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW", "1.8 A", "16 A");
+        MotorData gate = MotorData.on400V("Bin gate", "yard", "1.5 kW");
+        MotorData fan = MotorData.on400V("Drying fan", "loft", "18.5 kW").driving("20 %", "0.6 s");
+        MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW");
         List<Sheet> drawn = drawn(
                 iec("Travel turned round", gate).with(Directions.STOP_FIRST).with(EndSwitches.TURN_ROUND),
                 iec("Direct change", gate).with(Directions.BUTTON_INTERLOCK),

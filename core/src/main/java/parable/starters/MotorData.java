@@ -10,7 +10,7 @@ import java.util.Objects;
  * @param voltage between lines, such as {@code 400 V AC}
  * @param frequency such as {@code 50 Hz}
  * @param power such as {@code 2.2 kW}
- * @param overload the setting of its overload release, such as {@code 4.9 A}
+ * @param current its rated current in the line, such as {@code 4.9 A}
  * @param breaker the rating of its breaker, such as {@code 10 A}
  * @param load the torque of its load in per cent of its rated torque, empty if not known
  * @param runUp the time that it takes to come up to speed with rated torque, empty if not known
@@ -21,7 +21,7 @@ public record MotorData(
         String voltage,
         String frequency,
         String power,
-        String overload,
+        String current,
         String breaker,
         String load,
         String runUp) {
@@ -32,20 +32,42 @@ public record MotorData(
         Objects.requireNonNull(voltage, "voltage");
         Objects.requireNonNull(frequency, "frequency");
         Objects.requireNonNull(power, "power");
-        Objects.requireNonNull(overload, "overload");
+        Objects.requireNonNull(current, "current");
         Objects.requireNonNull(breaker, "breaker");
         Objects.requireNonNull(load, "load");
         Objects.requireNonNull(runUp, "runUp");
     }
 
+    /** A motor on a supply, with the current and the breaker that are usual for its power. */
+    public static MotorData of(String label, String place, Supply supply, String power) {
+        double kilowatts = Power.kilowatts(power).orElse(0.1);
+        double amperes = Power.ratedAmperes(kilowatts, supply.volts());
+        return new MotorData(
+                label,
+                place,
+                supply.voltage(),
+                supply.frequency(),
+                power,
+                Power.amperes(amperes),
+                Power.breaker(supply.practice(), amperes),
+                "",
+                "");
+    }
+
     /** A motor on 400 V, 50 Hz, of whose machine nothing is known. */
-    public static MotorData on400V(String label, String place, String power, String overload, String breaker) {
-        return new MotorData(label, place, "400 V AC", "50 Hz", power, overload, breaker, "", "");
+    public static MotorData on400V(String label, String place, String power) {
+        return of(label, place, Supply.IEC_400, power);
     }
 
     /** A motor on 480 V, 60 Hz, of whose machine nothing is known. */
-    public static MotorData on480V(String label, String place, String power, String overload, String breaker) {
-        return new MotorData(label, place, "480 V AC", "60 Hz", power, overload, breaker, "", "");
+    public static MotorData on480V(String label, String place, String power) {
+        return of(label, place, Supply.NORTH_AMERICAN_480, power);
+    }
+
+    /** What flows in the leads of its windings when they are joined in delta: the current in the line over root 3. */
+    String currentInDelta() {
+        double amperes = Double.parseDouble(current.substring(0, current.indexOf(' ')));
+        return Power.amperes(amperes / Math.sqrt(3));
     }
 
     /** The voltage between a line and the neutral of its supply as it is written on a device: {@code 230 V AC}. */
@@ -55,6 +77,6 @@ public record MotorData(
 
     /** This motor driving a known machine. */
     public MotorData driving(String percentage, String seconds) {
-        return new MotorData(label, place, voltage, frequency, power, overload, breaker, percentage, seconds);
+        return new MotorData(label, place, voltage, frequency, power, current, breaker, percentage, seconds);
     }
 }

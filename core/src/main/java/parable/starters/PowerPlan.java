@@ -48,7 +48,7 @@ final class PowerPlan {
                     "Motor breaker",
                     "panel",
                     "setting",
-                    motor.overload(),
+                    motor.current(),
                     "aux",
                     "13-14 21-22");
         }
@@ -59,8 +59,8 @@ final class PowerPlan {
         MotorData motor = wish.motor();
         if (wish.has(Protection.OVERLOAD_RELAY)) {
             String slow = wish.has(Braking.NONE) ? "" : "20";
-            draft.device(
-                    "overload-relay", tags.overload(), "Overload", "panel", "setting", motor.overload(), "class", slow);
+            String setting = wish.has(Running.DIRECT) ? motor.current() : motor.currentInDelta();
+            draft.device("overload-relay", tags.overload(), "Overload", "panel", "setting", setting, "class", slow);
         }
         draft.device(
                 "three-phase-motor",
@@ -71,6 +71,8 @@ final class PowerPlan {
                 motor.voltage(),
                 "power",
                 motor.power(),
+                "current",
+                motor.current(),
                 "leads",
                 wish.has(Running.DIRECT) ? "" : "6",
                 "load",
@@ -79,7 +81,7 @@ final class PowerPlan {
                 motor.runUp());
     }
 
-    /** The three columns from the supply to the motor, and its protective earth where three leads leave room for it. */
+    /** The three columns from the supply to the motor. */
     void columns() {
         for (int i = 0; i < 3; i++) {
             String pole = (2 * i + 1) + "-" + (2 * i + 2);
@@ -90,9 +92,11 @@ final class PowerPlan {
                     : "";
             draft.power(line + overload + lead(i));
         }
-        if (wish.has(Running.DIRECT)) {
-            draft.power(tags.supply() + "[PE] @PE " + tags.motor() + "[PE]");
-        }
+    }
+
+    /** The protective conductors: to the motor, to the mounting plate, and to each place with devices of its own. */
+    void protectiveConductors() {
+        Metalwork.draw(draft, tags::metal, tags.supply(), tags.motor());
     }
 
     private String lead(int phase) {
@@ -114,11 +118,14 @@ final class PowerPlan {
         return wish.practice() == Practice.IEC ? "UVW".charAt(phase) + "2" : "T" + (phase + 4);
     }
 
-    /** Delta joins U1 to W2, V1 to U2, W1 to V2, so that the field does not jump at the transition. */
+    /**
+     * Delta joins U1 to V2, V1 to W2, W1 to U2. Either order turns the motor the same way; with this one the voltage of a winding steps back by 30 degrees at
+     * the transition, towards the field that is left in the rotor and has fallen behind meanwhile, so that the peak of current is smaller.
+     */
     void delta() {
         for (int i = 0; i < 3; i++) {
             String pole = (2 * i + 1) + "-" + (2 * i + 2);
-            draft.power("@1L" + (i + 1) + " " + tags.delta() + "[" + pole + "] @" + end((i + 2) % 3));
+            draft.power("@1L" + (i + 1) + " " + tags.delta() + "[" + pole + "] @" + end((i + 1) % 3));
         }
     }
 

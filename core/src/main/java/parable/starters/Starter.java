@@ -59,7 +59,9 @@ public record Starter(Sheet sheet, List<String> reasons) {
         wish.conflict().ifPresent(words -> {
             throw new IllegalArgumentException(words);
         });
-        return new Drawing(wish).withoutLadder();
+        Drawing drawing = new Drawing(wish);
+        drawing.withoutLadder();
+        return drawing.finished();
     }
 
     private static List<String> reasons(Wish wish) {
@@ -96,10 +98,10 @@ public record Starter(Sheet sheet, List<String> reasons) {
         Sheet sheet() {
             withoutLadder();
             drawLadder();
-            return draft.alsoKnownBy(tags).sheet();
+            return finished();
         }
 
-        Sheet withoutLadder() {
+        void withoutLadder() {
             PowerPlan power = new PowerPlan(wish, tags, draft, mainContactor());
             control.rails();
             power.feed();
@@ -109,6 +111,10 @@ public record Starter(Sheet sheet, List<String> reasons) {
             power.columns();
             furtherColumns(power);
             control.columns();
+        }
+
+        private Sheet finished() {
+            new PowerPlan(wish, tags, draft, mainContactor()).protectiveConductors();
             return draft.alsoKnownBy(tags).sheet();
         }
 

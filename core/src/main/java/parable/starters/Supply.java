@@ -29,6 +29,11 @@ public enum Supply implements Choice {
         return Stream.of(values()).filter(supply -> supply.practice == practice).toList();
     }
 
+    /** The practice that it belongs to. */
+    public Practice practice() {
+        return practice;
+    }
+
     /** The voltage between lines in V. */
     public int volts() {
         return volts;

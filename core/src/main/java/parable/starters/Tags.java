@@ -26,6 +26,11 @@ final class Tags {
         return others.getOrDefault(tag, "");
     }
 
+    /** Metal that is no device: the mounting plate, the door, a station; from 1. */
+    String metal(int number) {
+        return tag("UC" + number, "ENC" + number);
+    }
+
     String supply() {
         return tag("G1", "G1");
     }

@@ -115,7 +115,8 @@ public final class PanelLayout {
                     MACHINE_SWITCH,
                     PILOT_LAMP,
                     HORN,
-                    SOLENOID -> 2;
+                    SOLENOID,
+                    METALWORK -> 2;
         };
     }
 

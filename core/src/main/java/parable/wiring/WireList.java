@@ -13,6 +13,7 @@ import parable.circuit.Practice;
 import parable.circuit.Rung;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
+import parable.parts.Family;
 
 /**
  * All wires of a sheet in the order in which they are made: rung by rung from the first on, each from left to right up to the return, then the power
@@ -108,7 +109,27 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                     .map(wanted -> wanted.stream()
                             .map(one -> ordered(node, one.one(), one.other()))
                             .toList())
-                    .orElseGet(() -> chain(node, group));
+                    .orElseGet(() -> group.stream()
+                            .filter(this::isProtectiveBar)
+                            .findFirst()
+                            .map(bar -> star(node, bar, group))
+                            .orElseGet(() -> chain(node, group)));
+        }
+
+        /** The supply's protective earth is a bar with a screw for each conductor. */
+        private boolean isProtectiveBar(Terminal terminal) {
+            return terminal.marking().equals("PE")
+                    && assembly.part(terminal.tag())
+                            .filter(part -> part.family() == Family.SUPPLY)
+                            .isPresent();
+        }
+
+        /** A conductor of its own to each, so that taking one device away leaves all others protected (IEC 60364-5-54, 543.2.8). */
+        private List<Wire> star(Node node, Terminal bar, List<Terminal> terminals) {
+            return terminals.stream()
+                    .filter(terminal -> !terminal.equals(bar))
+                    .map(terminal -> wire(node, bar, terminal))
+                    .toList();
         }
 
         private List<Wire> chain(Node node, List<Terminal> terminals) {

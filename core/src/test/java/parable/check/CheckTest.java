@@ -292,7 +292,7 @@ class CheckTest {
         List<Finding> found = Check.reading(Examples.fitted(Examples.ofLibrary("Wash pump")), whiteStarts);
 
         assertThat(found).extracting(Finding::text).contains("S1 starts and is green; expected white.");
-        Wish wish = Wish.of("Pump", Practice.IEC, MotorData.on400V("Pump", "floor", "2.2 kW", "4.9 A", "10 A"));
+        Wish wish = Wish.of("Pump", Practice.IEC, MotorData.on400V("Pump", "floor", "2.2 kW"));
         Wish white = new Wish(
                 wish.name(),
                 wish.conventions().with(whiteStarts),

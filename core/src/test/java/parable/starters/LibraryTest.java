@@ -84,7 +84,7 @@ class LibraryTest {
 
     /** Each pair of answers to two questions, in both practices, everything else as the practice has it. */
     static Stream<Wish> wishes() {
-        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW", "4.9 A", "10 A");
+        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW");
         List<Wish> wishes = new ArrayList<>();
         for (Practice practice : Practice.values()) {
             Wish plain = Wish.of("Cellar pump", practice, motor).showing(Lamp.RUNNING, Lamp.TRIPPED);
@@ -106,16 +106,7 @@ class LibraryTest {
         List<Wish> wishes = new ArrayList<>();
         for (Practice practice : Practice.values()) {
             for (Supply supply : Supply.in(practice)) {
-                MotorData motor = new MotorData(
-                        "Cellar pump",
-                        "cellar",
-                        supply.voltage(),
-                        supply.frequency(),
-                        "2.2 kW",
-                        Power.overload(Power.ratedAmperes(2.2, supply.volts())),
-                        "10 A",
-                        "",
-                        "");
+                MotorData motor = MotorData.of("Cellar pump", "cellar", supply, "2.2 kW");
                 Wish plain = Wish.of("Cellar pump", practice, motor)
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.values());
@@ -182,7 +173,7 @@ class LibraryTest {
 
     @Test
     void aLampOfAnEStopThatIsNotThereIsRefused() {
-        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW", "4.9 A", "10 A"))
+        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW"))
                 .showing(Lamp.EMERGENCY_STOP);
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> Starter.of(wish))
@@ -191,7 +182,7 @@ class LibraryTest {
 
     @Test
     void aWishWithoutAStationIsRefused() {
-        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW", "4.9 A", "10 A"));
+        Wish wish = Wish.of("Cellar pump", Practice.IEC, MotorData.on400V("Pump", "cellar", "2.2 kW"));
         assertThatIllegalArgumentException().isThrownBy(wish::from).withMessageContaining("at least one station");
     }
 }

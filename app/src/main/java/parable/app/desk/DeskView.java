@@ -167,7 +167,7 @@ public final class DeskView extends VBox {
 
     private static String groupOf(Family family) {
         return switch (family) {
-            case SUPPLY, CONVERTER, RESISTOR -> "Supplies";
+            case SUPPLY, CONVERTER, RESISTOR, METALWORK -> "Supplies";
             case MOTOR -> "Motors";
             case BREAKER, ISOLATOR, FUSE, OVERLOAD_RELAY -> "Protection";
             case CONTACTOR, CONTROL_RELAY, TIMER, INTERLOCK, CONTROLLER -> "Contactors and relays";

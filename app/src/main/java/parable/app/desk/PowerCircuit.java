@@ -65,8 +65,8 @@ public enum PowerCircuit {
         }
         MotorData motor =
                 switch (practice) {
-                    case IEC -> MotorData.on400V("Motor", "machine", "2.2 kW", "4.9 A", "10 A");
-                    case NORTH_AMERICAN -> MotorData.on480V("Motor", "machine", "3 hp", "4.8 A", "15 A");
+                    case IEC -> MotorData.on400V("Motor", "machine", "2.2 kW");
+                    case NORTH_AMERICAN -> MotorData.on480V("Motor", "machine", "3 hp");
                 };
         Sheet drawn =
                 Starter.withoutLadder(Wish.of(sheet.name(), practice, motor).with(choice));

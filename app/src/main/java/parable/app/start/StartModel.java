@@ -108,18 +108,7 @@ public final class StartModel {
     }
 
     private void settle() {
-        double kilowatts = Power.kilowatts(power).orElse(0.0);
-        double amperes = Power.ratedAmperes(kilowatts, supply.volts());
-        MotorData motor = new MotorData(
-                driven,
-                "machine",
-                supply.voltage(),
-                supply.frequency(),
-                power,
-                Power.overload(amperes),
-                Power.breaker(amperes),
-                "",
-                "");
+        MotorData motor = MotorData.of(driven, "machine", supply, power);
         List<String> places = IntStream.rangeClosed(1, stations)
                 .mapToObj(i -> i == 1 ? "door" : "station " + i)
                 .toList();

@@ -1,0 +1,109 @@
+package parable.starters;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import parable.bench.Fault;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.draw.Drawing;
+import parable.draw.Mark;
+import parable.draw.SheetDrawing;
+import parable.parts.Assembly;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.PartException;
+import parable.testsheet.Coverage;
+import parable.testsheet.Observation;
+import parable.testsheet.TestSheet;
+import parable.testsheet.TestStep;
+import parable.wiring.Cable;
+import parable.wiring.Cables;
+import parable.wiring.Wire;
+import parable.wiring.WireList;
+
+/** Every motor, plate, door and station of every sheet that ships has its conductor wherever one looks for it. */
+class ProtectiveConductorsTest {
+
+    /** Where no cable leads to: over the hinge it is single wires. */
+    private static final List<String> IN_THE_CABINET = List.of("panel", "door");
+
+    static Stream<Arguments> sheets() {
+        return Library.jobs().stream().flatMap(job -> job.sheets().stream().map(sheet -> Arguments.of(job, sheet)));
+    }
+
+    private static List<Part> metal(Assembly assembly) {
+        return assembly.parts().stream()
+                .filter(part -> part.family() == Family.MOTOR || part.family() == Family.METALWORK)
+                .toList();
+    }
+
+    @ParameterizedTest(name = "{1}")
+    @MethodSource("sheets")
+    void isInDrawingAndWireList(Job job, Sheet sheet) throws PartException {
+        Assembly assembly = Assembly.of(sheet);
+        List<Part> metal = metal(assembly);
+        assertThat(metal.stream().map(part -> part.device().place())).contains("panel");
+        boolean door =
+                sheet.devices().stream().anyMatch(device -> device.place().equals("door"));
+        assertThat(metal.stream().anyMatch(part -> part.device().place().equals("door")))
+                .isEqualTo(door);
+        List<Wire> wires = WireList.of(assembly, job.practice()).wires();
+        String drawn = words(SheetDrawing.of(assembly, job.practice()));
+        for (Part part : metal) {
+            Terminal frame = new Terminal(part.tag(), "PE");
+            assertThat(wires)
+                    .as(part.tag())
+                    .anyMatch(wire -> (wire.from().equals(frame) || wire.to().equals(frame))
+                            && wire.conductor().colour().equals("green-yellow"));
+            assertThat(drawn).as(part.tag()).contains(part.tag());
+        }
+    }
+
+    private static String words(Drawing drawing) {
+        List<String> words = new ArrayList<>();
+        drawing.marks().forEach(mark -> {
+            if (mark instanceof Mark.Label label) {
+                words.add(label.text());
+            }
+        });
+        return String.join(" ", words);
+    }
+
+    /** The step that measures it fails as soon as its own wire is off. */
+    @ParameterizedTest(name = "{1}")
+    @MethodSource("sheets")
+    void isMeasuredAndMissedWhenItsWireIsOff(Job job, Sheet sheet) throws PartException {
+        Assembly assembly = Assembly.of(sheet);
+        List<TestStep> ohms = TestSheet.of(assembly, job.practice()).stream()
+                .filter(step -> step.observation() instanceof Observation.Ohms)
+                .toList();
+        for (Part part : metal(assembly)) {
+            Fault off = new Fault(Fault.Kind.OFF, part.tag(), "PE");
+            assertThat(Coverage.firstFailing(assembly, ohms, off))
+                    .as(part.tag())
+                    .isPresent();
+        }
+    }
+
+    @ParameterizedTest(name = "{1}")
+    @MethodSource("sheets")
+    void isACoreOfTheCableToEachPlace(Job job, Sheet sheet) throws PartException {
+        Assembly assembly = Assembly.of(sheet);
+        List<Cable> cables = Cables.of(assembly, job.practice());
+        for (Part part : metal(assembly)) {
+            String place = part.device().place();
+            Terminal frame = new Terminal(part.tag(), "PE");
+            if (!IN_THE_CABINET.contains(place)) {
+                assertThat(cables).as(part.tag()).anyMatch(cable -> cable.wires().stream()
+                        .anyMatch(wire -> wire.from().equals(frame) || wire.to().equals(frame)));
+            }
+        }
+    }
+}
