@@ -26,7 +26,9 @@ final class Conditions {
         return switch (part.family()) {
             case CONTACTOR, CONTROL_RELAY, TIMER -> arrived ? Condition.IN : Condition.OUT;
             case OVERLOAD_RELAY -> arrived ? Condition.TRIPPED : Condition.HEALTHY;
-            case BREAKER -> arrived ? Condition.CLOSED : itself ? Condition.TRIPPED : Condition.OPEN;
+            case BREAKER -> arrived
+                    ? Condition.CLOSED
+                    : itself || isTripped(part, index, state) ? Condition.TRIPPED : Condition.OPEN;
             case ISOLATOR -> arrived ? Condition.CLOSED : Condition.OPEN;
             case FUSE -> fuse(part, arrived, itself, state);
             case PUSH_BUTTON -> state.commanded[index] == 1 ? Condition.PRESSED : Condition.RELEASED;
@@ -42,6 +44,13 @@ final class Conditions {
             case PILOT_LAMP -> lamp(rig.shareOfRated(index, 0, solution));
             case MOTOR -> motor(index, state, solution);
         };
+    }
+
+    /** Whether the release has tripped, by heat, by a short circuit or by its test button. */
+    private static boolean isTripped(Part breaker, int index, RunState state) {
+        return breaker.heater()
+                .filter(heater -> heater.tripPosition() > 1 && state.commanded[index] == heater.tripPosition())
+                .isPresent();
     }
 
     private static Condition fuse(Part fuse, boolean arrived, boolean itself, RunState state) {

@@ -10,6 +10,7 @@ import parable.network.Branch;
 import parable.network.ShortCircuit;
 import parable.network.Solution;
 import parable.parts.Drive;
+import parable.parts.Heater;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -183,7 +184,11 @@ final class Reaction {
         protective.stream()
                 .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
                 .filter(part -> commands.stream().noneMatch(command -> command.part == part))
-                .forEach(part -> commands.add(new Command(part, 0, true)));
+                .forEach(part -> commands.add(new Command(part, tripPosition(part), true)));
+    }
+
+    private int tripPosition(int part) {
+        return rig.parts.get(part).heater().map(Heater::tripPosition).orElse(0);
     }
 
     private String through(ShortCircuit found) {

@@ -10,6 +10,17 @@ import java.util.stream.Stream;
 final class SwitchgearKinds {
 
     private static final Drive TOGGLE = new Drive.ByHand(Map.of(Verb.CLOSE, 1, Verb.OPEN, 0));
+
+    /** With a trip signal: its test button trips it, and opening it resets the signal. */
+    private static final Drive TOGGLE_WITH_TRIP =
+            new Drive.ByHand(Map.of(Verb.CLOSE, 1, Verb.OPEN, 0, Verb.TRIP, SwitchgearKinds.TRIP_POSITION));
+
+    private static final String NO_SIGNAL = "none";
+    private static final int TRIP_POSITION = 2;
+    private static final int OPEN = 1;
+    private static final int CLOSED = 1 << 1;
+    private static final int TRIPPED = 1 << TRIP_POSITION;
+
     /** The test button trips it, the reset button resets it; while the stop button is held, 95-96 is open. */
     private static final Drive OVERLOAD_BUTTONS =
             new Drive.ByHand(Map.of(Verb.TRIP, 1, Verb.RESET, 0, Verb.PRESS, 2, Verb.RELEASE, 0));
@@ -30,7 +41,7 @@ final class SwitchgearKinds {
                 new PartKind(
                         "motor-protective-breaker",
                         Family.BREAKER,
-                        List.of("setting", "class", "phase-loss", "aux"),
+                        List.of("setting", "class", "phase-loss", "aux", "trip"),
                         SwitchgearKinds::motorProtectiveBreaker),
                 new PartKind("isolator", Family.ISOLATOR, List.of("poles", "aux"), SwitchgearKinds::isolator),
                 new PartKind("fuse", Family.FUSE, List.of("rated"), SwitchgearKinds::fuse),
@@ -68,12 +79,29 @@ final class SwitchgearKinds {
                 .build();
     }
 
-    /** Three poles, thermal and magnetic release. */
+    /**
+     * Three poles, thermal and magnetic release. Auxiliary contacts tell open from closed, whatever opened it; trip signal contacts, where they are fitted,
+     * move only when it has tripped, and go back when the handle is turned to open.
+     */
     private static Part motorProtectiveBreaker(PartBuilder part, Settings settings) throws SettingException {
         double setting = settings.quantity("setting", "A", 0.1, 100, 5);
-        return part.contacts(withPoles(3, settings.contacts("aux", "13-14 21-22")))
-                .movedBy(TOGGLE, Travel.SNAP)
-                .heatedBy(release(settings, setting, 0, false))
+        String trip = settings.oneOf("trip", List.of(NO_SIGNAL, "97-98", "95-96", "95-96 97-98"), NO_SIGNAL);
+        boolean signals = !trip.equals(NO_SIGNAL);
+        List<Contact> contacts = new ArrayList<>(withPoles(3, settings.contacts("aux", "13-14 21-22")));
+        if (signals) {
+            contacts.replaceAll(contact -> contact.isNormallyClosed()
+                    ? Contact.closedInPositions(contact.from(), contact.to(), OPEN | TRIPPED)
+                    : contact);
+            if (trip.contains("95-96")) {
+                contacts.add(Contact.closedInPositions("95", "96", OPEN | CLOSED));
+            }
+            if (trip.contains("97-98")) {
+                contacts.add(Contact.closedInPositions("97", "98", TRIPPED));
+            }
+        }
+        return part.contacts(contacts)
+                .movedBy(signals ? TOGGLE_WITH_TRIP : TOGGLE, Travel.SNAP)
+                .heatedBy(release(settings, setting, signals ? TRIP_POSITION : 0, false))
                 .opensAbove(setting)
                 .build();
     }

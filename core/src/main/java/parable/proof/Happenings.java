@@ -18,13 +18,24 @@ import parable.parts.Part;
 final class Happenings {
 
     private final Machine machine;
+    private final boolean onlyEmergencyStops;
     private final int[] starts;
     private final Machine.Move[] resets;
     private final Quiescence quiescence;
     private final List<Map<Long, Boolean>> leads = new ArrayList<>();
 
     Happenings(Machine machine) {
+        this(machine, false);
+    }
+
+    /**
+     * What happens to a machine.
+     *
+     * @param onlyEmergencyStops whether nothing counts but that an E-stop is hit or let go
+     */
+    Happenings(Machine machine, boolean onlyEmergencyStops) {
         this.machine = machine;
+        this.onlyEmergencyStops = onlyEmergencyStops;
         quiescence = new Quiescence(machine);
         starts = IntStream.of(machine.moving())
                 .filter(part -> isStart(machine.parts().get(part)))
@@ -58,7 +69,7 @@ final class Happenings {
                     .findFirst();
         }
         Machine.Move back = new Machine.Move(Machine.POWER, Machine.ALL_THERE, true);
-        if (machine.outage(state) != Machine.ALL_THERE && kind.test(machine.with(state, back))) {
+        if (!onlyEmergencyStops && machine.outage(state) != Machine.ALL_THERE && kind.test(machine.with(state, back))) {
             return Optional.of(back);
         }
         for (Machine.Move reset : resets) {
@@ -72,7 +83,7 @@ final class Happenings {
 
     private boolean isGivenBack(long state, Machine.Move move) {
         if (move.part() == Machine.POWER) {
-            return move.value() == Machine.ALL_THERE;
+            return !onlyEmergencyStops && move.value() == Machine.ALL_THERE;
         }
         return isStopOrTrip(machine.parts().get(move.part()))
                 && machine.value(state, move.part())
@@ -82,7 +93,7 @@ final class Happenings {
 
     private boolean isTakenAway(Machine.Move move) {
         return move.part() == Machine.POWER
-                ? move.value() != Machine.ALL_THERE
+                ? !onlyEmergencyStops && move.value() != Machine.ALL_THERE
                 : isStopOrTrip(machine.parts().get(move.part())) && !isAtRest(move);
     }
 
@@ -93,9 +104,13 @@ final class Happenings {
                 : move.value() == component.rest();
     }
 
-    private static boolean isStopOrTrip(Part part) {
+    private boolean isStopOrTrip(Part part) {
+        return part.family() == Family.EMERGENCY_STOP || !onlyEmergencyStops && isAnotherStopOrTrip(part);
+    }
+
+    private static boolean isAnotherStopOrTrip(Part part) {
         return switch (part.family()) {
-            case EMERGENCY_STOP, OVERLOAD_RELAY, BREAKER, ISOLATOR, CONTROLLER -> true;
+            case OVERLOAD_RELAY, BREAKER, ISOLATOR, CONTROLLER -> true;
             case PUSH_BUTTON -> part.contacts().stream().allMatch(Contact::isNormallyClosed);
             default -> false;
         };

@@ -5,12 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import parable.bench.Moment;
 import parable.circuit.Duty;
+import parable.parts.Family;
 
 /**
  * {@code no-restart}: no motor gets current because a supply or a breaker comes back, a trip is reset or a stop is let go, not even in passing,
  * while no start is held. Nor because one of these is taken away, where no motor ran. Asked from every state in which all armatures have
  * followed their coils and a timer may still run; a motor that comes to run anyway, as after a start that warns first, does not count. A sheet
- * that declares that it restarts by itself does not raise it.
+ * that declares that it restarts by itself raises it for the E-stops alone: letting one go must not start anything (IEC 60204-1, 9.2.3.4.2).
  */
 final class Restarts implements ClaimSource {
 
@@ -26,6 +27,9 @@ final class Restarts implements ClaimSource {
     private final Replay replay;
     private final Refinement refinement;
     private final Duty duty;
+
+    private static final String TEXT_OF_EMERGENCY_STOP =
+            "As long as no start is held, no motor gets current, not even in passing, because an E-stop is let go.";
 
     /**
      * The claim on a machine.
@@ -43,10 +47,10 @@ final class Restarts implements ClaimSource {
 
     @Override
     public List<Claim> claims() {
-        if (duty == Duty.AUTOMATIC_RESTART || machine.motors().isEmpty()) {
+        if (machine.motors().isEmpty() || automatic() && !hasEmergencyStop()) {
             return List.of();
         }
-        Happenings happenings = new Happenings(machine);
+        Happenings happenings = new Happenings(machine, automatic());
         for (int motor = 0; motor < machine.motors().size(); motor++) {
             Optional<Claim> broken = broken(motor, happenings);
             if (broken.isPresent()) {
@@ -54,7 +58,19 @@ final class Restarts implements ClaimSource {
             }
         }
         Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
-        return List.of(Claim.holding(ID, TEXT, verdict, List.of()));
+        return List.of(Claim.holding(ID, text(), verdict, List.of()));
+    }
+
+    private boolean automatic() {
+        return duty == Duty.AUTOMATIC_RESTART;
+    }
+
+    private boolean hasEmergencyStop() {
+        return machine.parts().stream().anyMatch(part -> part.family() == Family.EMERGENCY_STOP);
+    }
+
+    private String text() {
+        return automatic() ? TEXT_OF_EMERGENCY_STOP : TEXT;
     }
 
     /** What becomes of the claim for one motor, empty if it holds at any speed. */
@@ -86,14 +102,14 @@ final class Restarts implements ClaimSource {
         String tag = machine.motors().get(motor);
         Optional<Refutation> played = replay.afterwards(hands, moment -> isDriven(moment, tag));
         if (played.isPresent()) {
-            return Claim.failing(ID, TEXT, played.get());
+            return Claim.failing(ID, text(), played.get());
         }
         Refinement.Outcome outcome = refinement.decide(
-                new Watched(new Happenings(timed), motor),
+                new Watched(new Happenings(timed, automatic()), motor),
                 TimedSearch.movers(machine, way, false),
                 moment -> isDriven(moment, tag),
                 Replay.When.AFTER_THE_LAST_HAND);
-        return Claim.of(ID, TEXT, outcome, way.stream().map(machine::words).toList());
+        return Claim.of(ID, text(), outcome, way.stream().map(machine::words).toList());
     }
 
     private static boolean isDriven(Moment moment, String motor) {

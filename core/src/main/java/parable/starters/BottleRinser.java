@@ -92,9 +92,7 @@ final class BottleRinser {
                 .with(EmergencyStop.ONE);
         Draft draft = new Draft(Starter.withoutLadder(wish));
         draft.replace(
-                Circuit.POWER,
-                "@1L1 F1[1-2]",
-                "@L1 F1[1-2] L ; ahead of the breaker, so that the controller knows when it has opened");
+                Circuit.POWER, "@1L1 F1[1-2]", "@L1 F1[1-2] L ; excepted circuit: live while the breaker is open");
         draft.device(
                 "circuit-breaker",
                 "Q1",

@@ -146,7 +146,7 @@ final class BrakeAndWarning extends LadderPart {
         ladder.stations("Start");
         Draft.Line line = ladder.protectedLine();
         String live = line.here();
-        ladder.end(line.through(tags.timer() + "[2-7]"), "warning from power-up");
+        ladder.end(line.through(tags.timer() + "[2-7]"), "warning from power-up; a later start is not warned of");
         ladder.end(draft.from(live).through(tags.timer() + "[8-6]").through(tags.relay() + "[A1-A2]"));
         Draft.Line run = draft.from(live).through(tags.relay() + "[11-14]");
         if (wish.has(EmergencyStop.ONE)) {

@@ -6,6 +6,7 @@ import parable.circuit.Practice;
 final class ControlPlan {
 
     private static final String DIRECT = "24 V DC";
+    private static final String EXCEPTED = "excepted circuit: live while the breaker is open";
 
     private final Wish wish;
     private final Tags tags;
@@ -111,26 +112,41 @@ final class ControlPlan {
         String neutral = tags.supply() + "[N]";
         switch (wish.choice(ControlSupply.class)) {
             case LINE_TO_NEUTRAL -> {
-                draft.power("@1L1 " + tags.fuse(1) + "[1-2] L ; control supply behind its own fuse");
+                draft.power(line(1) + " " + tags.fuse(1) + "[1-2] L ; "
+                        + (isAhead() ? EXCEPTED : "control supply behind its own fuse"));
                 draft.power(neutral + " N");
             }
             case TRANSFORMER -> {
-                draft.power("@1L1 " + tags.fuse(1) + "[1-2] @H1 " + tags.transformer() + "[H1-H4] @H4 " + tags.fuse(2)
-                        + "[2-1] @1L2");
+                draft.power(line(1) + " " + tags.fuse(1) + "[1-2] @H1 " + tags.transformer() + "[H1-H4] @H4 "
+                        + tags.fuse(2) + "[2-1] " + line(2) + (isAhead() ? " ; " + EXCEPTED : ""));
                 draft.power(tags.transformer() + "[X1] @13 " + tags.fuse(3) + "[1-2] " + line() + " ; secondary fuse");
                 draft.power(tags.transformer() + "[X2] " + back() + " ; grounded side");
             }
             case DC_24 -> {
-                draft.power("@1L1 " + tags.fuse(1) + "[1-2] @11 " + tags.directSupply() + "[L-N] " + neutral);
+                draft.power(line(1) + " " + tags.fuse(1) + "[1-2] @11 " + tags.directSupply() + "[L-N] " + neutral
+                        + (isAhead() ? " ; " + EXCEPTED : ""));
                 directOutput();
             }
             case DC_24_WITH_RELAY -> {
-                draft.power("@1L1 " + tags.fuse(1) + "[1-2] L ; the contactor's supply");
+                draft.power(line(1) + " " + tags.fuse(1) + "[1-2] L ; "
+                        + (isAhead() ? EXCEPTED : "the contactor's supply"));
                 draft.power(neutral + " N");
                 directOutput();
                 draft.rung("L " + tags.directSupply() + "[L-N] N ; the supply of the 24 V");
             }
         }
+    }
+
+    /**
+     * Whether the control circuit is taken ahead of the motor's breaker: where a lamp is to tell that this one has tripped. The contactor drops all the same,
+     * for its coil is behind a contact of the breaker.
+     */
+    private boolean isAhead() {
+        return wish.has(Protection.MOTOR_PROTECTIVE_BREAKER) && wish.lamps().contains(Lamp.TRIPPED);
+    }
+
+    private String line(int number) {
+        return (isAhead() ? "@L" : "@1L") + number;
     }
 
     private void directOutput() {

@@ -6,7 +6,8 @@ public enum EndSwitches implements Choice {
     STOP("They stop it", "Each end switch opens the coil that drives towards it."),
     TURN_ROUND(
             "They turn it round",
-            "Each end switch opens the coil that drives towards it and starts the other direction.");
+            "Each end switch opens the coil that drives towards it and starts the other direction, as long as a run relay is in: a stop or a loss of power"
+                    + " lets that go, so that nothing starts by itself. Beyond each end a further switch stops everything.");
 
     private final String words;
     private final String why;

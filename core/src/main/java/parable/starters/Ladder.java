@@ -160,7 +160,7 @@ final class Ladder {
     }
 
     private String trippedContact() {
-        return wish.has(Protection.OVERLOAD_RELAY) ? tags.overload() + "[97-98]" : tags.breaker() + "[21-22]";
+        return wish.has(Protection.OVERLOAD_RELAY) ? tags.overload() + "[97-98]" : tags.breaker() + "[97-98]";
     }
 
     /** From the line rail through one contact. */

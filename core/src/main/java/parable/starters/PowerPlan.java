@@ -50,7 +50,9 @@ final class PowerPlan {
                     "setting",
                     motor.current(),
                     "aux",
-                    "13-14 21-22");
+                    "13-14 21-22",
+                    "trip",
+                    wish.lamps().contains(Lamp.TRIPPED) ? "97-98" : "");
         }
     }
 

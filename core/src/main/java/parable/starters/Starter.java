@@ -88,11 +88,8 @@ public record Starter(Sheet sheet, List<String> reasons) {
             ladder = new Ladder(wish, tags, draft, control);
         }
 
-        /** A travel that turns round at its ends starts by itself when power finds it standing on an end switch. */
         private static Duty duty(Wish wish) {
-            return wish.has(Starting.START_STOP) && !wish.has(EndSwitches.TURN_ROUND)
-                    ? Duty.MAINTAINED
-                    : Duty.AUTOMATIC_RESTART;
+            return wish.has(Starting.START_STOP) ? Duty.MAINTAINED : Duty.AUTOMATIC_RESTART;
         }
 
         Sheet sheet() {

@@ -128,6 +128,11 @@ final class Tags {
         return tag("S" + (6 + which), "LS" + which);
     }
 
+    /** The switch beyond the end of the forward (1) or reverse (2) travel. */
+    String overTravel(int which) {
+        return tag("S" + (10 + which), "LS" + (2 + which));
+    }
+
     /** A fuse, from 1. */
     String fuse(int number) {
         return tag(number == 1 ? "F1" : "F" + (number + 1), "FU" + number);

@@ -32,18 +32,48 @@ final class TwoDirections extends LadderPart {
     void byButtons() {
         ladder.stopOnly();
         boolean direct = wish.has(Directions.BUTTON_INTERLOCK);
-        String blocks = direct ? "13-14 21-22" : "13-14";
+        boolean turns = wish.has(EndSwitches.TURN_ROUND);
+        String blocks = (direct ? "13-14 21-22" : "13-14") + (turns ? " " + second(direct) : "");
         String forward = ladder.button(1, "Forward", "door", blocks, "black");
         String reverse = ladder.button(2, "Reverse", "door", blocks, "black");
         ends();
         Draft.Line line = ladder.head();
+        if (wish.has(EndSwitches.TURN_ROUND)) {
+            line.through(tags.overTravel(1) + "[11-12]").through(tags.overTravel(2) + "[11-12]");
+        }
         String before = line.here();
-        direction(line, direct ? reverse : "", forward, tags.forward(), tags.reverse(), 1, "forward");
-        direction(draft.from(before), direct ? forward : "", reverse, tags.reverse(), tags.forward(), 2, "reverse");
+        String ahead = direction(line, direct ? reverse : "", forward, tags.forward(), tags.reverse(), 1, "forward");
+        String back = direction(
+                draft.from(before), direct ? forward : "", reverse, tags.reverse(), tags.forward(), 2, "reverse");
+        if (wish.has(EndSwitches.TURN_ROUND)) {
+            turnRound(before, forward + "[" + second(direct) + "]", reverse + "[" + second(direct) + "]", ahead, back);
+        }
         lamps();
     }
 
-    private void direction(
+    /**
+     * A run relay that a start pulls in and every stop and loss of power lets go: only while it is in does an end switch start the way back. Without it the
+     * travel would start when a stop is let go while the carriage is on an end switch.
+     */
+    private void turnRound(String before, String forward, String reverse, String ahead, String back) {
+        Draft.Line run = draft.from(before).through(forward);
+        String started = run.here();
+        ladder.end(run.through(tags.relay() + "[A1-A2]"), "run, until a stop");
+        ladder.parallel(before, reverse, started, "");
+        ladder.parallel(before, tags.relay() + "[11-14]", started, "");
+        Draft.Line turning = draft.from(before).through(tags.relay() + "[21-24]");
+        String running = turning.here();
+        turning.through(tags.end(2) + "[23-24]").to(ahead, "turned round at the reverse end");
+        ladder.parallel(running, tags.end(1) + "[23-24]", back, "turned round at the forward end");
+    }
+
+    /** A button's second open block. */
+    private static String second(boolean direct) {
+        return direct ? "33-34" : "23-24";
+    }
+
+    /** Returns the point behind the button. */
+    private String direction(
             Draft.Line line, String otherButton, String button, String own, String other, int end, String remark) {
         if (!otherButton.isEmpty()) {
             line.through(otherButton + "[21-22]");
@@ -56,9 +86,7 @@ final class TwoDirections extends LadderPart {
         }
         ladder.end(line.through(other + "[21-22]").through(own + "[A1-A2]"), remark);
         ladder.parallel(before, own + "[13-14]", after, "");
-        if (wish.has(EndSwitches.TURN_ROUND)) {
-            ladder.parallel(before, tags.end(3 - end) + "[23-24]", after, "turned round at the other end");
-        }
+        return after;
     }
 
     private void ends() {
@@ -69,6 +97,11 @@ final class TwoDirections extends LadderPart {
         String place = wish.motor().place();
         draft.device("limit-switch", tags.end(1), "Forward end", place, "blocks", blocks);
         draft.device("limit-switch", tags.end(2), "Reverse end", place, "blocks", blocks);
+        if (wish.has(EndSwitches.TURN_ROUND)) {
+            draft.device("limit-switch", tags.overTravel(1), "Final forward", place, "blocks", "11-12");
+            draft.device("limit-switch", tags.overTravel(2), "Final reverse", place, "blocks", "11-12");
+            draft.device("control-relay", tags.relay(), "Run", "panel", "coil", control.volts(), "changeovers", "2");
+        }
     }
 
     /** A selector decides which coil the start button reaches. */
