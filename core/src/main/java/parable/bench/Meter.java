@@ -23,6 +23,7 @@ public final class Meter {
 
     private final Network network;
     private final Solution solution;
+    private final InducedVoltages induced;
     private final Supplier<TerminalCurrents> currents;
 
     /** What the meter is set to. */
@@ -53,9 +54,10 @@ public final class Meter {
      */
     public record Reading(String text, Optional<Double> value) {}
 
-    Meter(Solution solution, Supplier<TerminalCurrents> currents) {
+    Meter(Solution solution, InducedVoltages induced, Supplier<TerminalCurrents> currents) {
         this.network = solution.network();
         this.solution = solution;
+        this.induced = induced;
         this.currents = currents;
     }
 
@@ -77,7 +79,7 @@ public final class Meter {
             String missing = one.isEmpty() ? red : black;
             return refused(missing.isBlank() ? "put both probes down" : "the sheet has no wire or terminal " + missing);
         }
-        Potential volts = solution.voltage(other.get(), one.get());
+        Potential volts = induced.voltage(other.get(), one.get());
         return switch (range) {
             case VOLTS_AC -> shown(volts.alternating(), "V");
             case VOLTS_DC -> shown(volts.direct(), "V");

@@ -125,23 +125,32 @@ public final class Moment {
     /** The voltage between two wire numbers, empty if one of them does not exist. */
     public Optional<Potential> voltage(String one, String other) {
         Network network = solution.network();
-        return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
+        return network.node(one)
+                .flatMap(from -> network.node(other).map(to -> induced().voltage(to, from)));
     }
 
     /** The voltage between two terminals, empty if one of them does not exist. */
     public Optional<Potential> voltage(Terminal one, Terminal other) {
         Network network = solution.network();
-        return network.node(one).flatMap(from -> network.node(other).map(to -> solution.voltage(to, from)));
+        return network.node(one)
+                .flatMap(from -> network.node(other).map(to -> induced().voltage(to, from)));
     }
 
     /** A meter that can be put on this instant. */
     public Meter meter() {
-        return new Meter(solution, () -> new TerminalCurrents(rig, solution, this::motorAmperes));
+        return new Meter(solution, induced(), () -> new TerminalCurrents(rig, solution, this::motorAmperes));
+    }
+
+    private InducedVoltages induced() {
+        return new InducedVoltages(rig, solution, state.physical.excitations, this::speed);
+    }
+
+    private double speed(int part) {
+        return trace.motorAt(part, time).map(Sample::speed).orElse(0.0);
     }
 
     private double motorAmperes(int part) {
-        double speed = trace.motorAt(part, time).map(Sample::speed).orElse(0.0);
-        return state.physical.excitations[part].amperes(speed);
+        return state.physical.excitations[part].amperes(speed(part));
     }
 
     /** The load on a motor as a share of its rated torque; 0 for a device that is no motor. */

@@ -7,6 +7,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import parable.circuit.Terminal;
+import parable.network.Branch;
+import parable.network.Current;
 import parable.network.Defects;
 import parable.network.Network;
 import parable.network.Potential;
@@ -16,12 +19,21 @@ import parable.parts.Drive;
 import parable.parts.Excitation;
 import parable.parts.Heater;
 import parable.parts.Machine;
+import parable.parts.MotorModel;
 import parable.parts.Part;
 import parable.parts.TimerProgram;
 import parable.program.ScanPlan;
 
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
+
+    static final List<String> LINES = List.of("U1", "V1", "W1");
+
+    /** In A. */
+    private static final double NO_CURRENT = 1e-6;
+
+    /** In V. */
+    private static final double NO_VOLTAGE = 1e-6;
 
     private static final int REMEMBERED = 128;
 
@@ -263,7 +275,51 @@ final class Rig {
             Potential voltage = solution.loadVoltage(network.load(part, winding));
             volts[winding] = new double[] {voltage.real(), voltage.imaginary(), voltage.direct()};
         }
-        return parts.get(part).machine().orElseThrow().motor().under(volts);
+        MotorModel motor = parts.get(part).machine().orElseThrow().motor();
+        return openLine(part, solution).isPresent() ? motor.withLineOpen(volts) : motor.under(volts);
+    }
+
+    /** The one of a motor's three lines at which no current comes in while it does at the others. */
+    Optional<String> openLine(int part, Solution solution) {
+        if (!parts.get(part).terminals().containsAll(LINES)) {
+            return Optional.empty();
+        }
+        List<String> open = LINES.stream()
+                .filter(line -> comingIn(part, line, solution) < NO_CURRENT)
+                .toList();
+        return open.size() == 1 && !isFed(part, open.get(0), solution) ? Optional.of(open.get(0)) : Optional.empty();
+    }
+
+    /** Whether a line is on the same supply as another of the motor's. */
+    private boolean isFed(int part, String line, Solution solution) {
+        return LINES.stream()
+                .filter(other -> !other.equals(line))
+                .anyMatch(other -> solution.joined(node(part, line), node(part, other)));
+    }
+
+    /** The node of a terminal of a part. */
+    int node(int part, String marking) {
+        return network.node(new Terminal(parts.get(part).tag(), marking)).orElseThrow();
+    }
+
+    /** The alternating current of the windings that are joined to one of a motor's terminals, in A. */
+    private double comingIn(int part, String marking, Solution solution) {
+        int node = node(part, marking);
+        double real = 0;
+        double imaginary = 0;
+        for (int winding = 0; winding < parts.get(part).loads().size(); winding++) {
+            Branch branch = network.loadBranch(network.load(part, winding));
+            int sign = (isOne(solution, branch.from(), node) ? 1 : 0) - (isOne(solution, branch.to(), node) ? 1 : 0);
+            Current current = solution.loadCurrent(network.load(part, winding));
+            real += sign * current.real();
+            imaginary += sign * current.imaginary();
+        }
+        return Math.hypot(real, imaginary);
+    }
+
+    /** Whether two nodes are one point: joined, and with no source between them. */
+    static boolean isOne(Solution solution, int one, int other) {
+        return solution.joined(one, other) && solution.voltage(one, other).rms() < NO_VOLTAGE;
     }
 
     /** Whether a motor's rotor cannot turn. */

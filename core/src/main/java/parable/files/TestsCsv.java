@@ -1,9 +1,11 @@
 package parable.files;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import parable.circuit.Fieldwork;
 import parable.circuit.Reading;
+import parable.testsheet.Phase;
 import parable.testsheet.TestStep;
 import parable.testsheet.Verdict;
 
@@ -21,18 +23,30 @@ public final class TestsCsv {
     }
 
     static Table table(List<TestStep> steps, Fieldwork work) {
-        return new Table(
-                HEADER,
-                steps.stream()
-                        .map(step -> row(steps.indexOf(step) + 1, step, work))
-                        .toList());
+        List<List<String>> rows = new ArrayList<>();
+        Optional<Phase> before = Optional.empty();
+        for (int i = 0; i < steps.size(); i++) {
+            Phase phase = steps.get(i).situation().phase();
+            if (before.filter(phase::equals).isEmpty()) {
+                rows.add(heading(phase));
+            }
+            before = Optional.of(phase);
+            rows.add(row(i + 1, steps.get(i), work));
+        }
+        return new Table(HEADER, rows);
+    }
+
+    /** A line of its own that says how the panel must be before the steps that follow. */
+    private static List<String> heading(Phase phase) {
+        return List.of("", phase.words(), phase.condition(), "done", "", "", "", "", "");
     }
 
     private static List<String> row(int number, TestStep step, Fieldwork work) {
         Optional<Reading> reading = work.reading(step.id());
         return List.of(
                 Integer.toString(number),
-                step.situation().phase().words(),
+                step.situation().phase().words() + ", "
+                        + step.situation().phase().reminder(),
                 step.words(),
                 step.expected().text(),
                 reading.map(Reading::found).orElse(""),

@@ -27,6 +27,16 @@ final class CageRotor {
         return length(MAGNETISING, ROTOR * slip / length(slip, BREAKDOWN_SLIP));
     }
 
+    /**
+     * What the motor is for a system of voltages at a slip: real and imaginary part of its admittance, in per unit. The rotor's resistance over the slip and
+     * its reactance stand in series, the magnetising reactance beside them.
+     */
+    static double[] admittance(double slip) {
+        double amount = ROTOR * slip / length(slip, BREAKDOWN_SLIP);
+        double diagonal = length(slip, BREAKDOWN_SLIP);
+        return new double[] {amount * BREAKDOWN_SLIP / diagonal, -amount * slip / diagonal - MAGNETISING};
+    }
+
     /** Like {@link Math#hypot}, ten times as fast; nothing here is near the limits of a double. */
     static double length(double one, double other) {
         return Math.sqrt(one * one + other * other);

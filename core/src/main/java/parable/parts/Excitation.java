@@ -1,5 +1,7 @@
 package parable.parts;
 
+import java.util.Optional;
+
 /** A motor under given voltages. Two of one motor are equal if they drive it alike. */
 public interface Excitation {
 
@@ -19,6 +21,16 @@ public interface Excitation {
 
     /** What is said of a motor that turns at this speed. */
     Turning turning(double speed);
+
+    /**
+     * With one of three lines open, how much of what is missing the motor makes up itself: real and imaginary part of (Z1 - Z2) / (Z1 + Z2), for the impedances
+     * of the systems along and against the rotation. Empty if no line is open.
+     *
+     * @param speed in per unit, negative backward
+     */
+    default Optional<double[]> openLine(double speed) {
+        return Optional.empty();
+    }
 
     /** No voltage at all. */
     record Dead() implements Excitation {

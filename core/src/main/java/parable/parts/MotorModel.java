@@ -10,4 +10,13 @@ public interface MotorModel {
      *     voltage and the DC voltage, in V
      */
     Excitation under(double[][] volts);
+
+    /**
+     * The motor with one of its three lines open, so that what flows in at one of the others flows out at the third.
+     *
+     * @param volts as above, shared by windings that are all alike; how they really share it depends on the speed
+     */
+    default Excitation withLineOpen(double[][] volts) {
+        return under(volts);
+    }
 }

@@ -1,8 +1,11 @@
 package parable.parts;
 
+import java.util.Optional;
+
 /**
  * A three-phase cage motor. The AC voltages on its windings are split into a system that turns forward and one that turns
- * backward (symmetrical components, Fortescue 1918), each with the torque of a {@link CageRotor}; DC brakes.
+ * backward (symmetrical components, Fortescue 1918), each with the torque of a {@link CageRotor}; DC brakes. With a line open the two systems carry the same
+ * current, their impedances are in series, and the greater of them, which turns the motor, takes most of the voltage.
  *
  * @param ratedAmperes the current of a winding at rated load, in A
  * @param ratedVolts the voltage that a winding is made for, in V
@@ -29,6 +32,20 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
                 Math.min(MOST_BRAKE, current * current));
     }
 
+    @Override
+    public Excitation withLineOpen(double[][] volts) {
+        double strongest = 0;
+        for (double[] winding : volts) {
+            strongest = Math.max(strongest, CageRotor.length(winding[0], winding[1]));
+        }
+        double forward = turning(volts, 1);
+        return new OnTwoLines(
+                ratedAmperes,
+                2 * forward / ratedVolts,
+                forward < 1e-9 ? 0 : strongest / forward,
+                strongest / ratedVolts);
+    }
+
     private static double turning(double[][] volts, int sense) {
         double cos = -0.5;
         double sin = sense * Math.sqrt(3) / 2;
@@ -38,6 +55,71 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
         double re = u[0] + cos * v[0] - sin * v[1] + cos * w[0] + sin * w[1];
         double im = u[1] + sin * v[0] + cos * v[1] - sin * w[0] + cos * w[1];
         return CageRotor.length(re, im) / 3;
+    }
+
+    /**
+     * The motor with a line open.
+     *
+     * @param ratedAmperes the current of a winding at rated load, in A
+     * @param applied the voltage across both systems in series, in per unit of the winding's rated voltage
+     * @param concentrated how many times the current of each system flows in the winding that carries most: root 3 in star, 2 in delta
+     * @param fed the voltage of the winding that gets most while all are alike, in per unit
+     */
+    private record OnTwoLines(double ratedAmperes, double applied, double concentrated, double fed)
+            implements Excitation {
+
+        @Override
+        public double torque(double speed) {
+            double sense = speed < 0 ? -1 : 1;
+            double slip = 1 - Math.abs(speed);
+            double[] along = impedance(slip);
+            double[] against = impedance(2 - slip);
+            double both = CageRotor.length(along[0] + against[0], along[1] + against[1]);
+            double turning = applied * CageRotor.length(along[0], along[1]) / both;
+            double opposing = applied * CageRotor.length(against[0], against[1]) / both;
+            return sense
+                    * (turning * turning * CageRotor.torque(slip) - opposing * opposing * CageRotor.torque(2 - slip));
+        }
+
+        @Override
+        public double amperes(double speed) {
+            double slip = 1 - Math.abs(speed);
+            double[] along = impedance(slip);
+            double[] against = impedance(2 - slip);
+            return ratedAmperes
+                    * concentrated
+                    * applied
+                    / CageRotor.length(along[0] + against[0], along[1] + against[1]);
+        }
+
+        @Override
+        public Optional<double[]> openLine(double speed) {
+            double slip = 1 - Math.abs(speed);
+            double[] along = impedance(slip);
+            double[] against = impedance(2 - slip);
+            double real = along[0] + against[0];
+            double imaginary = along[1] + against[1];
+            double square = real * real + imaginary * imaginary;
+            double less = along[0] - against[0];
+            double lessImaginary = along[1] - against[1];
+            return Optional.of(new double[] {
+                (less * real + lessImaginary * imaginary) / square, (lessImaginary * real - less * imaginary) / square
+            });
+        }
+
+        private static double[] impedance(double slip) {
+            double[] admittance = CageRotor.admittance(slip);
+            double square = admittance[0] * admittance[0] + admittance[1] * admittance[1];
+            return new double[] {admittance[0] / square, -admittance[1] / square};
+        }
+
+        @Override
+        public Turning turning(double speed) {
+            if (fed < ENOUGH) {
+                return Turning.NONE;
+            }
+            return Turning.HUMMING;
+        }
     }
 
     /**

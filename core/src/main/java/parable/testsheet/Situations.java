@@ -30,7 +30,7 @@ final class Situations {
     static Optional<Deed> deed(Part part) {
         Set<Verb> verbs = part.drive().verbs().keySet();
         if (verbs.contains(Verb.TRIP)) {
-            return deed(part, Verb.TRIP, Verb.RESET);
+            return deed(part, Verb.TRIP, verbs.contains(Verb.RESET) ? Verb.RESET : Verb.CLOSE);
         }
         for (Verb verb : List.of(Verb.PRESS, Verb.HIT, Verb.ACTUATE)) {
             if (verbs.contains(verb)) {
@@ -46,6 +46,12 @@ final class Situations {
 
     private Stream<Deed> deeds() {
         return assembly.parts().stream().flatMap(part -> deed(part).stream());
+    }
+
+    /** A breaker's test button trips only what is closed. */
+    private static List<Action> deadHands(Deed deed) {
+        boolean closedFirst = deed.undoes().verb() == Verb.CLOSE;
+        return closedFirst ? List.of(deed.undoes(), deed.does()) : List.of(deed.does());
     }
 
     /** What could start something: buttons with an open contact, and switches of the machine. */
@@ -114,7 +120,7 @@ final class Situations {
     /** Each thing that can be done by hand, done and held, with the contacts of the device that does it; for the dead test. */
     List<Situation> dead() {
         Set<Situation> situations = new LinkedHashSet<>();
-        deeds().forEach(deed -> situations.add(new Situation(Phase.DEAD, List.of(deed.does()))));
+        deeds().forEach(deed -> situations.add(new Situation(Phase.DEAD, deadHands(deed))));
         for (Part part : assembly.parts()) {
             if (part.drive() instanceof Drive.ByCoil) {
                 situations.add(new Situation(Phase.DEAD, List.of(new Action(Verb.PUSH, part.tag()))));

@@ -1,6 +1,7 @@
 package parable.app.run;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -67,7 +68,7 @@ public final class Handle {
 
     /** Whether it has a stop button besides, as an overload relay has. */
     public boolean hasStopButton() {
-        return part.drive().verbs().containsKey(Verb.TRIP);
+        return part.drive().verbs().keySet().containsAll(List.of(Verb.TRIP, Verb.PRESS));
     }
 
     /** Presses its stop button, or lets go of it. */

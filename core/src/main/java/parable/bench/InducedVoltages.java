@@ -1,0 +1,74 @@
+package parable.bench;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import parable.network.Potential;
+import parable.network.Solution;
+import parable.parts.Excitation;
+
+/**
+ * What is found on a line that is open while its motor turns on the two others: the motor makes up most of the missing voltage, so that a meter shows nearly a sound
+ * supply. With a system along the sense of rotation and one against it in series (impedances Z1 and Z2) the open terminal is at the middle of the other two
+ * and one and a half times D (Z1 - Z2) / (Z1 + Z2) beside it, where D is the voltage between those two over root 3, a quarter turn ahead.
+ */
+final class InducedVoltages {
+
+    private final Solution solution;
+    private final Map<Integer, Potential> open = new HashMap<>();
+
+    /**
+     * Those of an instant.
+     *
+     * @param speedOf for each part the speed of its motor, in per unit
+     */
+    InducedVoltages(Rig rig, Solution solution, Excitation[] excitations, IntToDoubleFunction speedOf) {
+        this.solution = solution;
+        for (int part = 0; part < rig.parts.size(); part++) {
+            if (rig.parts.get(part).machine().isPresent()) {
+                double speed = speedOf.applyAsDouble(part);
+                Optional<double[]> ratio = excitations[part].openLine(speed);
+                Optional<String> line = rig.openLine(part, solution);
+                if (ratio.isPresent() && line.isPresent()) {
+                    note(rig, part, line.get(), ratio.get(), speed);
+                }
+            }
+        }
+    }
+
+    private void note(Rig rig, int part, String line, double[] ratio, double speed) {
+        List<String> lines = Rig.LINES;
+        int at = lines.indexOf(line);
+        Potential next = potential(rig, part, lines.get((at + 1) % lines.size()));
+        Potential last = potential(rig, part, lines.get((at + 2) % lines.size()));
+        double sense = speed < 0 ? -1 : 1;
+        double across = 1.5 * sense / Math.sqrt(3);
+        double aheadReal = -across * (next.imaginary() - last.imaginary());
+        double aheadImaginary = across * (next.real() - last.real());
+        Potential there = new Potential(
+                (next.real() + last.real()) / 2 + aheadReal * ratio[0] - aheadImaginary * ratio[1],
+                (next.imaginary() + last.imaginary()) / 2 + aheadReal * ratio[1] + aheadImaginary * ratio[0],
+                0);
+        int node = rig.node(part, line);
+        for (int other = 0; other < solution.network().nodeCount(); other++) {
+            if (other == node || Rig.isOne(solution, other, node)) {
+                open.put(other, there);
+            }
+        }
+    }
+
+    private Potential potential(Rig rig, int part, String marking) {
+        return solution.potential(rig.node(part, marking));
+    }
+
+    /** The voltage of a node against another. */
+    Potential voltage(int from, int to) {
+        return open.isEmpty() ? solution.voltage(from, to) : potential(to).minus(potential(from));
+    }
+
+    private Potential potential(int node) {
+        return open.getOrDefault(node, solution.potential(node));
+    }
+}
