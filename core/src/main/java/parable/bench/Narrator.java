@@ -36,9 +36,13 @@ final class Narrator {
     /** What a thermal release did: {@code F2 (Overload) has become too hot and trips.} */
     String heated(int index, int position) {
         Part part = rig.parts.get(index);
-        boolean trips = position == part.heater().orElseThrow().tripPosition();
+        boolean trips =
+                part.heater().isEmpty() || position == part.heater().get().tripPosition();
         String label =
                 part.device().label().isEmpty() ? "" : " (" + part.device().label() + ")";
+        if (part.heater().isEmpty()) {
+            return part.tag() + label + " has carried too much current for too long, and opens.";
+        }
         return part.tag() + label + (trips ? " has become too hot and trips." : " has cooled down and resets itself.");
     }
 

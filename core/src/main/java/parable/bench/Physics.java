@@ -31,18 +31,29 @@ final class Physics {
     private static final double FLIES_APART = 4;
 
     private static final double COLD = 1e-3;
+
+    /** Longer than this, in s, nothing is waited for. */
+    private static final double LONG = 1e6;
+
     private static final double DEAD_POLE = 0.1;
     private static final double NO_CURRENT = 1e-9;
 
     private final Rig rig;
     private final int[] motors;
     private final int[] heaters;
+    private final int[] guards;
+
+    /** All that the current of motors warms: releases and {@link #guards}. */
+    private final int[] bodies;
+
     private final int[] speedSwitches;
 
     Physics(Rig rig) {
         this.rig = rig;
         motors = partsWhere(part -> part.machine().isPresent());
         heaters = partsWhere(part -> part.heater().isPresent());
+        guards = partsWhere(Wear::has);
+        bodies = IntStream.concat(IntStream.of(heaters), IntStream.of(guards)).toArray();
         speedSwitches = partsWhere(part -> part.drive() instanceof Drive.BySpeed);
     }
 
@@ -89,7 +100,7 @@ final class Physics {
                 .mapToDouble(w -> solution.loadCurrent(first + w).rms())
                 .max()
                 .orElse(0);
-        physical.heaterShares[motor] = new double[heaters.length];
+        physical.heaterShares[motor] = new double[bodies.length];
         physical.lineShares[motor] = 0;
         if (strongest < NO_CURRENT) {
             return;
@@ -102,8 +113,8 @@ final class Physics {
                         .max()
                         .orElse(0)
                 / strongest;
-        for (int h = 0; h < heaters.length; h++) {
-            physical.heaterShares[motor][h] = throughPoles(heaters[h], currents) / strongest;
+        for (int b = 0; b < bodies.length; b++) {
+            physical.heaterShares[motor][b] = throughPoles(bodies[b], currents) / strongest;
         }
     }
 
@@ -113,7 +124,8 @@ final class Physics {
                 .filter(c -> contacts.get(c).pole())
                 .mapToDouble(c -> currents.through(rig.network.contact(part, c)).rms())
                 .summaryStatistics();
-        boolean sensitive = rig.parts.get(part).heater().orElseThrow().phaseLossSensitive();
+        boolean sensitive =
+                rig.parts.get(part).heater().filter(Heater::phaseLossSensitive).isPresent();
         boolean phaseLost = poles.getMin() < DEAD_POLE * poles.getMax();
         return poles.getMax() * (sensitive && phaseLost ? Heater.WITH_A_DEAD_POLE : 1);
     }
@@ -127,7 +139,22 @@ final class Physics {
         for (int heater : heaters) {
             next = Math.min(next, crossing(state, heater));
         }
+        for (int guard : guards) {
+            next = Math.min(next, opening(state, guard));
+        }
         return next;
+    }
+
+    /** When a fuse or breaker will open, if its current stays as it is. */
+    private long opening(RunState state, int guard) {
+        if (state.commanded[guard] != 1) {
+            return Long.MAX_VALUE;
+        }
+        double seconds =
+                Wear.secondsToOpen(rig.parts.get(guard), state.physical.heat[guard], state.physical.amperes[guard]);
+        return seconds > LONG
+                ? Long.MAX_VALUE
+                : Math.max(state.time, state.physical.heatTime[guard] + (long) Math.ceil(seconds * 1e6) + 1);
     }
 
     /** When a release will trip or may be reset, if its current stays as it is. */
@@ -166,6 +193,13 @@ final class Physics {
                 boolean tripped = isTripped(state, index);
                 settleHeat(state, index, state.time);
                 commands.add(new Reaction.Command(index, tripped ? 0 : heater.tripPosition(), true));
+            }
+        }
+        for (int guard : guards) {
+            if (opening(state, guard) <= state.time) {
+                state.physical.heat[guard] = 0;
+                state.physical.heatTime[guard] = state.time;
+                commands.add(new Reaction.Command(guard, 0, true));
             }
         }
         return commands;
@@ -225,14 +259,28 @@ final class Physics {
 
     /** Works out the currents through all releases anew, from a time on. */
     private void settleCurrents(RunState state, long time) {
-        for (int h = 0; h < heaters.length; h++) {
+        for (int b = 0; b < bodies.length; b++) {
             double amperes = 0;
             for (int motor : motors) {
-                amperes += state.physical.heaterShares[motor][h] * amperes(state, motor);
+                amperes += state.physical.heaterShares[motor].length == 0
+                        ? 0
+                        : state.physical.heaterShares[motor][b] * amperes(state, motor);
             }
-            settleHeat(state, heaters[h], time);
-            state.physical.amperes[heaters[h]] = amperes;
+            if (b < heaters.length) {
+                settleHeat(state, bodies[b], time);
+            } else {
+                settleWear(state, bodies[b], time);
+            }
+            state.physical.amperes[bodies[b]] = amperes;
         }
+    }
+
+    private void settleWear(RunState state, int index, long time) {
+        PhysicalState physical = state.physical;
+        double seconds = Math.max(0, time - physical.heatTime[index]) / 1e6;
+        double wear = Wear.after(rig.parts.get(index), physical.heat[index], physical.amperes[index], seconds);
+        physical.heat[index] = wear < COLD ? 0 : wear;
+        physical.heatTime[index] = Math.max(time, physical.heatTime[index]);
     }
 
     private void settleHeat(RunState state, int index, long time) {

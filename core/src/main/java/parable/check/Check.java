@@ -21,6 +21,7 @@ public final class Check {
             new OverloadRule(),
             new OverloadSettingRule(),
             new OverloadPhaseRule(),
+            new RatingRule(),
             new MotorVoltageRule(),
             new FuseRule(),
             new DeviceSettingRule(),

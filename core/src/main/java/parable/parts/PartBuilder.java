@@ -62,7 +62,13 @@ final class PartBuilder {
     }
 
     PartBuilder opensAbove(double amperes) {
-        protection = Optional.of(new Protection(amperes));
+        protection = Optional.of(new Protection(amperes, Optional.empty()));
+        return this;
+    }
+
+    /** Opens by itself on a short circuit, and after a while on too much current. */
+    PartBuilder opensAbove(double amperes, TripCurve curve) {
+        protection = Optional.of(new Protection(amperes, Optional.of(curve)));
         return this;
     }
 

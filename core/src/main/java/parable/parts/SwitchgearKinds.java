@@ -36,7 +36,7 @@ final class SwitchgearKinds {
                 new PartKind(
                         "circuit-breaker",
                         Family.BREAKER,
-                        List.of("poles", "rated", "aux", "release", "release-voltage"),
+                        List.of("poles", "rated", "curve", "aux", "release", "release-voltage"),
                         SwitchgearKinds::breaker),
                 new PartKind(
                         "motor-protective-breaker",
@@ -44,7 +44,7 @@ final class SwitchgearKinds {
                         List.of("setting", "class", "phase-loss", "aux", "trip"),
                         SwitchgearKinds::motorProtectiveBreaker),
                 new PartKind("isolator", Family.ISOLATOR, List.of("poles", "aux"), SwitchgearKinds::isolator),
-                new PartKind("fuse", Family.FUSE, List.of("rated"), SwitchgearKinds::fuse),
+                new PartKind("fuse", Family.FUSE, List.of("rated", "curve"), SwitchgearKinds::fuse),
                 new PartKind(
                         "contactor",
                         Family.CONTACTOR,
@@ -59,7 +59,7 @@ final class SwitchgearKinds {
     }
 
     /**
-     * One to four poles, closed and opened by hand, opens by itself on a short circuit; with a shunt trip C1-C2 also when
+     * One to four poles, closed and opened by hand, opens by itself on a short circuit and on too much current; with a shunt trip C1-C2 also when
      * that gets voltage, with an undervoltage release D1-D2 also when that loses it.
      */
     private static Part breaker(PartBuilder part, Settings settings) throws SettingException {
@@ -75,7 +75,9 @@ final class SwitchgearKinds {
         return part.contacts(withPoles(settings.count("poles", 1, 4, 3), settings.contacts("aux", "")))
                 .loads(releases)
                 .movedBy(TOGGLE, Travel.SNAP)
-                .opensAbove(settings.quantity("rated", "A", 0.1, 6300, 16))
+                .opensAbove(
+                        settings.quantity("rated", "A", 0.1, 6300, 16),
+                        TripCurve.named(settings.oneOf("curve", List.of("B", "C", "D"), "C")))
                 .build();
     }
 
@@ -117,7 +119,9 @@ final class SwitchgearKinds {
     private static Part fuse(PartBuilder part, Settings settings) throws SettingException {
         return part.contacts(List.of(Contact.mainPole("1", "2")))
                 .movedBy(TOGGLE, Travel.FUSE_LINK)
-                .opensAbove(settings.quantity("rated", "A", 0.05, 1250, 2))
+                .opensAbove(
+                        settings.quantity("rated", "A", 0.05, 1250, 2),
+                        TripCurve.named(settings.oneOf("curve", List.of("gG", "aM"), "gG")))
                 .initiallyIn(1)
                 .build();
     }

@@ -40,7 +40,15 @@ final class PowerPlan {
                 "frequency",
                 motor.frequency());
         if (wish.has(Protection.OVERLOAD_RELAY)) {
-            draft.device("circuit-breaker", tags.breaker(), "Motor breaker", "panel", "rated", motor.breaker());
+            draft.device(
+                    "circuit-breaker",
+                    tags.breaker(),
+                    "Motor breaker",
+                    "panel",
+                    "rated",
+                    motor.breaker(),
+                    "curve",
+                    wish.practice() == Practice.IEC ? "D" : "");
         } else {
             draft.device(
                     "motor-protective-breaker",

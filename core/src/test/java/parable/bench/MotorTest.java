@@ -41,7 +41,7 @@ class MotorTest {
         Sheet sheet = Examples.sheet(
                 """
                 {"tag": "G1", "kind": "three-phase-supply"},
-                {"tag": "Q1", "kind": "circuit-breaker", "rated": "63 A"},
+                {"tag": "Q1", "kind": "circuit-breaker", "rated": "100 A"},
                 {"tag": "F2", "kind": "overload-relay", "setting": "38 A"},
                 {"tag": "M1", "kind": "three-phase-motor", "power": "18.5 kW"%s}
                 """

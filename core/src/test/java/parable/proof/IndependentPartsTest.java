@@ -25,7 +25,7 @@ class IndependentPartsTest {
     static Sheet starters(int count, boolean commonStop) {
         List<String> devices = new ArrayList<>(List.of(
                 "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"}",
-                "{\"tag\": \"F1\", \"kind\": \"fuse\", \"rated\": \"10 A\"}"));
+                "{\"tag\": \"F1\", \"kind\": \"fuse\", \"rated\": \"25 A\"}"));
         List<String> power = new ArrayList<>(List.of("G1[L] F1[1-2] L", "G1[N] N"));
         List<String> rungs = new ArrayList<>();
         if (commonStop) {

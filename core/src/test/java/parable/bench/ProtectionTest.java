@@ -1,0 +1,79 @@
+package parable.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.parts.TripCurve;
+import parable.parts.Verb;
+
+/** Fuses and breakers open by the time that they carry a current. */
+class ProtectionTest {
+
+    /** The gates of IEC 60269 and IEC 60898-1: not before the one time, before the other. */
+    @ParameterizedTest
+    @CsvSource({
+        "GG, 1.25, 3600, Infinity",
+        "GG, 1.6, 60, 3600",
+        "GG, 5, 0.5, 5",
+        "GG, 10, 0.02, 0.3",
+        "AM, 4, 60, Infinity",
+        "AM, 6.3, 5, 60",
+        "AM, 12.5, 0.1, 0.5",
+        "AM, 19, 0.02, 0.1",
+        "B, 1.13, 3600, Infinity",
+        "B, 1.45, 60, 3600",
+        "B, 2.55, 1, 60",
+        "B, 3, 0.1, 30",
+        "B, 5, 0, 0.1",
+        "C, 5, 0.1, 15",
+        "C, 10, 0, 0.1",
+        "D, 10, 0.1, 10",
+        "D, 20, 0, 0.1"
+    })
+    void carriesACurrentForATimeWithinItsGates(TripCurve curve, double multiple, double least, double most) {
+        assertThat(curve.secondsAt(multiple)).isBetween(least, most);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"GG", "AM", "B", "C", "D"})
+    void moreCurrentIsNeverCarriedLonger(TripCurve curve) {
+        double before = Double.POSITIVE_INFINITY;
+        for (double multiple = 1; multiple < 40; multiple *= 1.02) {
+            double seconds = curve.secondsAt(multiple);
+            assertThat(seconds).isLessThanOrEqualTo(before);
+            before = seconds;
+        }
+    }
+
+    private static Bench bench(String protection, String ends, String motor) {
+        return Bench.of(Examples.fitted(Examples.sheet(
+                """
+                        {"tag": "G1", "kind": "three-phase-supply"},
+                        {"tag": "Q1", %s},
+                        {"tag": "M1", "kind": "three-phase-motor", "power": "2.2 kW"%s}
+                        """
+                        .formatted(protection, motor),
+                "\"G1[L1] Q1[1-2] %s\", \"G1[L2] Q1[3-4] M1[V1]\", \"G1[L3] Q1[5-6] M1[W1]\"".formatted(ends),
+                "")));
+    }
+
+    private static Condition after(Bench bench, double seconds) throws ActionRefusedException {
+        bench.act(new Action(Verb.CLOSE, "Q1"));
+        bench.runUntil(Math.round(seconds * 1e6));
+        return bench.moment().condition("Q1");
+    }
+
+    /** A breaker of 1 A does not carry a start of 30 A, one of 10 A with the curve for motors does, and trips on a rotor that is stuck. */
+    @Test
+    void aBreakerForTheStartCarriesItAndOneTooSmallDoesNot() throws ActionRefusedException {
+        String small = "\"kind\": \"circuit-breaker\", \"rated\": \"1 A\"";
+        String right = "\"kind\": \"circuit-breaker\", \"rated\": \"10 A\", \"curve\": \"D\"";
+        assertThat(after(bench(small, "M1[U1]", ""), 0.2)).isEqualTo(Condition.TRIPPED);
+        assertThat(after(bench(right, "M1[U1]", ""), 3600)).isEqualTo(Condition.CLOSED);
+        assertThat(after(bench(right, "M1[U1]", ", \"rotor\": \"locked\""), 1)).isEqualTo(Condition.CLOSED);
+        assertThat(after(bench(right, "M1[U1]", ", \"rotor\": \"locked\""), 60)).isEqualTo(Condition.TRIPPED);
+    }
+}

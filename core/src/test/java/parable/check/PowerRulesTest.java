@@ -1,0 +1,155 @@
+package parable.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.circuit.ColourCode;
+import parable.circuit.Conventions;
+import parable.circuit.Practice;
+import parable.circuit.Sheet;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+import parable.starters.Library;
+
+/** What the rules say of ratings, settings, voltages and protective conductors, each with its sound twin. */
+class PowerRulesTest {
+
+    private static final ColourCode COLOURS = ColourCode.of(Practice.IEC);
+
+    private static List<String> found(Sheet sheet) throws PartException {
+        return Check.reading(Assembly.of(sheet), COLOURS).stream()
+                .filter(finding -> finding.severity() != Severity.NOTE)
+                .map(Finding::code)
+                .toList();
+    }
+
+    private static Sheet library(String name) {
+        return Library.jobs().stream()
+                .flatMap(job -> job.sheet(name).stream())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Sheet with(Sheet sheet, String tag, String setting, String value) {
+        return sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.tag().equals(tag) ? device.with(setting, value) : device)
+                .toList());
+    }
+
+    /** The release of the Mill is in the leads of the delta: 35 A in the line are 20.2 A there. */
+    @ParameterizedTest
+    @CsvSource({"20.2 A, false", "18 A, false", "28 A, true", "35 A, true", "40 A, true", "48 A, true", "12 A, true"})
+    void theSettingIsComparedWithWhatFlowsThroughTheRelay(String setting, boolean wrong) throws PartException {
+        assertThat(found(with(library("Mill"), "F2", "setting", setting)).contains("overload-setting"))
+                .isEqualTo(wrong);
+    }
+
+    @Test
+    void ofAReleaseThatIsSetTooHighItIsNotSaidThatItTripsEarly() throws PartException {
+        Sheet mill = with(library("Mill"), "F2", "setting", "28 A");
+        assertThat(Check.reading(Assembly.of(mill), COLOURS))
+                .filteredOn(finding -> finding.code().equals("overload-setting"))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.text() + finding.reason())
+                        .contains("20.2 A")
+                        .contains("Set so high"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Wash pump, F2, setting, 4.9 A, ''",
+        "Wash pump, F2, phase-loss, insensitive, insensitive-to-lost-line",
+        "Wash pump, Q1, rated, 1 A, protection-too-small",
+        "Wash pump, Q1, rated, 63 A, protection-too-large",
+        "Wash pump, Q1, rated, 13 A, ''",
+        "Wash pump, F1, rated, 63 A, control-fuse-too-large",
+        "Wash pump, F1, rated, 6 A, ''",
+        "Wash pump, M1, voltage, 230 V AC, motor-voltage",
+        "Wash pump, M1, voltage, 690 V AC, motor-voltage",
+        "Mill, M1, voltage, 230 V AC, motor-voltage",
+        "Wash pump, K1, Aux, 13-14, unknown-setting",
+        "Wash pump, S0, label, x, unknown-setting"
+    })
+    void aWrongValueIsFoundAndARightOneIsNot(String sheet, String tag, String setting, String value, String code)
+            throws PartException {
+        List<String> found = found(with(library(sheet), tag, setting, value));
+        if (code.isEmpty()) {
+            assertThat(found).isEmpty();
+        } else {
+            assertThat(found).contains(code);
+        }
+    }
+
+    private static Sheet drawn(String devices, String power) {
+        return Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply"},
+                {"tag": "Q1", "kind": "circuit-breaker", "rated": "10 A"},
+                {"tag": "M1", "kind": "three-phase-motor", "power": "2.2 kW"}%s
+                """
+                        .formatted(devices),
+                "\"G1[L1] Q1[1-2] M1[U1]\", \"G1[L2] Q1[3-4] M1[V1]\", \"G1[L3] Q1[5-6] M1[W1]\"" + power,
+                "");
+    }
+
+    @Test
+    void aMotorWithoutProtectiveConductorIsADangerAndIsMended() throws PartException {
+        Sheet without = drawn("", "");
+        assertThat(found(without)).contains("protective-conductor");
+        assertThat(found(drawn("", ", \"G1[PE] @PE M1[PE]\""))).doesNotContain("protective-conductor");
+        Assembly assembly = Assembly.of(without);
+        List<Finding> all = Check.of(assembly, COLOURS);
+        Finding missing = all.stream()
+                .filter(finding -> finding.code().equals("protective-conductor"))
+                .findFirst()
+                .orElseThrow();
+        Repair repair = Repair.of(assembly, missing, all, Conventions.of(Practice.IEC), () -> false)
+                .orElseThrow();
+        assertThat(found(repair.sheet())).doesNotContain("protective-conductor");
+    }
+
+    @Test
+    void aFuseInItOrTheNeutralInstead() throws PartException {
+        String fuse = ", {\"tag\": \"F1\", \"kind\": \"fuse\"}";
+        assertThat(found(drawn(fuse, ", \"G1[PE] F1[1-2] M1[PE]\""))).contains("protective-conductor");
+        assertThat(found(drawn("", ", \"G1[N] M1[PE]\""))).contains("frame-on-neutral");
+    }
+
+    @Test
+    void aFuseInTheNeutral() throws PartException {
+        String lamp = ", {\"tag\": \"F1\", \"kind\": \"fuse\"}, {\"tag\": \"F2\", \"kind\": \"fuse\"},"
+                + " {\"tag\": \"P1\", \"kind\": \"pilot-lamp\", \"lamp\": \"230 V AC\"}";
+        String both = ", \"G1[PE] @PE M1[PE]\", \"G1[L1] F1[1-2] P1[X1-X2] F2[1-2] G1[N]\"";
+        String one = ", \"G1[PE] @PE M1[PE]\", \"G1[L1] F1[1-2] P1[X1-X2] G1[N]\"";
+        assertThat(found(drawn(lamp, both))).contains("fuse-in-neutral");
+        assertThat(found(drawn(lamp, one))).doesNotContain("fuse-in-neutral");
+    }
+
+    @Test
+    void anEmergencyStopThatSpringsBack() throws PartException {
+        String button = ", {\"tag\": \"S4\", \"kind\": \"push-button\", \"label\": \"%s\"}";
+        assertThat(found(drawn(button.formatted("Emergency stop"), ""))).contains("estop-springs-back");
+        assertThat(found(drawn(button.formatted("E-stop"), ""))).contains("estop-springs-back");
+        assertThat(found(drawn(button.formatted("Stop"), ""))).doesNotContain("estop-springs-back");
+    }
+
+    @Test
+    void twoMotorsBehindOneRelease() throws PartException {
+        Sheet two = Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply"},
+                {"tag": "F2", "kind": "overload-relay", "setting": "9.8 A"},
+                {"tag": "M1", "kind": "three-phase-motor", "power": "2.2 kW"},
+                {"tag": "M2", "kind": "three-phase-motor", "power": "2.2 kW"}
+                """,
+                "\"G1[L1] F2[1-2] @U M1[U1]\", \"G1[L2] F2[3-4] @V M1[V1]\", \"G1[L3] F2[5-6] @W M1[W1]\","
+                        + " \"@U M2[U1]\", \"@V M2[V1]\", \"@W M2[W1]\"",
+                "");
+        assertThat(found(two)).contains("two-motors-one-release");
+        assertThat(found(library("Wash pump"))).doesNotContain("two-motors-one-release");
+    }
+}
