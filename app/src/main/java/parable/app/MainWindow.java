@@ -484,6 +484,11 @@ public final class MainWindow {
                 && page.deskView().key(event);
     }
 
+    /** The name of the sheet that is shown. */
+    public String shown() {
+        return shown;
+    }
+
     /** A part of the window by its id; for those who drive the window from outside. */
     public Node part(String id) {
         return scene.lookup("#" + id);

@@ -10,9 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Queue;
+import java.util.Set;
+import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -43,22 +47,52 @@ import picocli.CommandLine.Option;
         name = "shots",
         description = "Take the current picture of each main view at 1280x800 from the demo job.",
         mixinStandardHelpOptions = true)
-final class ShotsCommand implements Runnable {
+final class ShotsCommand implements Callable<Integer> {
 
     private static final Duration TO_SETTLE = Duration.millis(400);
 
     @Option(names = "-o", paramLabel = "FOLDER", description = "where to put them, ${DEFAULT-VALUE} if not said")
     private Path folder = Path.of("docs", "screenshots");
 
+    private static final String SHEET = "sheet=";
+
+    private int taken;
+
     /**
      * A picture and how to get there from the view before it.
      *
      * @param name the file's name without its ending
+     * @param shows the sheet, and the parts of the window by their ids, without which the picture is not what its name says
      * @param settles how long it takes until the view is as it is to be seen
      */
-    private record Shot(String name, Consumer<MainWindow> before, Duration settles) {
-        Shot(String name, Consumer<MainWindow> before) {
-            this(name, before, TO_SETTLE);
+    private record Shot(String name, Set<String> shows, Consumer<MainWindow> before, Duration settles) {
+        Shot(String name, Set<String> shows, Consumer<MainWindow> before) {
+            this(name, shows, before, TO_SETTLE);
+        }
+
+        /** The parts that should be seen in the window and are not. */
+        List<String> missing(MainWindow window) {
+            return shows.stream()
+                    .filter(shown -> shown.startsWith(SHEET)
+                            ? !window.shown().equals(shown.substring(SHEET.length()))
+                            : !isSeen(window.part(shown)))
+                    .sorted()
+                    .toList();
+        }
+
+        private static boolean isSeen(Node part) {
+            if (part == null || part.getScene() == null) {
+                return false;
+            }
+            for (Node at = part; at != null; at = at.getParent()) {
+                if (!at.isVisible()) {
+                    return false;
+                }
+            }
+            Bounds bounds = part.localToScene(part.getBoundsInLocal());
+            return bounds.getWidth() > 0
+                    && bounds.intersects(
+                            0, 0, part.getScene().getWidth(), part.getScene().getHeight());
         }
     }
 
@@ -74,35 +108,35 @@ final class ShotsCommand implements Runnable {
 
     private static List<Shot> shots(JobModel jobs) {
         return List.of(
-                new Shot("pump-running", window -> {
+                new Shot("pump-running", Set.of("sheet=Wash pump", "sheet", "actuator-S1", "story"), window -> {
                     window.run().setRunning(false);
                     act(window, Verb.CLOSE, "Q1", 0.4);
                     act(window, Verb.PRESS, "S1", 0.3);
                     act(window, Verb.RELEASE, "S1", 0.5);
                 }),
-                new Shot("measuring", window -> {
+                new Shot("measuring", Set.of("sheet=Wash pump", "meter-display", "probe-red"), window -> {
                     ((TextField) window.part("probe-red")).setText("6");
                     ((TextField) window.part("probe-black")).setText("2");
                 }),
-                new Shot("welded-pole", window -> {
+                new Shot("welded-pole", Set.of("sheet=Wash pump", "faults", "story", "spot-F2"), window -> {
                     window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
                     act(window, Verb.PRESS, "S0", 0.3);
                 }),
-                new Shot("overload-tripped", window -> {
+                new Shot("overload-tripped", Set.of("sheet=Wash pump", "spot-F2", "story"), window -> {
                     act(window, Verb.RELEASE, "S0", 0.1);
                     window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
                     start(window);
                     act(window, Verb.TRIP, "F2", 0.5);
                 }),
-                new Shot("mill-in-star", window -> {
+                new Shot("mill-in-star", Set.of("sheet=Mill", "spot-F2", "load-M1", "story"), window -> {
                     window.showSheet("Mill");
                     start(window);
                 }),
-                new Shot("press-platen", window -> {
+                new Shot("press-platen", Set.of("sheet=Press platen", "spot-S7", "load-M1"), window -> {
                     window.showSheet("Press platen");
                     start(window);
                 }),
-                new Shot("drawing", window -> {
+                new Shot("drawing", Set.of("sheet=Wash pump", "line", "devices", "selected"), window -> {
                     window.showSheet("Wash pump");
                     window.run().restart();
                     start(window);
@@ -110,7 +144,7 @@ final class ShotsCommand implements Runnable {
                     ((ToggleButton) window.part("stroke-new-rung")).fire();
                     ((TextField) window.part("line")).setText("@7 /K1 (P4) N ; standing still");
                 }),
-                new Shot("north-american-dress", window -> {
+                new Shot("north-american-dress", Set.of("sheet=Press platen", "spot-LS1", "story"), window -> {
                     ((TextField) window.part("line")).clear();
                     window.showSheet("Press platen");
                     window.run().restart();
@@ -118,14 +152,18 @@ final class ShotsCommand implements Runnable {
                     window.setDrawing(false);
                     choose(window, "view-menu", "dress-north-american");
                 }),
-                new Shot("dark", window -> choose(window, "view-menu", "view-night")),
-                new Shot("keys", window -> {
+                new Shot(
+                        "dark",
+                        Set.of("sheet=Press platen", "spot-LS1", "story"),
+                        window -> choose(window, "view-menu", "view-night")),
+                new Shot("keys", Set.of("keys"), window -> {
                     choose(window, "view-menu", "view-night");
                     jobs.undo();
                     choose(window, "view-menu", "view-keys");
                 }),
                 new Shot(
                         "proved",
+                        Set.of("sheet=Electrical interlock only", "proof-state", "findings"),
                         window -> {
                             jobs.open(Jobs.example("tern-hollow-bad-examples"));
                             window.showSheet("Electrical interlock only");
@@ -139,26 +177,31 @@ final class ShotsCommand implements Runnable {
                         Duration.seconds(6)),
                 new Shot(
                         "single-faults",
+                        Set.of("sheet=Pomace auger", "single-faults"),
                         window -> {
                             jobs.open(Jobs.example("tern-hollow-press-house"));
                             window.showSheet("Pomace auger");
                             ((ButtonBase) window.part("try-faults")).fire();
                         },
                         Duration.seconds(15)),
-                new Shot("questions", window -> {
+                new Shot("questions", Set.of("start-question-1", "start-draw"), window -> {
                     jobs.open(Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
                 }),
-                new Shot("program-running", window -> {
+                new Shot("program-running", Set.of("sheet=Bottle rinser", "program-state", "inputs"), window -> {
                     window.showSheet("Bottle rinser");
                     window.run().restart();
                     ((ToggleButton) window.part("step-program")).fire();
                     start(window);
                 }),
-                new Shot("translating", window -> window.showSheet("Mill")),
+                new Shot(
+                        "translating",
+                        Set.of("sheet=Mill", "translate", "translate-draw"),
+                        window -> window.showSheet("Mill")),
                 new Shot(
                         "wiring",
+                        Set.of("sheet=Wash pump", "panel", "wire-2-done"),
                         window -> {
                             window.showSheet("Wash pump");
                             ((ToggleButton) window.part("step-wire")).fire();
@@ -169,6 +212,7 @@ final class ShotsCommand implements Runnable {
                         Duration.seconds(4)),
                 new Shot(
                         "testing",
+                        Set.of("sheet=Wash pump", "test-steps", "test-verdict"),
                         window -> {
                             ((ToggleButton) window.part("step-test")).fire();
                             later(4, () -> {
@@ -181,13 +225,14 @@ final class ShotsCommand implements Runnable {
                             });
                         },
                         Duration.seconds(9)),
-                new Shot("record", window -> {
+                new Shot("record", Set.of("log-entries", "log-plot"), window -> {
                     jobs.open(recorded());
                     ((ToggleButton) window.part("step-log")).fire();
                 }),
-                new Shot("drum-switch", window -> {
+                new Shot("drum-switch", Set.of("sheet=Drum switch", "spot-S1", "load-M1", "meter"), window -> {
                     jobs.open(Jobs.example("tern-hollow-further-starters"));
                     window.showSheet("Drum switch");
+                    ((ToggleButton) window.part("step-try")).fire();
                     act(window, Verb.CLOSE, "Q1", 0.3);
                     window.run().act(new Action(Verb.TURN, "S1", "reverse"));
                     wait(window.run(), 1);
@@ -247,11 +292,14 @@ final class ShotsCommand implements Runnable {
         run.setRunning(false);
     }
 
+    /** @return 0 if every picture was taken and shows what its name says, else 1 */
     @Override
-    public void run() {
+    public Integer call() {
         Path demo = Jobs.demo();
         JobModel jobs = new JobModel(Jobs.open(demo), Optional.of(demo));
-        ParableApp.show(() -> jobs, window -> take(window, new ArrayDeque<>(shots(jobs))));
+        List<Shot> shots = shots(jobs);
+        ParableApp.show(() -> jobs, window -> take(window, new ArrayDeque<>(shots)));
+        return taken == shots.size() ? 0 : 1;
     }
 
     private void take(MainWindow window, Queue<Shot> left) {
@@ -268,7 +316,13 @@ final class ShotsCommand implements Runnable {
         }
         PauseTransition pause = new PauseTransition(shot.settles);
         pause.setOnFinished(event -> {
+            List<String> missing = shot.missing(window);
+            if (!missing.isEmpty()) {
+                Platform.exit();
+                throw new IllegalStateException(shot.name + ": the window does not show " + String.join(", ", missing));
+            }
             write(window.scene().snapshot(null), folder.resolve(shot.name + ".png"));
+            taken++;
             take(window, left);
         });
         pause.play();

@@ -108,7 +108,7 @@ class PanelWorkTest {
         assertThat(work().wires())
                 .extracting(WireTicks::toString)
                 .containsExactly("F2:96 S4:11 done", "S4:12 S0:11 done tugged");
-        assertThat(words("wire-summary")).startsWith("2 of 33 done, 1 tugged, 0 checked.");
+        assertThat(words("wire-summary")).startsWith("2 of 36 done, 1 tugged, 0 checked.");
         Path file = saved(robot, "wired.parable.json");
         assertThat(JobFile.open(file).sheets().get(0).fieldwork()).isEqualTo(work());
         key(robot, KeyCode.CONTROL, KeyCode.Z);
@@ -169,7 +169,7 @@ class PanelWorkTest {
         until(robot, () -> !table("wires").getItems().isEmpty());
         robot.clickOn("panel");
         WaitForAsyncUtils.waitForFxEvents();
-        Point2D onG1 = window.part("panel").localToScreen(60, 100);
+        Point2D onG1 = window.part("panel").localToScreen(40, 75);
         robot.drag(onG1.getX(), onG1.getY()).dropBy(60, 0);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(jobs.jobProperty().get().sheets().get(0).devices())

@@ -154,7 +154,7 @@ class CommandLineTest {
 
         assertThat(run("export", job.toString(), "--to", "terminals-csv", "-o", table.toString()))
                 .isZero();
-        assertThat(Files.readAllLines(table)).hasSize(15).anyMatch(line -> line.contains("X1,1,"));
+        assertThat(Files.readAllLines(table)).hasSize(16).anyMatch(line -> line.contains("X1,1,"));
     }
 
     @Test

@@ -35,7 +35,7 @@ public enum Condition {
     BRAKED(Family.MOTOR),
     SOUNDING(Family.HORN),
     SILENT(Family.HORN),
-    FITTED(Family.RESISTOR, Family.INTERLOCK),
+    FITTED(Family.RESISTOR, Family.INTERLOCK, Family.METALWORK),
     PRESENT(Family.SUPPLY, Family.CONVERTER),
     LOST(Family.SUPPLY, Family.CONVERTER),
     RUNNING(Family.CONTROLLER),

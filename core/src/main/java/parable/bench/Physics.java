@@ -13,6 +13,7 @@ import parable.parts.Drive;
 import parable.parts.Excitation;
 import parable.parts.Heater;
 import parable.parts.Machine;
+import parable.parts.MotorModel;
 import parable.parts.Part;
 import parable.parts.Turning;
 
@@ -96,7 +97,9 @@ final class Physics {
     private void shareCurrents(PhysicalState physical, int motor, Solution solution) {
         int first = rig.network.load(motor, 0);
         int windings = rig.parts.get(motor).loads().size();
+        MotorModel model = rig.parts.get(motor).machine().orElseThrow().motor();
         double strongest = IntStream.range(0, windings)
+                .filter(model::carriesWhileRunning)
                 .mapToDouble(w -> solution.loadCurrent(first + w).rms())
                 .max()
                 .orElse(0);
@@ -105,8 +108,9 @@ final class Physics {
         if (strongest < NO_CURRENT) {
             return;
         }
-        ContactCurrents currents =
-                ContactCurrents.of(solution, load -> load >= first && load < first + windings ? 1 : 0);
+        ContactCurrents currents = ContactCurrents.of(
+                solution,
+                load -> load >= first && load < first + windings && model.carriesWhileRunning(load - first) ? 1 : 0);
         physical.lineShares[motor] = solution.network().branches().stream()
                         .filter(branch -> branch.sort() == Branch.Sort.SOURCE && solution.conducts(branch))
                         .mapToDouble(branch -> currents.outOf(branch.to()).rms())

@@ -11,6 +11,7 @@ import parable.network.Network;
 import parable.network.Solution;
 import parable.parts.Contact;
 import parable.parts.Load;
+import parable.parts.MotorModel;
 import parable.parts.Part;
 import parable.parts.Source;
 
@@ -59,11 +60,18 @@ final class TerminalCurrents {
     private void weighMotor(int part, double amperes) {
         int first = network.load(part, 0);
         int windings = rig.parts.get(part).loads().size();
+        MotorModel model = rig.parts.get(part).machine().orElseThrow().motor();
         double strongest = 0;
-        for (int load = first; load < first + windings; load++) {
-            strongest = Math.max(strongest, solution.loadCurrent(load).rms());
+        for (int winding = 0; winding < windings; winding++) {
+            if (model.carriesWhileRunning(winding)) {
+                strongest = Math.max(
+                        strongest, solution.loadCurrent(first + winding).rms());
+            }
         }
-        Arrays.fill(weights, first, first + windings, strongest < NO_CURRENT ? 0 : amperes / strongest);
+        for (int winding = 0; winding < windings; winding++) {
+            boolean carries = strongest >= NO_CURRENT && model.carriesWhileRunning(winding);
+            weights[first + winding] = carries ? amperes / strongest : 0;
+        }
     }
 
     private void weighConverters() {

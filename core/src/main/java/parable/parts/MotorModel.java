@@ -12,6 +12,15 @@ public interface MotorModel {
     Excitation under(double[][] volts);
 
     /**
+     * Whether a winding carries current while the motor runs; one with a switch that opens on the way up does not.
+     *
+     * @param winding by its number among the device's loads
+     */
+    default boolean carriesWhileRunning(int winding) {
+        return true;
+    }
+
+    /**
      * The motor with one of its three lines open, so that what flows in at one of the others flows out at the third.
      *
      * @param volts as above, shared by windings that are all alike; how they really share it depends on the speed

@@ -24,6 +24,11 @@ record SinglePhaseMotor(double ratedAmperes, double ratedVolts) implements Motor
     private static final double FADES = 1.2;
 
     @Override
+    public boolean carriesWhileRunning(int winding) {
+        return winding == 0;
+    }
+
+    @Override
     public Excitation under(double[][] volts) {
         double[] run = volts[0];
         double[] start = volts[1];

@@ -112,7 +112,7 @@ public final class TimeStrip extends DirectScroll {
 
     private static boolean hasTrace(Part part) {
         return switch (part.family()) {
-            case SUPPLY, MOTOR, RESISTOR, INTERLOCK, CONVERTER -> false;
+            case SUPPLY, MOTOR, RESISTOR, INTERLOCK, CONVERTER, METALWORK -> false;
             default -> true;
         };
     }

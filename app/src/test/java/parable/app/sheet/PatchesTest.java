@@ -34,7 +34,7 @@ import parable.starters.Library;
 @ExtendWith(ApplicationExtension.class)
 class PatchesTest {
 
-    private static final Box VIEW = new Box(0, 0, 440, 470);
+    private static final Box VIEW = new Box(0, 0, 520, 470);
 
     /** A rim of a curve may be rounded otherwise where it begins elsewhere. */
     private static final double ROUNDING = 0.25;

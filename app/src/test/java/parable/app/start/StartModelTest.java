@@ -64,8 +64,8 @@ class StartModelTest {
         start.supply(Supply.IEC_690);
         assertThat(setting("contactor", "coil")).isEqualTo("400 V AC");
         assertThat(setting("three-phase-motor", "voltage")).isEqualTo("690 V AC");
-        assertThat(on400).isEqualTo("4.6 A");
-        assertThat(setting("overload-relay", "setting")).isEqualTo("2.7 A");
+        assertThat(on400).isEqualTo("4.9 A");
+        assertThat(setting("overload-relay", "setting")).isEqualTo("2.8 A");
     }
 
     @Test
