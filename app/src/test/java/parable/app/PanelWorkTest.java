@@ -169,7 +169,7 @@ class PanelWorkTest {
         until(robot, () -> !table("wires").getItems().isEmpty());
         robot.clickOn("panel");
         WaitForAsyncUtils.waitForFxEvents();
-        Point2D onG1 = window.part("panel").localToScreen(40, 75);
+        Point2D onG1 = window.part("panel").localToScreen(60, 100);
         robot.drag(onG1.getX(), onG1.getY()).dropBy(60, 0);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(jobs.jobProperty().get().sheets().get(0).devices())

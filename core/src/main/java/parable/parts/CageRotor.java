@@ -37,6 +37,29 @@ final class CageRotor {
         return new double[] {amount * BREAKDOWN_SLIP / diagonal, -amount * slip / diagonal - MAGNETISING};
     }
 
+    /** What the motor is for a system of voltages at a slip: real and imaginary part of its impedance, in per unit. */
+    static double[] impedance(double slip) {
+        double[] admittance = admittance(slip);
+        double square = admittance[0] * admittance[0] + admittance[1] * admittance[1];
+        return new double[] {admittance[0] / square, -admittance[1] / square};
+    }
+
+    /**
+     * The torque where a field that turns with the rotor and one that turns against it have the same current: their impedances are in series, so that of the
+     * voltage across both the one with the rotor takes most. Rated voltage across both.
+     *
+     * @param speed in per unit, negative backward
+     */
+    static double torqueOfBothFields(double speed) {
+        double slip = 1 - Math.abs(speed);
+        double[] along = impedance(slip);
+        double[] against = impedance(2 - slip);
+        double both = length(along[0] + against[0], along[1] + against[1]);
+        double turning = length(along[0], along[1]) / both;
+        double opposing = length(against[0], against[1]) / both;
+        return Math.signum(speed) * (turning * turning * torque(slip) - opposing * opposing * torque(2 - slip));
+    }
+
     /** Like {@link Math#hypot}, ten times as fast; nothing here is near the limits of a double. */
     static double length(double one, double other) {
         return Math.sqrt(one * one + other * other);

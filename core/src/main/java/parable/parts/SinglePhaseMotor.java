@@ -2,7 +2,7 @@ package parable.parts;
 
 /**
  * A single-phase cage motor with a run winding and a start winding whose current a capacitor shifts by a quarter turn. The
- * run winding alone makes two fields that turn against each other: no torque at standstill, and torque in whichever sense
+ * run winding alone makes two fields that turn against each other and have the same current: no torque at standstill, and torque in whichever sense
  * it turns already. A centrifugal switch inside takes the start winding out above three quarters of its speed; therefore
  * exchanging its ends reverses the motor from standstill only.
  *
@@ -47,7 +47,7 @@ record SinglePhaseMotor(double ratedAmperes, double ratedVolts) implements Motor
     private record Fed(double ratedAmperes, double run, double start) implements Excitation {
         @Override
         public double torque(double speed) {
-            double running = run * run * (CageRotor.torque(1 - speed) - CageRotor.torque(1 + speed));
+            double running = run * run * CageRotor.torqueOfBothFields(speed);
             return running + (switchedOut(speed) ? 0 : STARTING_TORQUE * run * start * (1 - Math.abs(speed) / FADES));
         }
 

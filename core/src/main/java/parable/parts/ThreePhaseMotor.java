@@ -70,22 +70,14 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
 
         @Override
         public double torque(double speed) {
-            double sense = speed < 0 ? -1 : 1;
-            double slip = 1 - Math.abs(speed);
-            double[] along = impedance(slip);
-            double[] against = impedance(2 - slip);
-            double both = CageRotor.length(along[0] + against[0], along[1] + against[1]);
-            double turning = applied * CageRotor.length(along[0], along[1]) / both;
-            double opposing = applied * CageRotor.length(against[0], against[1]) / both;
-            return sense
-                    * (turning * turning * CageRotor.torque(slip) - opposing * opposing * CageRotor.torque(2 - slip));
+            return applied * applied * CageRotor.torqueOfBothFields(speed);
         }
 
         @Override
         public double amperes(double speed) {
             double slip = 1 - Math.abs(speed);
-            double[] along = impedance(slip);
-            double[] against = impedance(2 - slip);
+            double[] along = CageRotor.impedance(slip);
+            double[] against = CageRotor.impedance(2 - slip);
             return ratedAmperes
                     * concentrated
                     * applied
@@ -95,8 +87,8 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
         @Override
         public Optional<double[]> openLine(double speed) {
             double slip = 1 - Math.abs(speed);
-            double[] along = impedance(slip);
-            double[] against = impedance(2 - slip);
+            double[] along = CageRotor.impedance(slip);
+            double[] against = CageRotor.impedance(2 - slip);
             double real = along[0] + against[0];
             double imaginary = along[1] + against[1];
             double square = real * real + imaginary * imaginary;
@@ -105,12 +97,6 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
             return Optional.of(new double[] {
                 (less * real + lessImaginary * imaginary) / square, (lessImaginary * real - less * imaginary) / square
             });
-        }
-
-        private static double[] impedance(double slip) {
-            double[] admittance = CageRotor.admittance(slip);
-            double square = admittance[0] * admittance[0] + admittance[1] * admittance[1];
-            return new double[] {admittance[0] / square, -admittance[1] / square};
         }
 
         @Override

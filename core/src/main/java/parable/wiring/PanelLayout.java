@@ -104,7 +104,7 @@ public final class PanelLayout {
 
     private static int row(Family family) {
         return switch (family) {
-            case SUPPLY, BREAKER, ISOLATOR, FUSE, CONVERTER -> 0;
+            case SUPPLY, BREAKER, ISOLATOR, FUSE, CONVERTER, METALWORK -> 0;
             case CONTACTOR, OVERLOAD_RELAY, INTERLOCK, RESISTOR, MOTOR, DRUM_SWITCH -> 1;
             case CONTROL_RELAY,
                     TIMER,
@@ -115,8 +115,7 @@ public final class PanelLayout {
                     MACHINE_SWITCH,
                     PILOT_LAMP,
                     HORN,
-                    SOLENOID,
-                    METALWORK -> 2;
+                    SOLENOID -> 2;
         };
     }
 
