@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import parable.parts.Catalogue;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -22,7 +23,7 @@ final class DeviceSettingRule implements Rule {
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
         for (Part part : study.assembly().parts()) {
-            part.device().settings().keySet().forEach(setting -> kind(part)
+            settings(part).forEach(setting -> kind(part)
                     .filter(kind -> !kind.settings().contains(setting))
                     .ifPresent(kind -> findings.add(unknown(part, kind, setting))));
             boolean springs = part.family() == Family.PUSH_BUTTON
@@ -41,6 +42,12 @@ final class DeviceSettingRule implements Rule {
         return findings;
     }
 
+    /** What is written on a device, known to its kind or not. */
+    private static Stream<String> settings(Part part) {
+        return Stream.concat(
+                part.device().settings().keySet().stream(), part.device().extras().fields().keySet().stream());
+    }
+
     private static Optional<PartKind> kind(Part part) {
         return Catalogue.kinds().stream()
                 .filter(kind -> kind.id().equals(part.device().kind()))
@@ -56,6 +63,7 @@ final class DeviceSettingRule implements Rule {
                         + kind.id().replace('-', ' ') + " does not have.",
                 kind.settings().isEmpty()
                         ? "It has no settings. What is written there does nothing."
-                        : "It has " + String.join(", ", kind.settings()) + ". What is misspelt does nothing.");
+                        : "It has " + String.join(", ", kind.settings())
+                                + ". What is misspelt does nothing, nor what only a later version knows.");
     }
 }

@@ -74,7 +74,7 @@ final class ControlPlan {
             case TRANSFORMER -> {
                 fuse(1, "Primary fuse", "1 A");
                 fuse(2, "Primary fuse", "1 A");
-                fuse(3, "Secondary fuse", "1.5 A");
+                fuse(3, "Secondary fuse", northAmerican() ? "1.5 A" : "0.63 A");
                 draft.device(
                         "control-transformer",
                         tags.transformer(),

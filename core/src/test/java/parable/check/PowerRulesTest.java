@@ -137,6 +137,25 @@ class PowerRulesTest {
         assertThat(found(drawn(button.formatted("Stop"), ""))).doesNotContain("estop-springs-back");
     }
 
+    /** An auxiliary contact of the breaker that the lamp is fed through tells nothing: it is closed when all is dead. */
+    @Test
+    void aLampThatCanNeverLight() throws PartException {
+        String lamp = ", {\"tag\": \"Q2\", \"kind\": \"motor-protective-breaker\"%s},"
+                + " {\"tag\": \"P1\", \"kind\": \"pilot-lamp\", \"lamp\": \"230 V AC\"}";
+        String behind = ", \"G1[L1] Q2[1-2] @b Q2[21-22] P1[X1-X2] G1[N]\"";
+        String ahead = ", \"G1[L1] Q2[97-98] P1[X1-X2] G1[N]\"";
+        assertThat(found(drawn(lamp.formatted(""), behind))).contains("lamp-never-lights");
+        assertThat(found(drawn(lamp.formatted(", \"trip\": \"97-98\""), ahead))).doesNotContain("lamp-never-lights");
+    }
+
+    /** In a file too, where a field that nobody knows is carried along. */
+    @Test
+    void aMisspeltSettingInAFileIsFound() throws PartException {
+        String contactor = ", {\"tag\": \"K1\", \"kind\": \"contactor\", \"%s\": \"13-14\"}";
+        assertThat(found(drawn(contactor.formatted("Aux"), ""))).contains("unknown-setting");
+        assertThat(found(drawn(contactor.formatted("aux"), ""))).doesNotContain("unknown-setting");
+    }
+
     @Test
     void twoMotorsBehindOneRelease() throws PartException {
         Sheet two = Examples.sheet(
