@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
 import parable.network.Solution;
+import parable.parts.CurrentKind;
 import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
@@ -39,6 +40,11 @@ final class OverloadRule implements Rule {
 
     private static boolean bothEnds(Study study, BitSet closed, Part motor, Load winding) {
         Solution joints = study.joints(closed);
+        if (winding.rated().kind() == CurrentKind.DC) {
+            return winding.from().startsWith("A")
+                    && study.reachesSource(joints, study.node(motor, winding.from()))
+                    && study.reachesSource(joints, study.node(motor, winding.to()));
+        }
         Set<Integer> from = study.outsideReached(joints, study.node(motor, winding.from()));
         if (!motor.terminals().contains(winding.to())) {
             return !from.isEmpty();

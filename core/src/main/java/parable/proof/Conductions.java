@@ -42,6 +42,9 @@ final class Conductions {
     private static final int PHASES = 3;
     private static final double EVEN = 0.7;
 
+    /** Where the armature of a DC motor begins. */
+    private static final String ARMATURE = "A1";
+
     /** Below this product of two voltages in V² there is no rotating field to speak of. */
     private static final double LEAST_FIELD = 100;
 
@@ -247,14 +250,16 @@ final class Conductions {
         return solution.shareOfRated(network.load(part, load));
     }
 
-    /** Whether a motor is fed on a winding; a brake's direct current does not drive. */
+    /** Whether a motor is fed on a winding; a brake's direct current does not drive, nor does the field of a DC motor by itself. */
     private boolean isDriven(Solution solution, int motor) {
         List<Load> loads = parts.get(motor).loads();
         boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == CurrentKind.DC);
         for (int l = 0; l < loads.size(); l++) {
             var voltage = solution.loadVoltage(network.load(motor, l));
             double drives = directMotor ? voltage.rms() : voltage.alternating();
+            boolean turns = !directMotor || loads.get(l).from().equals(ARMATURE);
             if (loads.get(l).role() == LoadRole.WINDING
+                    && turns
                     && drives > WORKS * loads.get(l).rated().volts()) {
                 return true;
             }
@@ -262,16 +267,28 @@ final class Conductions {
         return false;
     }
 
-    /** Whether the order of the phases at a three-phase motor is the reverse one. */
+    /** Whether the order of the phases at a three-phase motor is the reverse one, or one winding of another motor is exchanged against the others. */
     private boolean isReversed(Solution solution, int motor) {
         String tag = parts.get(motor).tag();
         if (!parts.get(motor).terminals().containsAll(List.of("U1", "V1", "W1"))) {
-            return false;
+            return product(solution, motor) < 0;
         }
         Potential first = potential(solution, tag, "V1").minus(potential(solution, tag, "U1"));
         Potential second = potential(solution, tag, "W1").minus(potential(solution, tag, "U1"));
         boolean field = first.alternating() * second.alternating() > LEAST_FIELD;
         return field && first.real() * second.imaginary() - first.imaginary() * second.real() > 0;
+    }
+
+    /** What the voltages of a motor's windings make together: less than nothing if one of two is exchanged. */
+    private double product(Solution solution, int motor) {
+        List<Load> loads = parts.get(motor).loads();
+        if (loads.size() < 2) {
+            Potential only = solution.loadVoltage(network.load(motor, 0));
+            return loads.get(0).rated().kind() == CurrentKind.DC ? only.direct() : 0;
+        }
+        Potential one = solution.loadVoltage(network.load(motor, 0));
+        Potential other = solution.loadVoltage(network.load(motor, 1));
+        return one.real() * other.real() + one.imaginary() * other.imaginary() + one.direct() * other.direct();
     }
 
     /** Whether the windings of a three-phase motor do not all get the same voltage, as with a phase missing. */

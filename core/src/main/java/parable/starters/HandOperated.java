@@ -12,6 +12,9 @@ final class HandOperated {
     /** What a motor of 0.75 kW takes from one phase of 230 V. */
     private static final String SINGLE_PHASE_AMPERES = "5.5 A";
 
+    /** What armature and field of a motor of 0.75 kW take from 180 V. */
+    private static final String DIRECT_AMPERES = "5.3 A";
+
     private static final String DRUM = "S1";
     private static final List<String> REASONS = List.of(
             "Drum switch: the hand switches the motor itself; there are no contactors, no seal-in and no wiring of a ladder.",
@@ -86,7 +89,16 @@ final class HandOperated {
         Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
         feed(draft, motor);
         draft.device("dc-supply", "G2", "DC supply", "panel", "input", "230 V AC", "output", "180 V DC");
-        drum(draft, motor, "3-4=forward 5-6=forward 3-6=reverse 5-4=reverse");
+        draft.device(
+                "motor-protective-breaker",
+                "Q2",
+                "Motor breaker",
+                "panel",
+                "setting",
+                DIRECT_AMPERES,
+                "phase-loss",
+                "insensitive");
+        drum(draft, motor, "1-2=reverse,forward 3-4=forward 5-6=forward 3-6=reverse 5-4=reverse");
         draft.device(
                 "dc-motor",
                 "M1",
@@ -103,11 +115,11 @@ final class HandOperated {
                 "run-up",
                 motor.runUp());
         draft.power("G1[L] @L Q1[1-2] @1L G2[L-N] @1N Q1[4-3] @N G1[N]");
-        draft.power("G2[+] @P S1[3-4] @A1 M1[A1-A2] @A2 S1[6-5] @M");
+        draft.power("G2[+] @30 Q2[1-2] @31 Q2[3-4] @P S1[3-4] @A1 M1[A1-A2] @A2 S1[6-5] @M ; through all three poles");
         draft.power("@P S1[3-6] @A2");
         draft.power("@M S1[5-4] @A1");
-        draft.power("@P M1[F1-F2] @M");
-        draft.power("G2[-] @M");
+        draft.power("@P S1[1-2] @F M1[F1-F2] @M");
+        draft.power("G2[-] @32 Q2[6-5] @M");
         Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
         return new Starter(draft.sheet(), REASONS);
     }
@@ -119,7 +131,7 @@ final class HandOperated {
 
     private static void feed(Draft draft, MotorData motor) {
         supply(draft);
-        draft.device("circuit-breaker", "Q1", "Motor breaker", "panel", "poles", "2", "rated", motor.breaker());
+        draft.device("circuit-breaker", "Q1", "Supply breaker", "panel", "poles", "2", "rated", "16 A");
     }
 
     private static void drum(Draft draft, MotorData motor, String blocks) {

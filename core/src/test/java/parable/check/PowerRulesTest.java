@@ -3,12 +3,15 @@ package parable.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.circuit.ColourCode;
 import parable.circuit.Conventions;
+import parable.circuit.Device;
+import parable.circuit.Extras;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
@@ -146,6 +149,19 @@ class PowerRulesTest {
         String ahead = ", \"G1[L1] Q2[97-98] P1[X1-X2] G1[N]\"";
         assertThat(found(drawn(lamp.formatted(""), behind))).contains("lamp-never-lights");
         assertThat(found(drawn(lamp.formatted(", \"trip\": \"97-98\""), ahead))).doesNotContain("lamp-never-lights");
+    }
+
+    @Test
+    void aDirectCurrentMotorWithoutReleaseInItsArmature() throws PartException {
+        Sheet drum = library("DC drum");
+        assertThat(found(drum)).isEmpty();
+        Sheet without = drum.withDevices(drum.devices().stream()
+                .map(device -> device.tag().equals("Q2")
+                        ? new Device(
+                                "Q2", "", "circuit-breaker", "Breaker", "panel", Map.of("rated", "10 A"), Extras.NONE)
+                        : device)
+                .toList());
+        assertThat(found(without)).contains("overload-missing");
     }
 
     /** In a file too, where a field that nobody knows is carried along. */
