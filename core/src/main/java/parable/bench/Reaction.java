@@ -23,6 +23,11 @@ final class Reaction {
     private final Rig rig;
     private final RunState state;
     private final Solution after;
+    private static final String PROTECTIVE_EARTH = "PE";
+
+    /** Up to this, in V, a touch is not dangerous (IEC 60364-4-41, alternating). */
+    private static final double TOUCHABLE = 50;
+
     private final List<String> words = new ArrayList<>();
     private final List<Command> commands = new ArrayList<>();
     private final List<Integer> timersFed = new ArrayList<>();
@@ -51,6 +56,7 @@ final class Reaction {
         }
         for (int p = 0; p < rig.parts.size(); p++) {
             reaction.look(p);
+            reaction.touch(p, before);
         }
         if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
             reaction.tellOf(after.shorts().get(0));
@@ -60,6 +66,23 @@ final class Reaction {
             }
         }
         return reaction;
+    }
+
+    /** Metal that can be touched has become live: its protective conductor is missing, and something has come upon it. */
+    private void touch(int part, Solution before) {
+        Part metal = rig.parts.get(part);
+        if (!metal.bare().contains(PROTECTIVE_EARTH) || !metal.sources().isEmpty()) {
+            return;
+        }
+        int node = rig.node(part, PROTECTIVE_EARTH);
+        double volts = after.potential(node).rms();
+        if (volts > TOUCHABLE && before.potential(node).rms() <= TOUCHABLE) {
+            words.add(String.format(
+                    Locale.ROOT,
+                    "the metal of %s is live, %.0f V to earth: whoever touches it gets it",
+                    metal.tag(),
+                    volts));
+        }
     }
 
     /** The consequences, each as the end of a sentence. */

@@ -27,6 +27,7 @@ import parable.program.ScanPlan;
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
 
+    /** The terminals of a three-phase motor that its lines lead to. */
     static final List<String> LINES = List.of("U1", "V1", "W1");
 
     /** In A. */

@@ -76,4 +76,26 @@ class ProtectionTest {
         assertThat(after(bench(right, "M1[U1]", ", \"rotor\": \"locked\""), 1)).isEqualTo(Condition.CLOSED);
         assertThat(after(bench(right, "M1[U1]", ", \"rotor\": \"locked\""), 60)).isEqualTo(Condition.TRIPPED);
     }
+
+    /** A lead on the frame: with its conductor the breaker opens, without it the frame stays live and the bench says so. */
+    @ParameterizedTest
+    @CsvSource({"true", "false"})
+    void aLeadOnTheFrameBlowsTheProtectionOnlyWhereTheFrameIsEarthed(boolean earthed) throws ActionRefusedException {
+        Bench bench = Bench.of(Examples.fitted(Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply"},
+                {"tag": "Q1", "kind": "circuit-breaker", "rated": "10 A"},
+                {"tag": "M1", "kind": "three-phase-motor", "power": "2.2 kW"}
+                """,
+                "\"G1[L1] Q1[1-2] M1[U1]\", \"G1[L2] Q1[3-4] M1[V1]\", \"G1[L3] Q1[5-6] M1[W1]\""
+                        + (earthed ? ", \"G1[PE] @PE M1[PE]\"" : ""),
+                "")));
+        bench.set(new Fault(Fault.Kind.EARTHED, "M1", "U1"), true);
+        bench.act(new Action(Verb.CLOSE, "Q1"));
+        bench.runUntil(1_000_000);
+
+        assertThat(bench.moment().condition("Q1")).isEqualTo(earthed ? Condition.TRIPPED : Condition.CLOSED);
+        assertThat(bench.story().stream().anyMatch(line -> line.text().contains("metal of M1 is live, 231 V")))
+                .isEqualTo(!earthed);
+    }
 }
