@@ -121,7 +121,7 @@ public final class Faults {
                 : new Defects(off, jumpers, shares);
     }
 
-    /** The case of a device that has a terminal for its protective conductor; the plate or station that it stands on if it has none. */
+    /** The case of a device that has a terminal for its protective conductor; earth if it has none, for the plate that it stands on is taken for earthed. */
     private Jumper.End metalAround(Fault fault) {
         Part part = parts.get(index(fault));
         boolean hasCase =

@@ -30,9 +30,9 @@ final class InducedVoltages {
             if (rig.parts.get(part).machine().isPresent()) {
                 double speed = speedOf.applyAsDouble(part);
                 Optional<double[]> ratio = excitations[part].openLine(speed);
-                Optional<String> line = rig.openLine(part, solution);
-                if (ratio.isPresent() && line.isPresent()) {
-                    note(rig, part, line.get(), ratio.get(), speed);
+                if (ratio.isPresent()) {
+                    int motor = part;
+                    rig.openLine(part, solution).ifPresent(line -> note(rig, motor, line, ratio.get(), speed));
                 }
             }
         }

@@ -6,7 +6,7 @@ import java.util.TreeMap;
 
 /**
  * The rated current of three-phase cage motors of usual make. On 400 V and what is near it by IEC 60947-4-1, annex G, table G.1 (four poles, 50 Hz),
- * other voltages of that practice in proportion; on 200 to 600 V at 60 Hz by NFPA 70 (NEC), table 430.250. Between two rows it is interpolated, beyond
+ * other voltages in proportion; on 115 to 120, 200 to 208, 440 to 480 and 550 to 600 V by NFPA 70 (NEC), table 430.250, the columns but that for 460 V in proportion to it. Between two rows it is interpolated, beyond
  * them it follows from power. What the nameplate says goes before it.
  */
 public final class RatedCurrent {

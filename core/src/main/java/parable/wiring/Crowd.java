@@ -7,7 +7,6 @@ import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.circuit.WireChoice;
 import parable.parts.Assembly;
-import parable.parts.Family;
 
 /**
  * A terminal with more than two conductors on it, of the strip on one side of it. The proposed wires never make one; those that somebody chose
@@ -37,18 +36,11 @@ public record Crowd(String number, Terminal terminal, List<Terminal> from) {
             for (List<Terminal> group : groups.of(node)) {
                 groups.chosen(group).ifPresent(wires -> group.stream()
                         .map(terminal -> new Crowd(node.number(), terminal, ends(terminal, wires)))
-                        .filter(crowd -> crowd.from.size() > ROOM && !isProtectiveBar(assembly, crowd.terminal))
+                        .filter(crowd -> crowd.from.size() > ROOM && !groups.isProtectiveBar(crowd.terminal))
                         .forEach(crowds::add));
             }
         }
         return crowds;
-    }
-
-    private static boolean isProtectiveBar(Assembly assembly, Terminal terminal) {
-        return terminal.marking().equals("PE")
-                && assembly.part(terminal.tag())
-                        .filter(part -> part.family() == Family.SUPPLY)
-                        .isPresent();
     }
 
     private static List<Terminal> ends(Terminal terminal, List<WireChoice> wires) {

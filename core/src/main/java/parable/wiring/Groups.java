@@ -8,6 +8,7 @@ import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.circuit.WireChoice;
 import parable.parts.Assembly;
+import parable.parts.Family;
 
 /** What wires of its own join: all terminals of a node, or where it goes through the terminal strip those on either side of it. */
 final class Groups {
@@ -64,5 +65,13 @@ final class Groups {
                 && within.size() == group.size() - 1
                 && Reach.of(group.get(0), within).containsAll(group);
         return joinsAll ? Optional.of(within) : Optional.empty();
+    }
+
+    /** Whether a terminal is the supply's protective earth: a bar with a screw for each conductor. */
+    boolean isProtectiveBar(Terminal terminal) {
+        return terminal.marking().equals("PE")
+                && assembly.part(terminal.tag())
+                        .filter(part -> part.family() == Family.SUPPLY)
+                        .isPresent();
     }
 }

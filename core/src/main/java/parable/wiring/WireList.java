@@ -13,7 +13,6 @@ import parable.circuit.Practice;
 import parable.circuit.Rung;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
-import parable.parts.Family;
 
 /**
  * All wires of a sheet in the order in which they are made: rung by rung from the first on, each from left to right up to the return, then the power
@@ -110,18 +109,10 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                             .map(one -> ordered(node, one.one(), one.other()))
                             .toList())
                     .orElseGet(() -> group.stream()
-                            .filter(this::isProtectiveBar)
+                            .filter(groups::isProtectiveBar)
                             .findFirst()
                             .map(bar -> star(node, bar, group))
                             .orElseGet(() -> chain(node, group)));
-        }
-
-        /** The supply's protective earth is a bar with a screw for each conductor. */
-        private boolean isProtectiveBar(Terminal terminal) {
-            return terminal.marking().equals("PE")
-                    && assembly.part(terminal.tag())
-                            .filter(part -> part.family() == Family.SUPPLY)
-                            .isPresent();
         }
 
         /** A conductor of its own to each, so that taking one device away leaves all others protected (IEC 60364-5-54, 543.2.8). */
