@@ -2,156 +2,76 @@ package parable.proof;
 
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.function.IntPredicate;
-import java.util.stream.IntStream;
 
 /**
- * Where a circuit that is left alone may go: its states put in an order in which every step leads to an earlier one, but for those that can be
- * come back to, which stand together. Found by Tarjan's method ("Depth-first search and linear graph algorithms", 1972), without recursion.
+ * Which states can be come back to by the steps of a circuit that is left alone, and where it ends up. Found by Tarjan's method ("Depth-first
+ * search and linear graph algorithms", 1972), without recursion.
  */
 final class Course {
 
-    /** Whether a step counts; asked from several threads. */
+    /** Whether a step counts. */
     interface Steps {
         boolean counts(int from, int to);
     }
 
-    private static final int ELSEWHERE = -1;
-
-    /** The states in the order in which they are begun at; all that follows is told by their positions in it, so that near ones stand near. */
-    private final int[] from;
-
-    private final int[] position;
-    private final int[] begins;
-    private final int[] targets;
-    private final int[] order;
+    private final OwnSteps steps;
+    private final Steps counts;
     private final BitSet again = new BitSet();
     private final BitSet last = new BitSet();
 
-    /** For each position the number of the round that its state belongs to. */
-    private final int[] component;
+    /** For each state the number of the round that it belongs to. */
+    private final int[] round;
 
     /**
-     * Goes through all states.
+     * Goes through all states; steps to others are not followed.
      *
-     * @param counts which steps are looked at
+     * @param counts which steps are followed
      */
     Course(OwnSteps steps, Steps counts) {
-        this(steps, counts, IntStream.range(0, steps.states()).toArray());
-    }
-
-    /**
-     * Goes through some states; steps to others are not looked at.
-     *
-     * @param counts which steps are looked at
-     * @param from the states, in the order in which they are begun at: it is quicker where those that lead to each other are near each other
-     */
-    Course(OwnSteps steps, Steps counts, int[] from) {
-        this.from = from;
-        position = new int[steps.states()];
-        Arrays.fill(position, ELSEWHERE);
-        begins = new int[from.length + 1];
-        for (int at = 0; at < from.length; at++) {
-            position[from[at]] = at;
-            begins[at + 1] = begins[at] + steps.end(from[at]) - steps.begin(from[at]);
-        }
-        targets = new int[begins[from.length]];
-        IntStream.range(0, from.length).parallel().forEach(at -> place(steps, counts, at));
-        order = new int[from.length];
-        component = new int[from.length];
+        this.steps = steps;
+        this.counts = counts;
+        round = new int[steps.states()];
         new Walk().walk();
     }
 
-    private void place(OwnSteps steps, Steps counts, int at) {
-        int state = from[at];
-        int first = steps.begin(state);
-        for (int step = first; step < steps.end(state); step++) {
-            int target = steps.target(step);
-            boolean looked = target < position.length && counts.counts(state, target);
-            targets[begins[at] + step - first] = looked ? position[target] : ELSEWHERE;
-        }
+    private boolean isFollowed(int from, int to) {
+        return to < steps.states() && counts.counts(from, to);
     }
 
     /** Whether a state can be come back to. */
     boolean comesBack(int state) {
-        return position[state] != ELSEWHERE && again.get(position[state]);
+        return again.get(state);
     }
 
     /** The number of the round that a state belongs to: states that lead to each other have the same. */
     int round(int state) {
-        return component[position[state]];
+        return round[state];
     }
 
     /** The first state that can be come back to, -1 if there is none. */
     int firstThatComesBack() {
-        return again.stream().map(at -> from[at]).min().orElse(-1);
+        return again.nextSetBit(0);
     }
 
-    /** The states that can be come back to. */
-    int[] thatComeBack() {
-        return again.stream().map(at -> from[at]).toArray();
-    }
-
-    /** The states at which the circuit ends up: those from which every way leads back to them, and those that nothing leads away from. */
-    BitSet ends() {
-        return ofStates(last);
-    }
-
-    /** The states from which it may come to one of a kind, those of the kind included. */
-    BitSet leadingTo(IntPredicate kind) {
-        BitSet leading = new BitSet(from.length);
-        int first = 0;
-        while (first < from.length) {
-            int to = first;
-            boolean leads = false;
-            do {
-                leads |= leadsAtOnce(order[to], kind, leading);
-                to++;
-            } while (to < from.length && together(order[to - 1], order[to]));
-            for (int i = first; i < to && leads; i++) {
-                leading.set(order[i]);
-            }
-            first = to;
-        }
-        return ofStates(leading);
-    }
-
-    private boolean leadsAtOnce(int at, IntPredicate kind, BitSet leading) {
-        for (int step = begins[at]; step < begins[at + 1]; step++) {
-            if (targets[step] != ELSEWHERE && leading.get(targets[step])) {
-                return true;
-            }
-        }
-        return kind.test(from[at]);
-    }
-
-    private boolean together(int one, int other) {
-        return component[one] == component[other];
-    }
-
-    private BitSet ofStates(BitSet positions) {
-        BitSet states = new BitSet(position.length);
-        for (int at = positions.nextSetBit(0); at >= 0; at = positions.nextSetBit(at + 1)) {
-            states.set(from[at]);
-        }
-        return states;
+    /** Whether the circuit ends up at a state: every step from it, if there is any, can be gone back. */
+    boolean isEnd(int state) {
+        return last.get(state);
     }
 
     /** The walk itself; what it needs only meanwhile goes with it. */
     private final class Walk {
-        private final int[] low = new int[from.length];
-        private final int[] index = new int[from.length];
+        private final int[] low = new int[steps.states()];
+        private final int[] index = new int[steps.states()];
         private int[] path = new int[64];
         private int[] at = new int[64];
         private int[] open = new int[64];
         private int depth;
         private int opened;
         private int found;
-        private int placed;
-        private int components;
+        private int rounds;
 
         private void walk() {
-            for (int state = 0; state < from.length; state++) {
+            for (int state = 0; state < steps.states(); state++) {
                 if (index[state] == 0) {
                     enter(state);
                     while (depth > 0) {
@@ -172,20 +92,20 @@ final class Course {
             index[state] = ++found;
             low[state] = found;
             path[depth] = state;
-            at[depth++] = begins[state];
+            at[depth++] = steps.begin(state);
             open[opened++] = state;
         }
 
         private void step() {
             int state = path[depth - 1];
-            if (at[depth - 1] < begins[state + 1]) {
-                int next = targets[at[depth - 1]++];
-                if (next == ELSEWHERE) {
+            if (at[depth - 1] < steps.end(state)) {
+                int next = steps.target(at[depth - 1]++);
+                if (!isFollowed(state, next)) {
                     return;
                 }
                 if (index[next] == 0) {
                     enter(next);
-                } else if (component[next] == 0) {
+                } else if (round[next] == 0) {
                     low[state] = Math.min(low[state], index[next]);
                     if (next == state) {
                         again.set(state);
@@ -203,28 +123,34 @@ final class Course {
         }
 
         private void close(int root) {
-            components++;
+            rounds++;
             int first = opened;
             do {
                 first--;
-                component[open[first]] = components;
+                round[open[first]] = rounds;
             } while (open[first] != root);
             boolean several = opened - first > 1;
             boolean leaves = false;
             for (int i = first; i < opened; i++) {
-                int state = open[i];
-                order[placed++] = state;
                 if (several) {
-                    again.set(state);
+                    again.set(open[i]);
                 }
-                for (int step = begins[state]; step < begins[state + 1] && !leaves; step++) {
-                    leaves = targets[step] == ELSEWHERE || component[targets[step]] != components;
-                }
+                leaves |= leaves(open[i]);
             }
             for (int i = first; i < opened && !leaves; i++) {
                 last.set(open[i]);
             }
             opened = first;
+        }
+
+        private boolean leaves(int state) {
+            for (int step = steps.begin(state); step < steps.end(state); step++) {
+                int to = steps.target(step);
+                if (!isFollowed(state, to) || round[to] != rounds) {
+                    return true;
+                }
+            }
+            return false;
         }
     }
 }

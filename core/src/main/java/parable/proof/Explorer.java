@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 
 /**
  * Goes breadth first through every state that can be reached when every change may take any time, so that the way to a state is a
@@ -28,15 +29,21 @@ final class Explorer {
     private final int most;
     private final States states;
     private final Neighbours neighbours;
-    private final OwnSteps own = new OwnSteps();
     private final BitSet settled = new BitSet();
     private final BitSet driven = new BitSet();
     private final BitSet shorted = new BitSet();
     private final BitSet met = new BitSet();
     private int[] made = new int[1 << 10];
+    private int visited;
+    private int lookedUp;
+
+    /** The places of the group at hand that are looked at, but for those with a short circuit. */
+    private final long[] here;
+
     private boolean unsure;
     private boolean complete;
-    private Optional<Course> course = Optional.empty();
+    private Optional<Drift> drift = Optional.empty();
+    private Optional<Rounds> rounds = Optional.empty();
     private Optional<Optional<Integer>> restless = Optional.empty();
 
     Explorer(Machine machine, Progress progress) {
@@ -54,21 +61,46 @@ final class Explorer {
         this.most = most;
         states = new States(machine.handBits(States.MOST_TOGETHER));
         neighbours = new Neighbours(machine, states);
+        here = new long[states.words()];
     }
 
     void explore() {
-        states.add(machine.initial(), -1);
-        for (int i = 0; i < states.size(); i++) {
-            if (states.size() > most || (i & LOOK_UP) == LOOK_UP && progress.isCancelled(states.size())) {
+        long initial = machine.initial();
+        int place = states.place(initial);
+        states.find(states.groupOf(initial), place >>> 6, 1L << place, -1);
+        states.number();
+        while (visited < states.size()) {
+            if (!visitUpTo(states.size())) {
+                states.number();
                 return;
             }
-            visit(i);
+            states.number();
         }
         complete = true;
     }
 
-    private void visit(int index) {
-        int group = states.group(index);
+    /** Visits those that are numbered, which are all that so many moves lead to; tells whether it came to an end. */
+    private boolean visitUpTo(int end) {
+        while (visited < end) {
+            boolean looksUp = visited - lookedUp > LOOK_UP;
+            if (looksUp) {
+                lookedUp = visited;
+            }
+            if (states.known() > most || looksUp && progress.isCancelled(states.known())) {
+                return false;
+            }
+            int group = states.group(visited);
+            Arrays.fill(here, 0);
+            while (visited < end && states.group(visited) == group) {
+                visit(visited++, group);
+            }
+            goOn(group);
+        }
+        return true;
+    }
+
+    /** Looks at a state; where it leads to but by moves of hands in its group is left to {@link #goOn}. */
+    private void visit(int index, int group) {
         int place = states.place(index);
         Conduction conduction = neighbours.conduction(group, place);
         if (index == made.length) {
@@ -77,22 +109,35 @@ final class Explorer {
         made[index] = conduction.number();
         met.set(conduction.number());
         unsure |= !conduction.isSure();
-        own.next();
         if (conduction.shorted()) {
             shorted.set(index);
             return;
         }
-        driven.set(index, conduction.driven() != 0);
-        Neighbours.Own moves = neighbours.own(group, place, conduction);
-        for (int to : moves.groups()) {
-            own.add(states.add(to, place, index));
+        if (conduction.driven() != 0) {
+            driven.set(index);
         }
-        settled.set(index, !moves.goesOn());
-        for (int to : neighbours.places(group, place)) {
-            states.add(group, to, index);
+        if (!neighbours.own(group, place, conduction).goesOn()) {
+            settled.set(index);
         }
-        for (int to : neighbours.groups(group)) {
-            states.add(to, place, index);
+        here[place >>> 6] |= 1L << place;
+        long[] places = neighbours.places(group, place);
+        for (int word = 0; word < places.length; word++) {
+            states.find(group, word, places[word], index);
+        }
+    }
+
+    /** Where the states at hand of a group lead to outside it. */
+    private void goOn(int group) {
+        for (int word = 0; word < here.length; word++) {
+            for (Neighbours.Own own : neighbours.known(group)) {
+                long places = own.places()[word] & here[word];
+                for (int to : own.groups()) {
+                    states.findBy(group, to, word, places);
+                }
+            }
+            for (int to : neighbours.groups(group)) {
+                states.findBy(group, to, word, here[word]);
+            }
         }
     }
 
@@ -106,7 +151,7 @@ final class Explorer {
 
     /** How many states were looked at; those after them are known, but not what becomes of them. */
     int visited() {
-        return own.states();
+        return visited;
     }
 
     /** How a state that was looked at is joined and fed. */
@@ -129,26 +174,30 @@ final class Explorer {
         return settled.stream().boxed().toList();
     }
 
-    /** Where the circuit may go by itself from each state. */
-    Course course() {
-        if (course.isEmpty()) {
-            course = Optional.of(new Course(own, (from, to) -> true, byPlace()));
+    private Drift drift() {
+        if (drift.isEmpty()) {
+            drift = Optional.of(new Drift(states, neighbours));
         }
-        return course.get();
+        return drift.get();
     }
 
-    /** The states that were looked at, those together in which hands did the same: by itself the circuit goes only from one of them to another. */
-    private int[] byPlace() {
-        int[] next = new int[states.places() + 1];
-        for (int index = 0; index < visited(); index++) {
-            next[states.place(index) + 1]++;
+    /** What the circuit may go round in by itself. */
+    private Rounds rounds() {
+        if (rounds.isEmpty()) {
+            rounds = Optional.of(new Rounds(drift()));
         }
-        Arrays.parallelPrefix(next, Integer::sum);
-        int[] byPlace = new int[visited()];
-        for (int index = 0; index < visited(); index++) {
-            byPlace[next[states.place(index)]++] = index;
+        return rounds.get();
+    }
+
+    /** The states that were looked at and are of a kind, and those from which the circuit may come to one by itself. */
+    StateSet leadingTo(IntPredicate kind) {
+        StateSet some = drift().none();
+        for (int index = 0; index < visited; index++) {
+            if (kind.test(index)) {
+                some.add(index);
+            }
         }
-        return byPlace;
+        return drift().leadingTo(some);
     }
 
     /**
@@ -169,16 +218,12 @@ final class Explorer {
 
     /** Whether there is anything that the circuit may end up in but rest. */
     private boolean mayNotRest() {
-        BitSet restless = (BitSet) course().ends().clone();
-        restless.andNot(settled);
-        restless.andNot(shorted);
-        return !restless.isEmpty();
+        return rounds().ends().anyMatch(index -> !settled.get(index));
     }
 
     private Optional<Integer> firstNotLeadingToRest() {
-        int first = course().leadingTo(index -> settled.get(index) || shorted.get(index))
-                .nextClearBit(0);
-        return first < states.size() ? Optional.of(first) : Optional.empty();
+        StateSet leading = leadingTo(index -> settled.get(index) || shorted.get(index));
+        return first(index -> !leading.has(index));
     }
 
     /**
@@ -186,27 +231,17 @@ final class Explorer {
      * timer has run, or by the beat of a flasher, is no such loop.
      */
     Optional<Integer> firstLoop() {
-        int first = chatter().firstThatComesBack();
-        return first < 0 ? Optional.empty() : Optional.of(first);
+        return rounds().circling(this::isUnhurried).boxed().findFirst();
     }
 
     /** All states of such loops. */
     List<Long> onLoops() {
-        Course chatter = chatter();
-        return IntStream.range(0, visited())
-                .filter(chatter::comesBack)
-                .mapToObj(states::key)
-                .toList();
+        return rounds().circling(this::isUnhurried).mapToObj(states::key).toList();
     }
 
-    private Course chatter() {
-        Course all = course();
-        return new Course(
-                own,
-                (from, to) -> all.comesBack(to)
-                        && !settled.get(from)
-                        && !machine.isUnhurried(states.key(from), states.key(to)),
-                all.thatComeBack());
+    /** Whether a step is taken only when a timer has run, or by the beat of a flasher, or need not be taken. */
+    private boolean isUnhurried(int from, int to) {
+        return settled.get(from) || machine.isUnhurried(states.key(from), states.key(to));
     }
 
     /** The states in which the circuit ends up once it is left alone: where nothing has to move, or what it goes round in for ever. */
@@ -215,8 +250,7 @@ final class Explorer {
             return settled;
         }
         BitSet ends = (BitSet) settled.clone();
-        ends.or(course().ends());
-        ends.andNot(shorted);
+        rounds().ends().forEach(ends::set);
         return ends;
     }
 
@@ -249,6 +283,11 @@ final class Explorer {
     /** What is made of the circuit in any of the states. */
     List<Conduction> conductions() {
         return met.stream().mapToObj(machine::conduction).toList();
+    }
+
+    /** A state of those found for each way in which contacts may stand: all else that is alike is made of those alike. */
+    LongStream oneOfEachWay() {
+        return neighbours.oneOfEachWay();
     }
 
     /** The moves that lead to a state from the beginning. */
@@ -300,7 +339,7 @@ final class Explorer {
         Map<Integer, List<Long>> rounds = new LinkedHashMap<>();
         for (long state : of) {
             int index = machine.mayNeverSettle() ? states.indexOf(state) : -1;
-            int round = index >= 0 && !settled.get(index) ? course().round(index) : -1 - rounds.size();
+            int round = index >= 0 && !settled.get(index) ? rounds().number(index) : -1 - rounds.size();
             rounds.computeIfAbsent(round, any -> new ArrayList<>()).add(state);
         }
         return rounds.values();

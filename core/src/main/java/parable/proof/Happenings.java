@@ -20,6 +20,10 @@ final class Happenings {
     private final Machine machine;
     private final boolean onlyEmergencyStops;
     private final int[] starts;
+
+    /** For each start whether it is held, by its value. */
+    private final boolean[][] held;
+
     private final Machine.Move[] resets;
     private final Quiescence quiescence;
     private final List<Map<Long, Boolean>> leads = new ArrayList<>();
@@ -40,6 +44,7 @@ final class Happenings {
         starts = IntStream.of(machine.moving())
                 .filter(part -> isStart(machine.parts().get(part)))
                 .toArray();
+        held = IntStream.of(starts).mapToObj(this::held).toArray(boolean[][]::new);
         resets = IntStream.of(machine.moving())
                 .filter(part -> isStopOrTrip(machine.parts().get(part)))
                 .mapToObj(part -> new Machine.Move(part, machine.component(part).rest(), true))
@@ -127,12 +132,20 @@ final class Happenings {
 
     /** Whether no start is held; a switch that stays where it was turned to is not held. */
     boolean isQuiet(long state) {
-        for (int start : starts) {
-            if (isHeld(start, machine.value(state, start))) {
+        for (int start = 0; start < starts.length; start++) {
+            if (held[start][machine.value(state, starts[start])]) {
                 return false;
             }
         }
         return true;
+    }
+
+    private boolean[] held(int start) {
+        boolean[] byValue = new boolean[1 << machine.component(start).bits()];
+        for (int value = 0; value < byValue.length; value++) {
+            byValue[value] = isHeld(start, value);
+        }
+        return byValue;
     }
 
     private boolean isHeld(int start, int value) {
@@ -145,8 +158,8 @@ final class Happenings {
     }
 
     /** Whether all armatures have followed their coils, so that only timers may run. */
-    boolean isStill(long state) {
-        return quiescence.isStill(state);
+    boolean isStill(long state, Conduction conduction) {
+        return quiescence.isStill(state, conduction);
     }
 
     /** Whether a circuit that is left alone may come to drive a motor, by its number. */

@@ -2,6 +2,7 @@ package parable.proof;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
@@ -16,7 +17,7 @@ final class Neighbours {
     private final States states;
     private final int[] wayOfPlace;
     private final int placeWays;
-    private final int[][] byPlace;
+    private final long[][] byPlace;
     private final List<int[]> byGroup = new ArrayList<>();
     private final Numbering ways = new Numbering();
     private int[] wayOfGroup = new int[1 << 6];
@@ -27,12 +28,18 @@ final class Neighbours {
     private final List<Known> known = new ArrayList<>();
 
     /**
-     * What the circuit does by itself.
+     * What the circuit does by itself at some places of a group.
      *
      * @param groups the groups that it may come to; the place in the group stays
      * @param goesOn whether it has to go to one of them
+     * @param places those that were asked about, a bit each, in as many words as a {@link StateSet} has
      */
-    record Own(int[] groups, boolean goesOn) {}
+    record Own(int[] groups, boolean goesOn, long[] places) {
+
+        private boolean isSame(Own other) {
+            return goesOn == other.goesOn && Arrays.equals(groups, other.groups);
+        }
+    }
 
     /**
      * Nothing worked out yet.
@@ -42,7 +49,7 @@ final class Neighbours {
     Neighbours(Machine machine, States states) {
         this.machine = machine;
         this.states = states;
-        byPlace = new int[states.places()][];
+        byPlace = new long[states.places()][];
         Numbering waysOfPlaces = new Numbering();
         wayOfPlace = IntStream.range(0, states.places())
                 .map(place -> waysOfPlaces.add(machine.contacts(place)))
@@ -59,6 +66,22 @@ final class Neighbours {
             inGroup[way] = machine.conduction(states.first(group) | place);
         }
         return inGroup[way];
+    }
+
+    /** A state of those found for each way in which contacts may stand. */
+    LongStream oneOfEachWay() {
+        LongStream.Builder one = LongStream.builder();
+        BitSet met = new BitSet();
+        for (int group = 0; group < states.groups(); group++) {
+            for (int place = 0; place < states.places(); place++) {
+                int way = wayOf(group) * placeWays + wayOfPlace[place];
+                if (states.indexOf(group, place) >= 0 && !met.get(way)) {
+                    met.set(way);
+                    one.add(states.first(group) | place);
+                }
+            }
+        }
+        return one.build();
     }
 
     /** The number of the way in which the contacts stand that the groups tell apart. */
@@ -85,20 +108,26 @@ final class Neighbours {
      * @param conduction how the state there is joined and fed
      */
     Own own(int group, int place, Conduction conduction) {
-        long state = states.first(group) | place;
-        if (!conduction.isSure()) {
-            return worked(state, conduction);
-        }
         while (known.size() <= group) {
             known.add(new Known(states.first(known.size())));
         }
-        return known.get(group).own(state, conduction);
+        long state = states.first(group) | place;
+        Own own = conduction.isSure()
+                ? known.get(group).own(state, conduction)
+                : known.get(group).unsure(state, conduction);
+        own.places()[place >>> 6] |= 1L << place;
+        return own;
+    }
+
+    /** All that the circuit does by itself at the places of a group that were asked about; each of them is among the places of one. */
+    List<Own> known(int group) {
+        return group < known.size() ? known.get(group).all : List.of();
     }
 
     private Own worked(long state, Conduction conduction) {
         found = 0;
         boolean goesOn = machine.eachOwn(state, conduction, this::find);
-        return new Own(Arrays.copyOf(groups, found), goesOn);
+        return new Own(Arrays.copyOf(groups, found), goesOn, new long[states.words()]);
     }
 
     private void find(long next) {
@@ -116,6 +145,7 @@ final class Neighbours {
         private int[] scanned = new int[2];
         private Own[] own = new Own[2];
         private int size;
+        private final List<Own> all = new ArrayList<>(2);
 
         private Known(long first) {
             held = machine.held(first);
@@ -137,18 +167,33 @@ final class Neighbours {
             }
             fed[size] = feeds;
             scanned[size] = scan;
-            own[size] = worked(state, conduction);
+            own[size] = noted(worked(state, conduction));
             return own[size++];
+        }
+
+        /** Where it is not sure what a coil feels, what comes of it need not be what comes of it elsewhere. */
+        private Own unsure(long state, Conduction conduction) {
+            return noted(worked(state, conduction));
+        }
+
+        private Own noted(Own worked) {
+            for (Own same : all) {
+                if (same.isSame(worked)) {
+                    return same;
+                }
+            }
+            all.add(worked);
+            return worked;
         }
     }
 
-    /** The places in the same group that a hand leads to. */
-    int[] places(int group, int place) {
+    /** The places in the same group that a hand leads to, a bit each. */
+    long[] places(int group, int place) {
         if (byPlace[place] == null) {
-            byPlace[place] = byHand(states.first(group) | place)
+            byPlace[place] = new long[states.words()];
+            byHand(states.first(group) | place)
                     .filter(next -> states.groupOf(next) == group)
-                    .mapToInt(next -> (int) next & states.places() - 1)
-                    .toArray();
+                    .forEach(next -> byPlace[place][states.place(next) >>> 6] |= 1L << states.place(next));
         }
         return byPlace[place];
     }

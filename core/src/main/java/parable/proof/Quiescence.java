@@ -33,8 +33,7 @@ final class Quiescence {
     record Rests(Set<Long> states, boolean shorted, boolean restless) {}
 
     /** Whether all armatures have followed their coils in a state, and whatever else is quick has happened: only timers may run. */
-    boolean isStill(long state) {
-        Conduction conduction = machine.conduction(state);
+    boolean isStill(long state, Conduction conduction) {
         return machine.allOwn(
                 state,
                 conduction,

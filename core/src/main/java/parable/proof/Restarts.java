@@ -1,6 +1,5 @@
 package parable.proof;
 
-import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import parable.bench.Moment;
@@ -75,24 +74,23 @@ final class Restarts implements ClaimSource {
 
     /** What becomes of the claim for one motor, empty if it holds at any speed. */
     private Optional<Claim> broken(int motor, Happenings happenings) {
-        BitSet leading =
-                explorer.course().leadingTo(index -> (explorer.conduction(index).driven() >> motor & 1) == 1);
-        for (int index = leading.nextClearBit(0); index < explorer.visited(); index = leading.nextClearBit(index + 1)) {
+        StateSet leading =
+                explorer.leadingTo(index -> (explorer.conduction(index).driven() >> motor & 1) == 1);
+        for (int index = 0; index < explorer.visited(); index++) {
+            if (leading.has(index)) {
+                continue;
+            }
             long state = explorer.states().key(index);
             boolean atRest = explorer.isSettled(index) && !explorer.isDriven(index);
             if (happenings.isQuiet(state)) {
-                Optional<Machine.Move> move = happenings.firstTo(
-                        next -> leadsThere(leading, explorer.states().indexOf(next)), state, atRest);
-                if (move.isPresent() && happenings.isStill(state)) {
+                Optional<Machine.Move> move =
+                        happenings.firstTo(next -> leading.has(explorer.states().indexOf(next)), state, atRest);
+                if (move.isPresent() && happenings.isStill(state, explorer.conduction(index))) {
                     return Optional.of(decided(motor, index, move.get()));
                 }
             }
         }
         return Optional.empty();
-    }
-
-    private static boolean leadsThere(BitSet leading, int index) {
-        return index >= 0 && leading.get(index);
     }
 
     private Claim decided(int motor, int index, Machine.Move move) {
@@ -134,7 +132,7 @@ final class Restarts implements ClaimSource {
             boolean happens = happenings.isQuiet(before)
                     && happenings.counts(before, hand, atRest)
                     && !happenings.leads(before, motor)
-                    && happenings.isStill(before);
+                    && happenings.isStill(before, conduction);
             return happens ? 1 : 0;
         }
 

@@ -80,7 +80,7 @@ public final class SingleFaults {
         unharmed = new Unharmed(everything);
         protecting = new Unharmed(everything);
         if (isAllHeld(explorer, claims)) {
-            unharmed.add(machine, explorer.states());
+            unharmed.add(machine, explorer);
         }
     }
 
@@ -210,7 +210,7 @@ public final class SingleFaults {
                 .filter(claim -> !isEarthed(fault) || !MADE_BY_EARTH.contains(claim.id()))
                 .toList();
         if (isAllHeld(explorer, claims)) {
-            (isEarthed(fault) ? protecting : unharmed).add(machine, explorer.states());
+            (isEarthed(fault) ? protecting : unharmed).add(machine, explorer);
         }
         return claims.stream().filter(claim -> !claim.verdict().holds()).toList();
     }

@@ -1,7 +1,6 @@
 package parable.proof;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +31,7 @@ final class Stops implements ClaimSource {
     private final Explorer explorer;
     private final Deciding deciding;
     private final PowerPath power;
-    private final Map<Integer, BitSet> toRest = new HashMap<>();
+    private final Map<Integer, StateSet> toRest = new HashMap<>();
 
     Stops(Assembly assembly, Machine machine, Explorer explorer, Deciding deciding) {
         this.machine = machine;
@@ -102,11 +101,11 @@ final class Stops implements ClaimSource {
     private long stoppedBy(int part, long all) {
         long stopped = 0;
         for (int motor = 0; motor < machine.motors().size(); motor++) {
-            BitSet leading = toRest.computeIfAbsent(motor, this::leadingToRest);
+            StateSet leading = toRest.computeIfAbsent(motor, this::leadingToRest);
             for (int index : explorer.settled()) {
                 if ((driven(index) >> motor & 1) == 1) {
                     int pressed = pressed(index, part);
-                    if (pressed >= 0 && leading.get(pressed)) {
+                    if (leading.has(pressed)) {
                         stopped |= 1L << motor;
                         break;
                     }
@@ -117,8 +116,8 @@ final class Stops implements ClaimSource {
     }
 
     /** The states from which a motor may come to rest by itself. */
-    private BitSet leadingToRest(int motor) {
-        return explorer.course().leadingTo(index -> explorer.isSettled(index) && (driven(index) >> motor & 1) == 0);
+    private StateSet leadingToRest(int motor) {
+        return explorer.leadingTo(index -> explorer.isSettled(index) && (driven(index) >> motor & 1) == 0);
     }
 
     /** Whether there is a state of rest in which pressing it takes the voltage of a coil that is in. */

@@ -45,17 +45,9 @@ final class Unharmed {
         this.everything = everything;
     }
 
-    /** Adds a machine in which everything held. */
-    void add(Machine machine, States states) {
-        Numbering ways = new Numbering();
-        LongStream.Builder first = LongStream.builder();
-        for (int i = 0; i < states.size(); i++) {
-            int before = ways.size();
-            if (ways.add(machine.contacts(states.key(i))) == before) {
-                first.add(states.key(i));
-            }
-        }
-        known.add(new Known(machine, first.build().toArray()));
+    /** Adds a machine that was explored, and in which everything held. */
+    void add(Machine machine, Explorer explorer) {
+        known.add(new Known(machine, explorer.oneOfEachWay().toArray()));
     }
 
     /** Whether a machine is like one of them. */
