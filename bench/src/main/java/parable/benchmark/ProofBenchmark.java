@@ -24,7 +24,9 @@ import parable.starters.Library;
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 3, time = 3)
 @Measurement(iterations = 3, time = 3)
-@Fork(1)
+@Fork(
+        value = 1,
+        jvmArgs = {"-Xmx1200m", "-XX:+UseSerialGC"})
 public class ProofBenchmark {
 
     /** The starter. */
