@@ -22,7 +22,7 @@ import parable.parts.Source;
  * @param tiedTo for each source the node of an input to which the diodes of a rectifier tie its reference, -1 if none do
  * @param loadFrom first node of each load
  * @param loadTo second node of each load
- * @param loadAdmittance for each load its AC conductance, its AC susceptance and its DC conductance
+ * @param loadAdmittance for each load its AC conductance, its AC susceptance, its DC conductance, and what an ohmmeter finds of it
  * @param diodeFrom the node at the anode of each diode
  * @param diodeTo the node at its cathode
  * @param diodeSource the source that each diode belongs to
@@ -141,6 +141,8 @@ record CompiledBranches(
 
     private static double[] admittance(Load load) {
         double square = load.ohms() * load.ohms() + load.reactance() * load.reactance();
-        return new double[] {load.ohms() / square, -load.reactance() / square, 1 / load.directOhms()};
+        return new double[] {
+            load.ohms() / square, -load.reactance() / square, 1 / load.directOhms(), 1 / load.meterOhms()
+        };
     }
 }

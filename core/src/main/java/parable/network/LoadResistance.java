@@ -7,7 +7,7 @@ import java.util.List;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
-/** The resistance that the loads between two groups of joined nodes make together against direct current. */
+/** The resistance that the loads between two groups of joined nodes make together for an ohmmeter. */
 final class LoadResistance {
 
     private LoadResistance() {}
@@ -26,7 +26,7 @@ final class LoadResistance {
             int one = row[groups[branch.from()]];
             int other = row[groups[branch.to()]];
             if (one >= 0 && one != other) {
-                double conductance = network.loadAdmittance(load)[2];
+                double conductance = network.loadAdmittance(load)[3];
                 conductances.add(one, one, conductance);
                 conductances.add(other, other, conductance);
                 conductances.add(one, other, -conductance);

@@ -42,7 +42,8 @@ final class ControllerKinds {
         long filter = Math.round(settings.quantity("filter", "ms", 0, 100, 3) * 1000);
         boolean direct = supply.kind() == CurrentKind.DC;
         List<Load> loads = new ArrayList<>();
-        loads.add(Load.ofPower(direct ? "+" : "L", direct ? "-" : "N", LoadRole.INPUT, supply, 10, 0.9));
+        loads.add(Load.ofPower(direct ? "+" : "L", direct ? "-" : "N", LoadRole.INPUT, supply, 10, 0.9)
+                .electronic());
         for (int i = 0; i < inputs; i++) {
             loads.add(Load.ofPower("I" + i, "IC", LoadRole.READING, reading, 0.17, 1));
         }

@@ -12,15 +12,27 @@ import java.util.Objects;
  * @param ohms its resistance in ohms, above 0
  * @param reactance its reactance in ohms at the supply's frequency, not negative; it does not hinder DC
  * @param directOhms what it has against DC in ohms, above 0: the copper of a winding, the whole of a lamp
+ * @param meterOhms what an ohmmeter shows of it in ohms, above 0: its volt or two lights no lamp and opens no rectifier, so that these show next
+ *     to nothing
  */
 public record Load(
-        String from, String to, LoadRole role, RatedVoltage rated, double ohms, double reactance, double directOhms) {
+        String from,
+        String to,
+        LoadRole role,
+        RatedVoltage rated,
+        double ohms,
+        double reactance,
+        double directOhms,
+        double meterOhms) {
+
+    /** What an ohmmeter shows at least of a lamp with diodes or of electronics, in ohms. */
+    private static final double HARDLY_ANYTHING = 1e6;
 
     public Load {
         Objects.requireNonNull(role, "role");
-        if (!(ohms > 0) || !(reactance >= 0) || !(directOhms > 0)) {
+        if (!(ohms > 0) || !(reactance >= 0) || !(directOhms > 0) || !(meterOhms > 0)) {
             throw new IllegalArgumentException("a load has more than 0 ohm and no negative reactance, found " + ohms
-                    + ", " + reactance + ", " + directOhms);
+                    + ", " + reactance + ", " + directOhms + ", " + meterOhms);
         }
     }
 
@@ -36,7 +48,13 @@ public record Load(
                 rated,
                 impedance * factor,
                 impedance * Math.sqrt(1 - factor * factor),
+                impedance * factor,
                 impedance * factor);
+    }
+
+    /** A load of pure resistance. */
+    static Load ofOhms(String from, String to, LoadRole role, RatedVoltage rated, double ohms) {
+        return new Load(from, to, role, rated, ohms, 0, ohms, ohms);
     }
 
     /** Whether its other side is the inner star point of a motor, which no rung can reach. */
@@ -46,6 +64,11 @@ public record Load(
 
     /** This load with another resistance against DC, in ohms. */
     Load withDirectOhms(double resistance) {
-        return new Load(from, to, role, rated, ohms, reactance, resistance);
+        return new Load(from, to, role, rated, ohms, reactance, resistance, resistance);
+    }
+
+    /** This load behind diodes or made of electronics, so that an ohmmeter shows hardly anything of it. */
+    Load electronic() {
+        return new Load(from, to, role, rated, ohms, reactance, directOhms, HARDLY_ANYTHING);
     }
 }

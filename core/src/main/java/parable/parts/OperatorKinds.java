@@ -45,7 +45,11 @@ final class OperatorKinds {
                         OperatorKinds::zeroSpeedSwitch),
                 new PartKind("pilot-lamp", Family.PILOT_LAMP, List.of("lamp", "colour"), OperatorKinds::pilotLamp),
                 new PartKind("horn", Family.HORN, List.of("rated"), OperatorKinds::horn),
-                new PartKind("solenoid", Family.SOLENOID, List.of("coil", "holding"), OperatorKinds::solenoid));
+                new PartKind(
+                        "solenoid",
+                        Family.SOLENOID,
+                        List.of("coil", "holding", "inrush", "ohms"),
+                        OperatorKinds::solenoid));
     }
 
     /** Momentary; blocks as fitted. */
@@ -113,28 +117,28 @@ final class OperatorKinds {
                 .build();
     }
 
-    /** A lamp of 2 VA. */
+    /** A lamp of 2 VA, of light-emitting diodes as all are that are sold today. */
     private static Part pilotLamp(PartBuilder part, Settings settings) throws SettingException {
         settings.colour("colour");
         return part.loads(List.of(lamp(settings))).build();
     }
 
     private static Load lamp(Settings settings) throws SettingException {
-        return Load.ofPower("X1", "X2", LoadRole.LAMP, settings.voltage("lamp", BY_DEFAULT), 2, 1);
+        return Load.ofPower("X1", "X2", LoadRole.LAMP, settings.voltage("lamp", BY_DEFAULT), 2, 1)
+                .electronic();
     }
 
     /** A horn or buzzer of 5 VA. */
     private static Part horn(PartBuilder part, Settings settings) throws SettingException {
-        return part.loads(
-                        List.of(Load.ofPower("X1", "X2", LoadRole.HORN, settings.voltage("rated", BY_DEFAULT), 5, 0.8)))
+        return part.loads(List.of(Load.ofPower("X1", "X2", LoadRole.HORN, settings.voltage("rated", BY_DEFAULT), 5, 0.8)
+                        .electronic()))
                 .build();
     }
 
     /** A solenoid, as of a valve. */
     private static Part solenoid(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage rated = settings.voltage("coil", BY_DEFAULT);
-        double holding = settings.quantity("holding", "VA", 0.5, 500, 10);
-        return part.loads(List.of(Load.ofPower("A1", "A2", LoadRole.SOLENOID, rated, holding, 0.4)))
+        return part.loads(List.of(settings.coil(LoadRole.SOLENOID, "A1", "A2", rated, CoilData.SOLENOID)))
                 .build();
     }
 }

@@ -41,7 +41,16 @@ final class RelayKinds {
                 new PartKind(
                         "control-relay",
                         Family.CONTROL_RELAY,
-                        List.of("coil", "holding", "pull-in", "drop-out", "suppressor", "changeovers", "base"),
+                        List.of(
+                                "coil",
+                                "holding",
+                                "inrush",
+                                "ohms",
+                                "pull-in",
+                                "drop-out",
+                                "suppressor",
+                                "changeovers",
+                                "base"),
                         RelayKinds::controlRelay),
                 new PartKind(
                         "timer",
@@ -62,7 +71,7 @@ final class RelayKinds {
     /** Changeover contacts, break before make. */
     private static Part controlRelay(PartBuilder part, Settings settings) throws SettingException {
         Base base = base(settings, List.of("1", "2", "4"), 2);
-        Load coil = settings.coil(base.coil.get(0), base.coil.get(1), 1.5);
+        Load coil = settings.coil(base.coil.get(0), base.coil.get(1), CoilData.CONTROL_RELAY);
         return part.contacts(changeovers(base))
                 .loads(List.of(coil))
                 .movedBy(settings.electromagnet(coil), settings.suppressed(Travel.CONTROL_RELAY, coil))
@@ -74,7 +83,8 @@ final class RelayKinds {
         String function = settings.oneOf("function", FUNCTIONS, "on-delay");
         TimeRange setting = settings.time("setting", 5);
         Base base = base(settings, List.of("5", "6", "8"), 1);
-        Load coil = settings.coil(base.coil.get(0), base.coil.get(1), 1.5);
+        Load coil = settings.coil(base.coil.get(0), base.coil.get(1), CoilData.CONTROL_RELAY)
+                .electronic();
         TimerProgram program =
                 switch (function) {
                     case "off-delay" -> TimerProgram.offDelay(setting);

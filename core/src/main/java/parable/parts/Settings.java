@@ -93,10 +93,25 @@ final class Settings {
         return new TimeRange(micros - micros / 50, micros, micros + micros / 50);
     }
 
-    /** The coil of a contactor, relay or timer: settings {@code coil} and {@code holding}. */
-    Load coil(String from, String to, double holdingByDefault) throws SettingException {
-        RatedVoltage rated = voltage("coil", new RatedVoltage(230, CurrentKind.AC));
-        return Load.ofPower(from, to, LoadRole.COIL, rated, quantity("holding", "VA", 0.5, 500, holdingByDefault), 0.3);
+    /** The coil of a contactor, relay or timer: settings {@code coil}, {@code holding}, {@code inrush} and {@code ohms}. */
+    Load coil(String from, String to, CoilData byDefault) throws SettingException {
+        return coil(LoadRole.COIL, from, to, voltage("coil", new RatedVoltage(230, CurrentKind.AC)), byDefault);
+    }
+
+    /** The coil of whatever an armature is moved by: settings {@code holding}, {@code inrush} and {@code ohms}. */
+    Load coil(LoadRole role, String from, String to, RatedVoltage rated, CoilData byDefault) throws SettingException {
+        CoilData coil = coilData(byDefault);
+        Load load = Load.ofPower(from, to, role, rated, coil.sealed(), CoilData.SEALED_POWER_FACTOR);
+        return rated.kind() == CurrentKind.DC && device.setting("ohms").isEmpty()
+                ? load
+                : load.withDirectOhms(quantity("ohms", "ohm", 0.1, 1_000_000, coil.directOhms(rated)));
+    }
+
+    private CoilData coilData(CoilData byDefault) throws SettingException {
+        double sealed = quantity("holding", "VA", 0.5, 500, byDefault.sealed());
+        double inrush = quantity(
+                "inrush", "VA", sealed, 10_000, Math.max(sealed, sealed * byDefault.inrush() / byDefault.sealed()));
+        return new CoilData(sealed, inrush);
     }
 
     /**

@@ -48,7 +48,16 @@ final class SwitchgearKinds {
                 new PartKind(
                         "contactor",
                         Family.CONTACTOR,
-                        List.of("coil", "holding", "pull-in", "drop-out", "suppressor", "aux"),
+                        List.of(
+                                "rated",
+                                "coil",
+                                "holding",
+                                "inrush",
+                                "ohms",
+                                "pull-in",
+                                "drop-out",
+                                "suppressor",
+                                "aux"),
                         SwitchgearKinds::contactor),
                 new PartKind(
                         "overload-relay",
@@ -128,7 +137,8 @@ final class SwitchgearKinds {
 
     /** Three poles, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
-        Load coil = settings.coil("A1", "A2", 8);
+        Load coil = settings.coil(
+                "A1", "A2", CoilData.contactor(settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
         return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))
                 .movedBy(settings.electromagnet(coil), settings.suppressed(Travel.CONTACTOR, coil))

@@ -76,10 +76,18 @@ public sealed interface Observation {
         return colon < 0 ? "wire " + place : place.substring(0, colon) + " " + place.substring(colon + 1);
     }
 
-    /** The resistance between two terminals or wire numbers: within a fifth; below an ohm is joined, above a megohm open. */
+    /**
+     * The resistance between two terminals or wire numbers: below an ohm is joined, above a megohm open. A coil or a winding may have half or
+     * twice of what is usual for its size: its own data, or its twin, say it better. Through lamps and electronics a meter shows anything above
+     * ten kilohms, or open.
+     */
     record Ohms(String red, String black) implements Observation {
 
         private static final double OPEN = 1e6;
+        private static final double HARDLY_ANYTHING = 1e5;
+        private static final double HIGH = 1e4;
+        private static final double MAY_DIFFER = 2;
+        private static final String ABOVE = "above 10 k\u03a9, or open";
 
         @Override
         public String words() {
@@ -93,8 +101,11 @@ public sealed interface Observation {
             if (Double.isNaN(ohms)) {
                 return Found.words(reading.text());
             }
-            if (ohms >= OPEN) {
-                return new Found("open", Optional.of(Double.POSITIVE_INFINITY));
+            if (Double.isInfinite(ohms)) {
+                return new Found("open", Optional.of(ohms));
+            }
+            if (ohms >= HARDLY_ANYTHING) {
+                return new Found(ABOVE, Optional.of(ohms));
             }
             return ohms < JOINED
                     ? new Found("0 \u03a9", Optional.of(0.0))
@@ -107,10 +118,16 @@ public sealed interface Observation {
         public boolean accepts(Found expected, String written) {
             boolean open = List.of("open", "ol", "o.l.", "inf")
                     .contains(written.strip().toLowerCase(Locale.ROOT));
-            if (expected.value().filter(value -> value.isInfinite()).isPresent()) {
-                return open || isAsExpected(written) || number(written).orElse(0) >= OPEN;
+            double value = expected.value().orElse(Double.NaN);
+            if (value >= HARDLY_ANYTHING) {
+                double least = Double.isInfinite(value) ? OPEN : HIGH;
+                return open || isSame(expected, written) || number(written).orElse(0) >= least;
             }
-            return !open && isNear(expected, written, 0.2, JOINED);
+            OptionalDouble number = number(written);
+            double found = number.orElse(Double.NaN);
+            return isSame(expected, written)
+                    || Math.abs(found - value) <= JOINED
+                    || value >= JOINED && found >= value / MAY_DIFFER && found <= value * MAY_DIFFER;
         }
     }
 

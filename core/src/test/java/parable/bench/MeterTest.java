@@ -62,9 +62,9 @@ class MeterTest {
         bench.runUntil(2_000_000);
 
         assertThat(read(Range.OHMS, "S0:11", "S0:12").text()).isEqualTo("0.0 \u03a9, joined");
-        double coilAndLamp = 1 / (1 / (231.0 * 231 / 8 * 0.3) + 1 / (231.0 * 231 / 2));
         assertThat(read(Range.OHMS, "7", "2").value())
-                .hasValueSatisfying(value -> assertThat(value).isCloseTo(coilAndLamp, within(30.0)));
+                .as("the copper of a coil of 230 V for 12 A, by data sheets; the lamp beside it shows nothing")
+                .hasValueSatisfying(value -> assertThat(value).isBetween(500.0, 700.0));
         bench.act(new Action(Verb.HIT, "S4"));
         assertThat(read(Range.OHMS, "S4:11", "S4:12").text()).isEqualTo("open");
     }
