@@ -1,135 +1,121 @@
 package parable.wiring;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import parable.circuit.Node;
 import parable.circuit.Practice;
-import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
-import parable.parts.CurrentKind;
 import parable.parts.Family;
-import parable.parts.Load;
 import parable.parts.Part;
-import parable.parts.Protection;
 
 /**
- * Colours and cross-sections as usual in a practice: IEC 60204-1 (13.2.4) and NFPA 79 (13.2). Sizes by the largest breaker or fuse in the power
- * circuit: IEC 60204-1:2016, table 6, method B2; NEC table 310.16, 60 degrees. They are proposals; local code decides.
+ * Colours and cross-sections as usual in a practice: IEC 60204-1:2016 (13.2.4) and NFPA 79 (13.2). The size of a wire goes by the nearest breaker or
+ * fuse before it: IEC 60204-1:2016, table 6, method B2; NEC table 310.16, 60 degrees. That of a protective conductor goes by the largest wire
+ * beside it: IEC 60204-1:2016, table 1; NEC table 250.122. They are proposals; local code decides.
  */
 final class Conductors {
 
-    private static final double[] IEC_AMPERES = {13.1, 17.4, 23, 30, 40, 54, 70};
-    private static final String[] IEC_SIZES = {"1.5 mm²", "2.5 mm²", "4 mm²", "6 mm²", "10 mm²", "16 mm²", "25 mm²"};
-    private static final String CONTROL = "1 mm²";
-
-    /** DIN 46228-4. */
-    private static final String[] FERRULES = {"black", "blue", "grey", "yellow", "red", "blue", "yellow"};
-
-    private static final double[] NEC_AMPERES = {15, 20, 30, 40, 55, 70, 95};
-    private static final String[] NEC_SIZES = {"14 AWG", "12 AWG", "10 AWG", "8 AWG", "6 AWG", "4 AWG", "2 AWG"};
+    private static final String EARTH_COLOUR = "green-yellow";
 
     private final Assembly assembly;
+    private final PanelLayout layout;
+    private final Feeds feeds;
+    private final WireSizes sizes;
     private final boolean iec;
-    private final double amperes;
 
-    Conductors(Assembly assembly, Practice practice) {
+    Conductors(Assembly assembly, Practice practice, PanelLayout layout) {
         this.assembly = assembly;
+        this.layout = layout;
+        feeds = new Feeds(assembly);
+        sizes = WireSizes.of(practice);
         iec = practice == Practice.IEC;
-        amperes = assembly.parts().stream()
-                .filter(part -> part.family() == Family.BREAKER)
-                .flatMap(part -> part.protection().stream())
-                .mapToDouble(Protection::amperes)
-                .max()
-                .orElse(10);
-    }
-
-    private Part part(Terminal terminal) {
-        return assembly.part(terminal.tag()).orElseThrow();
-    }
-
-    private boolean isEarth(Node node) {
-        return node.terminals().stream().anyMatch(terminal -> terminal.marking().equals("PE"));
-    }
-
-    /** Whether a node is part of the power circuit: all its terminals are poles, windings or sources. */
-    private boolean isPower(Node node) {
-        Sheet sheet = assembly.sheet();
-        boolean inLadder =
-                sheet.control().stream().flatMap(rung -> rung.terminals()).anyMatch(node.terminals()::contains);
-        boolean rail = sheet.rails().stream().anyMatch(one -> node.names().contains(one.name()));
-        return !inLadder && !rail;
-    }
-
-    /** Whether the return side that is bonded to earth is on a node. */
-    private boolean isGrounded(Node node) {
-        return node.terminals().stream().anyMatch(terminal -> part(terminal).sources().stream()
-                .anyMatch(source -> source.grounded() && source.reference().equals(terminal.marking())));
-    }
-
-    private boolean isDirect(Node node) {
-        return node.terminals().stream()
-                        .anyMatch(terminal -> isDirectLoad(terminal)
-                                || part(terminal).sources().stream()
-                                        .anyMatch(source -> source.rated().kind() == CurrentKind.DC
-                                                && List.of(source.live(), source.reference())
-                                                        .contains(terminal.marking())))
-                || joinsDirect(node);
-    }
-
-    private boolean isDirectLoad(Terminal terminal) {
-        return part(terminal).loads().stream()
-                .filter(load -> List.of(load.from(), load.to()).contains(terminal.marking()))
-                .map(Load::rated)
-                .anyMatch(rated -> rated.kind() == CurrentKind.DC);
-    }
-
-    /** Whether a rung that a node is on has a load for direct voltage. */
-    private boolean joinsDirect(Node node) {
-        return assembly.sheet().control().stream()
-                .filter(rung -> rung.terminals().anyMatch(node.terminals()::contains))
-                .anyMatch(rung -> rung.items().stream()
-                        .anyMatch(
-                                item -> item instanceof RungItem.Passage passage && isDirectLoad(passage.lineSide())));
     }
 
     /** What a wire of a node is made of. */
     Conductor of(Node node) {
-        String size = size(node);
-        int at = List.of(IEC_SIZES).indexOf(size);
-        String ferrule = size.equals(CONTROL) ? "red ferrule" : at < 0 ? "none" : FERRULES[at] + " ferrule";
-        return new Conductor(colour(node), size, ferrule);
+        return conductor(isEarth(node) ? EARTH_COLOUR : colour(node), amperes(node), isPower(node));
+    }
+
+    /**
+     * What the protective conductor to a terminal is made of.
+     *
+     * @param terminal of a motor, or of metal that devices are on
+     */
+    Conductor protective(Terminal terminal) {
+        boolean metal = assembly.part(terminal.tag())
+                .filter(part -> part.family() == Family.METALWORK)
+                .isPresent();
+        String place = layout.place(terminal.tag());
+        Predicate<Terminal> beside =
+                one -> metal ? layout.place(one.tag()).equals(place) : one.tag().equals(terminal.tag());
+        List<Node> lines = assembly.nodes().all().stream()
+                .filter(node -> !isEarth(node) && node.terminals().stream().anyMatch(beside))
+                .toList();
+        String size = sizes.protective(
+                lines.stream().mapToDouble(this::amperes).max().orElse(0),
+                lines.stream().anyMatch(this::isPower));
+        return new Conductor(EARTH_COLOUR, size, sizes.ferrule(size));
+    }
+
+    private Conductor conductor(String colour, double amperes, boolean power) {
+        String size = sizes.carrying(amperes, power).orElse(WireSizes.BY_CALCULATION);
+        return new Conductor(colour, size, sizes.ferrule(size));
+    }
+
+    private double amperes(Node node) {
+        return feeds.amperes(node).orElse(0);
+    }
+
+    private static boolean isEarth(Node node) {
+        return node.terminals().stream().anyMatch(terminal -> terminal.marking().equals("PE"));
+    }
+
+    /**
+     * What a wire to the line side of a breaker or fuse is made of, where that is for less than what comes before it: for so short a way the
+     * wire goes by the device at its end (IEC 60364-4-43, 433.2.2 and 434.2.1: up to 3 m; NEC 240.21(B)(1): up to 10 ft).
+     */
+    Optional<Conductor> tap(Node node, Terminal terminal) {
+        Part part = assembly.part(terminal.tag()).orElseThrow();
+        boolean pole = part.contacts().stream()
+                .anyMatch(contact ->
+                        contact.pole() && contact.marking().matches("(.*-)?" + terminal.marking() + "(-.*)?"));
+        Conductor whole = of(node);
+        return part.protection()
+                .filter(protection -> pole && protection.amperes() < amperes(node))
+                .map(protection -> conductor(whole.colour(), protection.amperes(), isPower(node)))
+                .filter(tapped -> !tapped.equals(whole));
+    }
+
+    /** Whether a node is part of the power circuit: not of the ladder, nor on the way to it from a transformer or DC supply. */
+    private boolean isPower(Node node) {
+        return !isInLadder(node)
+                && !(feeds.isConverted(node) && feeds.joinedWith(node).stream().anyMatch(this::isInLadder));
+    }
+
+    private boolean isInLadder(Node node) {
+        Sheet sheet = assembly.sheet();
+        Stream<Terminal> ladder = sheet.control().stream().flatMap(rung -> rung.terminals());
+        return sheet.rails().stream().anyMatch(one -> node.names().contains(one.name()))
+                || ladder.anyMatch(node.terminals()::contains);
     }
 
     private String colour(Node node) {
-        if (isEarth(node)) {
-            return "green-yellow";
-        }
         if (isPower(node)) {
-            return isGrounded(node) ? neutral() : "black";
+            return feeds.isGrounded(node) ? iec ? "light blue" : "white" : "black";
         }
-        boolean direct = isDirect(node);
-        if (isGrounded(node)) {
-            return iec ? direct ? "blue" : "light blue" : direct ? "white with blue" : "white";
+        boolean direct = feeds.isDirect(node);
+        if (feeds.isGrounded(node)) {
+            return iec
+                    ? direct ? "blue" : feeds.isNeutral(node) ? "light blue" : "red"
+                    : direct ? "white with blue" : "white";
+        }
+        if (feeds.isAheadOfMainSwitch(node)) {
+            return "orange";
         }
         return direct ? "blue" : "red";
-    }
-
-    private String neutral() {
-        return iec ? "light blue" : "white";
-    }
-
-    private String size(Node node) {
-        if (!isPower(node) && !isEarth(node)) {
-            return iec ? CONTROL : "16 AWG";
-        }
-        double[] carries = iec ? IEC_AMPERES : NEC_AMPERES;
-        String[] sizes = iec ? IEC_SIZES : NEC_SIZES;
-        for (int i = 0; i < carries.length; i++) {
-            if (carries[i] >= amperes) {
-                return sizes[i];
-            }
-        }
-        return "by calculation";
     }
 }

@@ -9,7 +9,7 @@ import parable.circuit.Terminal;
  * @param number the wire number that goes on both ferrules
  * @param from the terminal that is wired already, or the first
  * @param to the terminal that it brings in
- * @param rung what it is made with: a rung of the ladder from 1 on, 0 for the power circuit
+ * @param rung what it is made with: the earlier rung of the ladder that it is on, from 1 on, 0 for the power circuit
  * @param seconds which of its two terminals get their second conductor by it
  * @param conductor what it is made of
  * @param metres its length in m

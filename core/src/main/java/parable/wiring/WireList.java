@@ -16,7 +16,7 @@ import parable.parts.Assembly;
 
 /**
  * All wires of a sheet in the order in which they are made: rung by rung from the first on, each from left to right up to the return, then the power
- * circuit. The wires of a node leave a place as seldom as can be, and are then as short as can be, with two conductors on a terminal at the
+ * circuit. A wire from one rung to another belongs to the earlier one, so that a rung has all its wires before the next begins. The wires of a node leave a place as seldom as can be, and are then as short as can be, with two conductors on a terminal at the
  * most, on a terminal of the strip two on either side. Where somebody wants them otherwise, they are as they are wanted.
  *
  * @param wires in that order
@@ -46,6 +46,8 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
         /** Leaving a place costs more than any way within one. */
         private static final double CROSSING = 1000;
 
+        private static final int POWER = 1_000_000;
+
         private final Assembly assembly;
         private final PanelLayout layout;
         private final Groups groups;
@@ -57,7 +59,7 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
             this.assembly = assembly;
             this.layout = layout;
             groups = new Groups(assembly, layout);
-            conductors = new Conductors(assembly, practice);
+            conductors = new Conductors(assembly, practice, layout);
             List<Rung> control = assembly.sheet().control();
             for (int i = 0; i < control.size(); i++) {
                 int rung = i + 1;
@@ -82,10 +84,23 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                     wires.addAll(wires(node, group));
                 }
             }
-            wires.sort(Comparator.comparingInt((Wire wire) -> wire.rung() == 0 ? Integer.MAX_VALUE : wire.rung())
-                    .thenComparingDouble(wire -> order.get(wire.to())));
+            wires.sort(Comparator.comparingInt((Wire wire) -> Math.min(rung(wire.from()), rung(wire.to())))
+                    .thenComparingDouble(this::turn));
             return new WireList(
                     seconds(wires), wires.stream().mapToDouble(Wire::metres).sum(), fromFirst);
+        }
+
+        /** When a wire is made within its rung: when the last of its terminals that are on that rung is come to. */
+        private double turn(Wire wire) {
+            return rung(wire.from()) == rung(wire.to())
+                    ? order.get(wire.to())
+                    : order.get(rung(wire.from()) < rung(wire.to()) ? wire.from() : wire.to());
+        }
+
+        /** The rung that a terminal is on; the power circuit comes after all of them. */
+        private int rung(Terminal terminal) {
+            int rung = rungs.get(terminal);
+            return rung == 0 ? POWER : rung;
         }
 
         private double fromFirst(List<Terminal> joined) {
@@ -119,15 +134,52 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
         private List<Wire> star(Node node, Terminal bar, List<Terminal> terminals) {
             return terminals.stream()
                     .filter(terminal -> !terminal.equals(bar))
-                    .map(terminal -> wire(node, bar, terminal))
+                    .map(terminal -> wire(node, bar, terminal, conductors.protective(terminal)))
                     .toList();
         }
 
+        /** In a row, but for what only a small fuse or breaker is fed by: its thin wire ends there, and no thick one lands under it. */
         private List<Wire> chain(Node node, List<Terminal> terminals) {
+            List<Terminal> taps = terminals.stream()
+                    .filter(terminal -> isOfDevice(terminal)
+                            && conductors.tap(node, terminal).isPresent())
+                    .toList();
+            List<Terminal> rest = terminals.stream()
+                    .filter(terminal -> !taps.contains(terminal))
+                    .toList();
+            if (taps.isEmpty() || rest.isEmpty()) {
+                return row(node, terminals);
+            }
+            List<Wire> wires = new ArrayList<>(row(node, rest));
+            for (Terminal tap : taps) {
+                Terminal from = Stream.concat(rest.stream(), taps.stream().takeWhile(one -> !one.equals(tap)))
+                        .filter(terminal -> ends(wires, terminal) < 2)
+                        .min(Comparator.comparingDouble(terminal -> distance(terminal, tap)))
+                        .orElseThrow();
+                Conductor thin = conductors.tap(node, tap).orElseThrow();
+                boolean forward = order.get(from) <= order.get(tap);
+                wires.add(wire(node, forward ? from : tap, forward ? tap : from, thin));
+            }
+            return wires;
+        }
+
+        private boolean isOfDevice(Terminal terminal) {
+            return assembly.part(terminal.tag()).isPresent();
+        }
+
+        private static long ends(List<Wire> wires, Terminal terminal) {
+            return wires.stream()
+                    .filter(wire -> wire.from().equals(terminal) || wire.to().equals(terminal))
+                    .count();
+        }
+
+        private double distance(Terminal one, Terminal other) {
+            return layout.metres(one, other) + (layout.crosses(one, other) ? CROSSING : 0);
+        }
+
+        private List<Wire> row(Node node, List<Terminal> terminals) {
             List<Integer> way = ShortestPath.through(
-                    terminals.size(),
-                    (one, other) -> layout.metres(terminals.get(one), terminals.get(other))
-                            + (layout.crosses(terminals.get(one), terminals.get(other)) ? CROSSING : 0));
+                    terminals.size(), (one, other) -> distance(terminals.get(one), terminals.get(other)));
             List<Wire> wires = new ArrayList<>();
             for (int i = 1; i < way.size(); i++) {
                 Terminal one = terminals.get(way.get(i - 1));
@@ -140,17 +192,17 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
         /** A wire from that of two terminals which is met first. */
         private Wire ordered(Node node, Terminal one, Terminal other) {
             boolean forward = order.get(one) <= order.get(other);
-            return wire(node, forward ? one : other, forward ? other : one);
+            return wire(node, forward ? one : other, forward ? other : one, conductors.of(node));
         }
 
-        private Wire wire(Node node, Terminal from, Terminal to) {
+        private Wire wire(Node node, Terminal from, Terminal to, Conductor conductor) {
             return new Wire(
                     node.number(),
                     from,
                     to,
-                    rungs.get(to),
+                    Math.min(rung(from), rung(to)) % POWER,
                     List.of(),
-                    conductors.of(node),
+                    conductor,
                     layout.metres(from, to),
                     layout.route(from, to),
                     layout.crosses(from, to));
