@@ -20,8 +20,8 @@ final class ProtectionRule implements Rule {
             for (Load load : part.loads()) {
                 boolean control =
                         load.role() == LoadRole.COIL || load.role() == LoadRole.LAMP || load.role() == LoadRole.HORN;
-                if (control && live(study, joints, study.node(part, load.from()))
-                        || control && live(study, joints, study.node(part, load.to()))) {
+                if (control && study.isJoinedWithLine(joints, study.node(part, load.from()))
+                        || control && study.isJoinedWithLine(joints, study.node(part, load.to()))) {
                     findings.add(new Finding(
                             "control-unprotected",
                             Severity.WARNING,
@@ -33,13 +33,5 @@ final class ProtectionRule implements Rule {
             }
         }
         return findings.stream().limit(1).toList();
-    }
-
-    private static boolean live(Study study, Solution joints, int node) {
-        return study.parts(Family.SUPPLY)
-                .flatMap(part -> part.sources().stream()
-                        .filter(source -> source.following().isEmpty())
-                        .map(source -> study.node(part, source.live())))
-                .anyMatch(live -> joints.joined(node, live));
     }
 }

@@ -56,6 +56,15 @@ final class Study {
         return colours;
     }
 
+    /** Whether a live terminal of a supply from outside is joined with a node. */
+    boolean isJoinedWithLine(Solution joints, int node) {
+        return parts(Family.SUPPLY)
+                .flatMap(part -> part.sources().stream()
+                        .filter(source -> source.following().isEmpty())
+                        .map(source -> node(part, source.live())))
+                .anyMatch(live -> joints.joined(node, live));
+    }
+
     Stream<Part> parts(Family... families) {
         return assembly.parts().stream().filter(part -> List.of(families).contains(part.family()));
     }

@@ -14,6 +14,7 @@ import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Contact;
+import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.Part;
 import parable.parts.Source;
@@ -169,21 +170,25 @@ public final class Network {
     }
 
     /**
-     * The nodes that are bonded to earth: grounded neutrals and secondaries, and the protective earth of each supply. The case of a motor or another metal
-     * part is so only by its own conductor.
+     * The nodes that are bonded to earth: the protective earth of each supply and its grounded neutral, and what is grounded of a transformer or a DC
+     * supply whose own conductor leads there. The case of a motor or another metal part is so only by its own conductor.
      */
     private Set<Integer> bondedNodes(List<Part> parts) {
         Set<Integer> bonded = new LinkedHashSet<>();
         for (Part part : parts) {
-            for (Source source : part.sources()) {
-                if (source.grounded()) {
-                    bonded.add(number(part.tag(), source.reference()));
-                }
-            }
-            if (part.bare().contains(PROTECTIVE_EARTH) && !part.sources().isEmpty()) {
+            if (part.family() == Family.SUPPLY && part.bare().contains(PROTECTIVE_EARTH)) {
                 bonded.add(number(part.tag(), PROTECTIVE_EARTH));
             }
         }
+        Set<Integer> grounded = new LinkedHashSet<>();
+        for (Part part : parts) {
+            boolean bonds = part.family() == Family.SUPPLY
+                    || part.bare().contains(PROTECTIVE_EARTH) && bonded.contains(number(part.tag(), PROTECTIVE_EARTH));
+            part.sources().stream()
+                    .filter(source -> source.grounded() && bonds)
+                    .forEach(source -> grounded.add(number(part.tag(), source.reference())));
+        }
+        bonded.addAll(grounded);
         return bonded;
     }
 

@@ -10,7 +10,8 @@ import java.util.Optional;
  * @param rated its voltage from reference to live
  * @param degrees its phase angle in degrees, 0 for DC
  * @param following the input that it follows, empty for one that has its voltage from outside the sheet
- * @param grounded whether its reference terminal is bonded to earth
+ * @param grounded whether its reference terminal is bonded to earth; that of a source which follows an input is linked to the PE terminal of its
+ *     device, and so to earth only by the conductor there
  */
 public record Source(
         String reference,

@@ -36,7 +36,7 @@ final class SupplyKinds {
                         Family.CONVERTER,
                         List.of("primary", "secondary", "rated", "secondary-side"),
                         SupplyKinds::controlTransformer),
-                new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output"), SupplyKinds::dcSupply),
+                new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output", "minus"), SupplyKinds::dcSupply),
                 new PartKind("rectifier", Family.CONVERTER, List.of("input"), SupplyKinds::rectifier),
                 new PartKind("resistor", Family.RESISTOR, List.of("resistance"), SupplyKinds::resistor),
                 new PartKind("metal-part", Family.METALWORK, List.of(), SupplyKinds::metalPart));
@@ -66,7 +66,7 @@ final class SupplyKinds {
                 .build();
     }
 
-    /** H1-H4 in, X1-X2 out; X2 grounded unless the secondary side floats. */
+    /** H1-H4 in, X1-X2 out; X2 is linked to PE unless the secondary side floats. */
     private static Part controlTransformer(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage primary = settings.voltage("primary", LINE_BY_DEFAULT);
         RatedVoltage secondary = settings.voltage("secondary", new RatedVoltage(120, CurrentKind.AC));
@@ -76,16 +76,20 @@ final class SupplyKinds {
         Load input = Load.ofPower("H1", "H4", LoadRole.INPUT, primary, rated, 0.9);
         return part.loads(List.of(input.withDirectOhms(PRIMARY_COPPER * primary.volts() * primary.volts() / rated)))
                 .sources(List.of(follower("X2", "X1", secondary, Source.Law.IN_PROPORTION, grounded)))
+                .bareTerminals("PE")
                 .build();
     }
 
-    /** L-N in, plus and minus out, floating. */
+    /** L-N in, plus and minus out; minus floats unless it is grounded. */
     private static Part dcSupply(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage input = settings.voltage("input", PHASE_BY_DEFAULT);
         RatedVoltage output = settings.voltage("output", new RatedVoltage(24, CurrentKind.DC));
+        boolean grounded = settings.oneOf("minus", List.of("floating", "grounded"), "floating")
+                .equals("grounded");
         return part.loads(List.of(
                         Load.ofPower("L", "N", LoadRole.INPUT, input, 60, 0.9).electronic()))
-                .sources(List.of(follower("-", "+", output, Source.Law.REGULATED, false)))
+                .sources(List.of(follower("-", "+", output, Source.Law.REGULATED, grounded)))
+                .bareTerminals("PE")
                 .build();
     }
 

@@ -132,7 +132,7 @@ final class FieldWiring {
         String back = railOf(graph.railsFrom(coil.to()).iterator().next());
         String input = part(coil).loads().get(coil.load()).rated().toString();
         String supply = panel.tag(american ? "PS" : "G", american ? 1 : 2);
-        panel.device("dc-supply", supply, "24 V supply", "panel", "input", input, "output", DC_24);
+        panel.device("dc-supply", supply, "24 V supply", "panel", "input", input, "output", DC_24, "minus", "grounded");
         String fuse = panel.tag(american ? "FU" : "F", american ? 1 : 3);
         panel.device("fuse", fuse, "Fuse of the 24 V", "panel", "rated", "2 A");
         plus = panel.rail("P");
@@ -140,6 +140,7 @@ final class FieldWiring {
         supplyRungs.add(line + " " + supply + "[L-N] " + back + " ; 24 V for the controller");
         panel.power(supply + "[+] " + panel.point() + " " + fuse + "[1-2] " + plus + " ; 24 V behind its own fuse");
         panel.power(supply + "[-] " + minus);
+        panel.ground(supply);
     }
 
     /** The variable of a contact that goes to an input as it is. */

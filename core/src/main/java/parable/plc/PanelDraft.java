@@ -26,6 +26,7 @@ import parable.parts.SettingException;
 final class PanelDraft {
 
     private static final int MOST_POSITIONS = 8;
+    private static final String EARTH = "PE";
 
     private final Sheet old;
     private final Map<String, Device> devices = new LinkedHashMap<>();
@@ -62,6 +63,21 @@ final class PanelDraft {
 
     void power(String text) {
         power.add(read(text));
+    }
+
+    /** Draws the protective conductor of a device, from where those of the sheet begin; nothing if it has none. */
+    void ground(String tag) {
+        String bar = power.stream().flatMap(Rung::points).anyMatch(point -> point.name()
+                        .equals(EARTH))
+                ? "@" + EARTH
+                : old.devices().stream()
+                        .filter(device -> device.kind().endsWith("-phase-supply"))
+                        .map(device -> device.tag() + "[" + EARTH + "]")
+                        .findFirst()
+                        .orElse("");
+        if (!bar.isEmpty()) {
+            power(bar + " " + tag + "[" + EARTH + "]");
+        }
     }
 
     /** A new rail of this name, or of the name with a number where there is one; its name. */

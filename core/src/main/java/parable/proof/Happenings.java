@@ -153,7 +153,8 @@ final class Happenings {
             return Component.Button.isPushed(value);
         }
         return machine.parts().get(start).drive() instanceof Drive.ByTurning turning
-                ? turning.springs().containsKey(turning.positions().get(value))
+                ? value < turning.positions().size()
+                        && turning.springs().containsKey(turning.positions().get(value))
                 : value != machine.component(start).rest();
     }
 

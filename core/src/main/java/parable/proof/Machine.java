@@ -612,8 +612,8 @@ final class Machine {
     }
 
     private boolean isOn(long state, Contact contact) {
-        int part = outputs[contact.closedIn() - 1];
-        return part != NONE && value(state, part) == 1;
+        int output = contact.closedIn() - 1;
+        return output < outputs.length && outputs[output] != NONE && value(state, outputs[output]) == 1;
     }
 
     /** Whether the coil of a moving part is fed enough for what it does. */

@@ -123,6 +123,7 @@ final class BadExamples {
         draft.rail("M24", "12");
         draft.device("push-button", "S1", "Start", "door", "blocks", "13-14 23-24", "colour", "green");
         draft.device("dc-supply", "G2", "Horn supply", "panel", "input", "230 V AC", "output", "24 V DC");
+        draft.power("@PE G2[PE]");
         draft.device("horn", "H1", "Horn", "wash floor", "rated", "24 V DC");
         draft.device("control-relay", "KA", "Horn relay", "panel", "coil", "230 V AC", "changeovers", "1");
         draft.power("G2[+] L24");

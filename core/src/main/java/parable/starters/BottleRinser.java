@@ -117,7 +117,17 @@ final class BottleRinser {
     }
 
     private static void devices(Draft draft) {
-        draft.device("dc-supply", "G2", "24 V supply", "panel", "input", "230 V AC", "output", "24 V DC");
+        draft.device(
+                "dc-supply",
+                "G2",
+                "24 V supply",
+                "panel",
+                "input",
+                "230 V AC",
+                "output",
+                "24 V DC",
+                "minus",
+                "grounded");
         draft.device("fuse", "F3", "Fuse of the 24 V", "panel", "rated", "2 A");
         draft.device(
                 "controller",

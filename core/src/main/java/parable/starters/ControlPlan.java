@@ -98,7 +98,9 @@ final class ControlPlan {
                         "input",
                         wish.motor().voltageToNeutral(),
                         "output",
-                        DIRECT);
+                        DIRECT,
+                        "minus",
+                        "grounded");
             }
         }
     }
@@ -174,7 +176,17 @@ final class ControlPlan {
     /** The device of the horn's own supply. */
     void hornDevices() {
         if (hornHasItsOwnSupply()) {
-            draft.device("dc-supply", tags.directSupply(), "Horn supply", "panel", "input", volts(), "output", DIRECT);
+            draft.device(
+                    "dc-supply",
+                    tags.directSupply(),
+                    "Horn supply",
+                    "panel",
+                    "input",
+                    volts(),
+                    "output",
+                    DIRECT,
+                    "minus",
+                    "grounded");
         }
     }
 

@@ -7,7 +7,10 @@ import java.util.function.IntFunction;
 import parable.circuit.Device;
 import parable.circuit.Rung;
 
-/** Draws the protective conductors of a sheet: every motor, and the metal of every place that devices are in, has its own from the supply. */
+/**
+ * Draws the protective conductors of a sheet: every motor, every transformer and DC supply, and the metal of every place that devices are in, has its own
+ * from the supply.
+ */
 final class Metalwork {
 
     private static final String PANEL = "panel";
@@ -17,6 +20,8 @@ final class Metalwork {
     /** What somebody operates stands in metal of its own, also where the motor is. */
     private static final Set<String> OPERATORS =
             Set.of("push-button", "illuminated-button", "emergency-stop", "selector", "drum-switch");
+
+    private static final Set<String> CONVERTERS = Set.of("control-transformer", "dc-supply");
 
     private Metalwork() {}
 
@@ -30,6 +35,15 @@ final class Metalwork {
         int beside = beside(draft, supply);
         if (draft.sheet().power().stream().noneMatch(rung -> rung.text().contains(frame))) {
             draft.power(beside, supply + "[PE] @PE " + frame);
+        }
+        for (Device device : draft.sheet().devices()) {
+            String terminal = device.tag() + "[PE]";
+            if (CONVERTERS.contains(device.kind())
+                    && draft.sheet().power().stream()
+                            .noneMatch(rung -> rung.text().contains(terminal))) {
+                beside++;
+                draft.power(beside, "@PE " + terminal);
+            }
         }
         List<Device> devices = draft.sheet().devices();
         Set<String> places = places(devices);

@@ -39,7 +39,7 @@ class ConvertersTest {
     void aTransformerFollowsItsPrimaryAndItsGroundedSideIsAtEarth() throws ActionRefusedException {
         Bench bench = closed(
                 "{\"tag\": \"T1\", \"kind\": \"control-transformer\", \"primary\": \"480 V AC\"}",
-                "\"G1[L1] Q1[1-2] T1[H1-H4] Q1[4-3] G1[L2]\"",
+                "\"G1[L1] Q1[1-2] T1[H1-H4] Q1[4-3] G1[L2]\", \"G1[PE] T1[PE]\"",
                 "");
 
         assertThat(volts(bench, "T1:X1", "T1:X2")).isCloseTo(120, within(0.1));
@@ -147,7 +147,7 @@ class ConvertersTest {
     void aConverterWhoseOutputIsLostGivesNothing() throws ActionRefusedException {
         Bench bench = closed(
                 "{\"tag\": \"T1\", \"kind\": \"control-transformer\", \"primary\": \"480 V AC\"}",
-                "\"G1[L1] Q1[1-2] T1[H1-H4] Q1[4-3] G1[L2]\"",
+                "\"G1[L1] Q1[1-2] T1[H1-H4] Q1[4-3] G1[L2]\", \"G1[PE] T1[PE]\"",
                 "");
         Fault lost = new Fault(Fault.Kind.LOST, "T1", "X1");
         bench.set(lost, true);

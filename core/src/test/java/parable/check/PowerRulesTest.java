@@ -2,17 +2,23 @@ package parable.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.circuit.Circuit;
 import parable.circuit.ColourCode;
 import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Extras;
 import parable.circuit.Practice;
+import parable.circuit.Rung;
+import parable.circuit.RungNotation;
+import parable.circuit.RungSyntaxException;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -75,7 +81,14 @@ class PowerRulesTest {
         "Wash pump, M1, voltage, 690 V AC, motor-voltage",
         "Mill, M1, voltage, 230 V AC, motor-voltage",
         "Wash pump, K1, Aux, 13-14, unknown-setting",
-        "Wash pump, S0, label, x, unknown-setting"
+        "Wash pump, S0, label, x, unknown-setting",
+        "Transformer, T1, rated, 150 VA, ''",
+        "Transformer, T1, rated, 20 VA, transformer-too-small",
+        "Transformer, K1, rated, 95 A, ''",
+        "Transformer, K1, rated, 265 A, transformer-too-small",
+        "Transformer, T1, secondary-side, floating, floating-supply",
+        "24 V DC, G2, minus, floating, floating-supply",
+        "24 V DC, G2, minus, grounded, ''"
     })
     void aWrongValueIsFoundAndARightOneIsNot(String sheet, String tag, String setting, String value, String code)
             throws PartException {
@@ -97,6 +110,53 @@ class PowerRulesTest {
                         .formatted(devices),
                 "\"G1[L1] Q1[1-2] M1[U1]\", \"G1[L2] Q1[3-4] M1[V1]\", \"G1[L3] Q1[5-6] M1[W1]\"" + power,
                 "");
+    }
+
+    /** Drawn by hand from line to motor, with what is written between them. */
+    private static Sheet fed(String devices, String between) {
+        return Examples.sheet(
+                "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\"}, {\"tag\": \"M1\", \"kind\": \"single-phase-motor\"}"
+                        + devices,
+                "\"G1[L] " + between + " M1[U1-U2] G1[N]\", \"G1[PE] @PE M1[PE]\"",
+                "");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "isolator, Q1, 1-2 | no-disconnect | false",
+                "isolator, Q1, 1-2 | short-circuit-unprotected | true",
+                "fuse, F1, 1-2 | no-disconnect | true",
+                "fuse, F1, 1-2 | short-circuit-unprotected | false",
+                "circuit-breaker, Q1, 1-2 | no-disconnect | false",
+                "circuit-breaker, Q1, 1-2 | short-circuit-unprotected | false",
+                "contactor, K1, 1-2 | no-disconnect | true",
+                "contactor, K1, 1-2 | short-circuit-unprotected | true"
+            })
+    void aMotorCanBeSwitchedOffByHandAndIsProtectedAgainstShorts(String device, String code, boolean speaks)
+            throws PartException {
+        String[] one = device.split(", ");
+        Sheet sheet = fed(", {\"tag\": \"" + one[1] + "\", \"kind\": \"" + one[0] + "\"}", one[1] + "[" + one[2] + "]");
+        assertThat(found(sheet).contains(code)).isEqualTo(speaks);
+    }
+
+    @Test
+    void whatIsGroundedHasItsConductorAndWhatItFeedsAFuse() throws PartException, RungSyntaxException {
+        Sheet sound = library("Transformer");
+        Sheet loose = sound.withRungs(
+                Circuit.POWER,
+                sound.power().stream()
+                        .filter(rung -> !rung.text().contains("T1[PE]"))
+                        .toList());
+        assertThat(found(sound)).doesNotContain("grounded-side-without-conductor", "secondary-unprotected");
+        assertThat(found(loose)).contains("grounded-side-without-conductor");
+        String rail = sound.rails().get(0).name();
+        List<Rung> unfused = new ArrayList<>(sound.power());
+        unfused.removeIf(rung -> rung.text().startsWith("T1[X1]"));
+        unfused.add(new RungNotation(Set.of(rail)).read("T1[X1] " + rail));
+        Sheet bare = sound.withRungs(Circuit.POWER, unfused);
+        assertThat(found(bare)).contains("secondary-unprotected");
     }
 
     @Test

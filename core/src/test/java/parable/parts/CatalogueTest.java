@@ -33,8 +33,8 @@ class CatalogueTest {
                 "timer | function: star-delta | 17 18 28 A1 A2",
                 "three-phase-motor | | U1 V1 W1 PE",
                 "three-phase-motor | leads: 6 | U1 U2 V1 V2 W1 W2 PE",
-                "control-transformer | | H1 H4 X1 X2",
-                "dc-supply | | L N + -",
+                "control-transformer | | H1 H4 X1 X2 PE",
+                "dc-supply | | L N + - PE",
                 "push-button | blocks: 11-12 23-24 | 11 12 23 24",
                 "illuminated-button | | 13 14 X1 X2",
                 "mechanical-interlock | |"

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -386,5 +387,14 @@ class ProofTest {
                 .filter(claim ->
                         claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED || claim.verdict() == Verdict.HOLDS_WITHIN_TIMES)
                 .isPresent();
+    }
+
+    @Test
+    void aControllerWithoutAProgramClosesNothing() {
+        Sheet sheet = Examples.ofLibrary("By controller").withProgram(Optional.empty());
+        Proof proof = Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+
+        assertThat(proof.complete()).isTrue();
+        assertThat(proof.claims()).noneMatch(claim -> claim.text().contains("M1 runs"));
     }
 }

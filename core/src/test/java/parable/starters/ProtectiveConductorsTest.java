@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.bench.Fault;
 import parable.circuit.Job;
+import parable.circuit.Node;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.draw.Drawing;
@@ -28,7 +29,7 @@ import parable.wiring.Cables;
 import parable.wiring.Wire;
 import parable.wiring.WireList;
 
-/** Every motor, plate, door and station of every sheet that ships has its conductor wherever one looks for it. */
+/** Every motor, plate, door, station and grounded point of every sheet that ships has its conductor wherever one looks for it. */
 class ProtectiveConductorsTest {
 
     /** Where no cable leads to: over the hinge it is single wires. */
@@ -40,7 +41,7 @@ class ProtectiveConductorsTest {
 
     private static List<Part> metal(Assembly assembly) {
         return assembly.parts().stream()
-                .filter(part -> part.family() == Family.MOTOR || part.family() == Family.METALWORK)
+                .filter(part -> part.bare().contains("PE") && part.family() != Family.SUPPLY)
                 .toList();
     }
 
@@ -64,6 +65,43 @@ class ProtectiveConductorsTest {
                             && wire.conductor().colour().equals("green-yellow"));
             assertThat(drawn).as(part.tag()).contains(part.tag());
         }
+    }
+
+    /** A transformer's secondary and a 24 V supply are grounded, and by nothing but their own conductor. */
+    @ParameterizedTest(name = "{1}")
+    @MethodSource("sheets")
+    void whatIsGroundedIsSoByItsOwnConductor(Job job, Sheet sheet) throws PartException {
+        Assembly assembly = Assembly.of(sheet);
+        List<TestStep> ohms = TestSheet.of(assembly, job.practice()).stream()
+                .filter(step -> step.observation() instanceof Observation.Ohms)
+                .toList();
+        for (Part part : assembly.parts()) {
+            part.sources().stream()
+                    .filter(source -> source.following().isPresent() && source.grounded())
+                    .forEach(source -> {
+                        Node point = assembly.nodes()
+                                .all()
+                                .get(assembly.nodes()
+                                        .indexOf(new Terminal(part.tag(), source.reference()))
+                                        .orElseThrow());
+                        assertThat(ohms)
+                                .filteredOn(step -> step.observation()
+                                        .words()
+                                        .startsWith("Ohms from wire " + point.number() + " to "))
+                                .filteredOn(step -> step.expected().text().equals("0 \u03a9"))
+                                .as("%s %s against earth", part.tag(), source.reference())
+                                .anyMatch(step -> Coverage.firstFailing(
+                                                assembly, List.of(step), new Fault(Fault.Kind.OFF, part.tag(), "PE"))
+                                        .isPresent());
+                    });
+        }
+        boolean ladder = !sheet.control().isEmpty();
+        assertThat(assembly.parts())
+                .filteredOn(part -> ladder
+                        && List.of("dc-supply", "control-transformer")
+                                .contains(part.device().kind()))
+                .filteredOn(part -> !sheet.name().equals("Supplies joined"))
+                .allMatch(part -> part.sources().get(0).grounded());
     }
 
     private static String words(Drawing drawing) {
