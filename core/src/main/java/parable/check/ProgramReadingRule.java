@@ -1,13 +1,16 @@
 package parable.check;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import parable.parts.ControllerField;
 import parable.parts.Part;
 import parable.program.Logic;
 import parable.program.Network;
 import parable.program.NetworkEnd;
+import parable.program.Variable;
 
 /**
  * {@code plc-rest-reads-as-pressed}: a stop whose contact conducts at rest is read by the instruction that lets pass while there is no voltage;
@@ -23,15 +26,29 @@ final class ProgramReadingRule implements Rule {
                 Network network = program.program().networks().get(n);
                 boolean starts = network.end() instanceof NetworkEnd.Coil coil
                         && (coil.kind() == NetworkEnd.Coil.Kind.NORMAL || coil.kind() == NetworkEnd.Coil.Kind.SET);
-                for (List<Logic> way : starts ? program.ways(network) : List.<List<Logic>>of()) {
+                List<List<Logic>> ways = starts ? program.ways(network) : List.of();
+                for (List<Logic> way : ways) {
                     way.stream()
                             .filter(Logic.Contact.class::isInstance)
                             .map(Logic.Contact.class::cast)
+                            .filter(contact -> !passesOnceTold(ways, way, contact, moved.output()))
                             .forEach(contact -> look(program, moved, contact, findings));
                 }
             }
         }));
         return findings.stream().distinct().toList();
+    }
+
+    /** Whether the same way, with the output itself instead of a contact, lets pass too: then the contact only keeps it from being told anew. */
+    private static boolean passesOnceTold(
+            List<List<Logic>> ways, List<Logic> way, Logic.Contact contact, Variable output) {
+        Logic told = new Logic.Contact(new Logic.Operand(output.name(), false), false);
+        Set<Logic> others = new HashSet<>(way);
+        others.remove(contact);
+        return ways.stream()
+                .map(HashSet::new)
+                .filter(one -> !one.contains(contact) && one.remove(told))
+                .anyMatch(others::containsAll);
     }
 
     private static void look(

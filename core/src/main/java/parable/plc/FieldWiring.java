@@ -169,17 +169,35 @@ final class FieldWiring {
         return inputNames.get(key);
     }
 
-    /** The variable of a contact of a contactor that tells whether it is in. */
-    String feedback(String tag, String label) {
-        Contact contact = panel.free(tag, false).orElseThrow();
+    /**
+     * The variable of a contact of a contactor that tells whether it is in.
+     *
+     * @param mirror whether it is one that is closed while the contactor is out
+     */
+    String feedback(String tag, String label, boolean mirror) {
+        Contact contact = panel.free(tag, mirror).orElseThrow();
         int number = inputs.size();
+        String is = mirror ? " is out" : " is in";
         String name = program.bit(
-                tag + "_in",
+                tag + is.replace(" is ", "_"),
                 Optional.of(ProgramDraft.address(Address.Area.INPUT, number)),
-                tag + " " + contact.marking() + ", is in");
+                tag + " " + contact.marking() + "," + is);
         inputs.add(plus + " " + tag + "[" + contact.marking() + "] " + panel.point() + " " + controller + "[I" + number
-                + "-IC] " + minus + " ; " + (label.isEmpty() ? tag : label) + " is in");
+                + "-IC] " + minus + " ; " + (label.isEmpty() ? tag : label) + is);
         return name;
+    }
+
+    /** The variable of the button that resets the alarm, which is put on the door. */
+    String reset() {
+        String tag = panel.tag(american ? "PB" : "S", 1);
+        panel.device("push-button", tag, "Reset", "door", "blocks", "13-14", "colour", "blue");
+        int number = inputs.size();
+        inputs.add(plus + " " + tag + "[13-14] " + panel.point() + " " + controller + "[I" + number + "-IC] " + minus
+                + " ; reset of the mismatch alarm");
+        return program.bit(
+                tag,
+                Optional.of(ProgramDraft.address(Address.Area.INPUT, number)),
+                tag + " 13-14, reset of the mismatch alarm");
     }
 
     /**

@@ -16,7 +16,7 @@ public enum SealIn {
     /** By both, and an alarm when the two differ for too long. */
     AUXILIARY_WITH_ALARM(
             "auxiliary contact with alarm",
-            "a contactor counts as in while it is told to be and its contact says so, and a lamp tells of a contactor that was told to pull in and did not follow, or is in without being told");
+            "a contactor counts as in while it is told to be and its contact says so. One that was told to pull in and did not follow, or is in without being told, lights a lamp; all contactors drop out, and none is told to pull in until that is mended and the alarm is reset. A start that is tapped for less than the alarm's time drives nothing and gives no alarm");
 
     private final String words;
     private final String why;

@@ -13,9 +13,12 @@ import java.util.Objects;
  */
 public record TranslationChoices(SealIn sealIn, boolean transistor, long alarmMillis, Map<String, Boolean> copper) {
 
-    /** As proposed: auxiliary contact with alarm after a second, relay outputs, what guards stays in copper. */
+    /**
+     * As proposed: auxiliary contact with alarm, relay outputs, what guards stays in copper. The alarm waits longer than relay, contactor, filter and
+     * scans take together, and no longer than a finger stays on a button.
+     */
     public static final TranslationChoices PROPOSED =
-            new TranslationChoices(SealIn.AUXILIARY_WITH_ALARM, false, 1000, Map.of());
+            new TranslationChoices(SealIn.AUXILIARY_WITH_ALARM, false, 150, Map.of());
 
     /** Not modified: the map is copied. */
     public TranslationChoices {

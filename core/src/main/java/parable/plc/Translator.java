@@ -43,9 +43,15 @@ final class Translator {
     private final List<ControlGraph.Consumer> unfed = new ArrayList<>();
     private final Map<ControlGraph.Edge, Logic> read = new HashMap<>();
     private final Map<String, String> outputs = new LinkedHashMap<>();
-    private final Map<String, String> feedbacks = new LinkedHashMap<>();
+    private final Map<String, Feedback> feedbacks = new LinkedHashMap<>();
     private final Map<String, String> memories = new HashMap<>();
     private final Map<Integer, String> wires = new LinkedHashMap<>();
+
+    /** The bit that remembers that a contactor did not do as it was told; empty if the program has no such alarm. */
+    private String fault = "";
+
+    /** Whether what is written is for a lamp or a horn. */
+    private boolean showing;
 
     Translator(Assembly assembly, Practice practice, TranslationChoices choices) {
         this.assembly = assembly;
@@ -67,15 +73,19 @@ final class Translator {
         field.guardedBy(guard, guard.voltage(assembly));
         declare();
         readContacts();
-        writeWires();
+        if (hasAlarm()) {
+            fed.stream().filter(this::isContactor).forEach(one -> feedback(part(one.consumer())));
+            fault = feedbacks.isEmpty()
+                    ? ""
+                    : program.bit(
+                            "mismatch", Optional.empty(), "a contactor did not do as it was told; until it is reset");
+        }
+        Map<Fed, Integer> shared = sharedWires();
         for (Fed one : fed) {
+            Optional.ofNullable(shared.get(one)).ifPresent(node -> writeWire(node, one.feed()));
             write(one);
         }
-        if (choices.sealIn() == SealIn.AUXILIARY_WITH_ALARM) {
-            fed.stream()
-                    .filter(this::isContactor)
-                    .map(one -> part(one.consumer()))
-                    .forEach(part -> feedbacks.computeIfAbsent(part.tag(), tag -> field.feedback(tag, comment(part))));
+        if (hasAlarm() && !feedbacks.isEmpty()) {
             writeAlarm();
         }
         field.draw(fed, hardwired, outputs);
@@ -88,6 +98,16 @@ final class Translator {
                 "By " + choices.sealIn().words() + ": " + choices.sealIn().why() + "."));
         String name = assembly.sheet().name();
         return new Translation(panel.sheet(name + " PLC").withProgram(Optional.of(program.program(name))), splits);
+    }
+
+    private boolean hasAlarm() {
+        return choices.sealIn() == SealIn.AUXILIARY_WITH_ALARM;
+    }
+
+    private Feedback feedback(Part part) {
+        boolean mirror = hasAlarm() && part.family() == Family.CONTACTOR;
+        return feedbacks.computeIfAbsent(
+                part.tag(), tag -> new Feedback(field.feedback(tag, comment(part), mirror), mirror));
     }
 
     private Part part(ControlGraph.Consumer consumer) {
@@ -210,6 +230,10 @@ final class Translator {
     }
 
     private void readContacts() {
+        graph.edges().stream()
+                .filter(edge -> hardwired.isKept(edge) || hardwired.isInterlock(edge))
+                .filter(edge -> graph.part(edge).family() == Family.CONTACTOR)
+                .forEach(edge -> panel.use(graph.part(edge).tag(), graph.contact(edge)));
         for (ControlGraph.Edge edge : graph.edges()) {
             reading(edge).ifPresent(logic -> read.put(edge, logic));
         }
@@ -234,7 +258,8 @@ final class Translator {
 
     /**
      * An interlock reads what the other output was told as well, so that no scan tells both. With an alarm a contactor counts as in while it is told to be
-     * and is: one that follows too late for a short tap does not set itself going again, scan after scan.
+     * and is: one that follows too late for a short tap does not set itself going again, scan after scan. Lamps and horns are told whether it is in,
+     * told or not.
      */
     private Logic contactor(ControlGraph.Edge edge) {
         String tag = graph.part(edge).tag();
@@ -243,14 +268,14 @@ final class Translator {
         if (choices.sealIn() == SealIn.OUTPUT_BIT) {
             return rest ? ProgramDraft.zero(told) : ProgramDraft.one(told);
         }
-        String back = feedbacks.computeIfAbsent(tag, any -> field.feedback(tag, comment(graph.part(edge))));
+        Feedback back = feedback(graph.part(edge));
         if (rest && hardwired.isInterlock(edge)) {
-            return Logic.series(List.of(ProgramDraft.zero(told), ProgramDraft.zero(back)));
+            return Logic.series(List.of(ProgramDraft.zero(told), back.out()));
         }
-        if (!rest && choices.sealIn() == SealIn.AUXILIARY_WITH_ALARM) {
-            return Logic.series(List.of(ProgramDraft.one(told), ProgramDraft.one(back)));
+        if (!rest && hasAlarm()) {
+            return Logic.series(List.of(ProgramDraft.one(told), back.in()));
         }
-        return rest ? ProgramDraft.zero(back) : ProgramDraft.one(back);
+        return rest ? back.out() : back.in();
     }
 
     private Logic timer(Part part, Contact contact) {
@@ -272,27 +297,32 @@ final class Translator {
         return contact.isNormallyClosed() ? ProgramDraft.noOutput(block) : ProgramDraft.output(block);
     }
 
-    /** A wire that several coils hang on becomes a bit of its own, if it takes more than two contacts to tell whether it is live. */
-    private void writeWires() {
+    /**
+     * A wire that several coils hang on becomes a bit of its own, if it takes more than two contacts to tell whether it is live. It is written just before
+     * the first of them, so that of two that bar each other the second reads what the first was told in the same scan.
+     */
+    private Map<Fed, Integer> sharedWires() {
+        List<Fed> read =
+                fed.stream().filter(one -> besideContactor(one).isEmpty()).toList();
         Map<Integer, Integer> users = new LinkedHashMap<>();
         Map<Integer, Integer> feeds = new HashMap<>();
-        for (Fed one : fed) {
+        for (Fed one : read) {
             for (int node : onTheWay(one)) {
                 users.merge(node, 1, Integer::sum);
                 feeds.put(node, one.feed());
             }
         }
-        for (Fed one : fed) {
-            List<Integer> shared = onTheWay(one).stream()
+        Map<Fed, Integer> shared = new HashMap<>();
+        for (Fed one : read) {
+            onTheWay(one).stream()
                     .filter(node -> users.get(node) > 1)
                     .filter(node -> graph.between(feeds.get(node), node, this::reads)
                             .filter(logic -> logic.operands().count() > 2)
                             .isPresent())
-                    .toList();
-            if (!shared.isEmpty()) {
-                writeWire(shared.get(shared.size() - 1), one.feed());
-            }
+                    .reduce((first, later) -> later)
+                    .ifPresent(node -> shared.put(one, node));
         }
+        return shared;
     }
 
     private List<Integer> onTheWay(Fed one) {
@@ -315,15 +345,46 @@ final class Translator {
     }
 
     private Optional<Logic> reads(ControlGraph.Edge edge) {
-        return Optional.ofNullable(read.get(edge));
+        Part part = graph.part(edge);
+        boolean shows = showing
+                && hasAlarm()
+                && part.family() == Family.CONTACTOR
+                && !graph.contact(edge).isNormallyClosed();
+        return shows ? Optional.of(feedback(part).in()) : Optional.ofNullable(read.get(edge));
     }
 
     /** What must be so for a consumer to be fed. */
     private Logic logic(Fed one) {
+        Optional<Feedback> beside = besideContactor(one);
+        if (beside.isPresent()) {
+            return beside.get().in();
+        }
+        showing = isSignal(one);
         List<Logic> parts = new ArrayList<>(
                 wayParts(one.feed(), onTheWay(one), one.consumer().from()));
         graph.between(one.consumer().to(), one.back(), this::reads).ifPresent(parts::add);
+        showing = false;
         return parts.isEmpty() ? always() : Logic.series(parts);
+    }
+
+    private boolean isSignal(Fed one) {
+        return !isContactor(one)
+                && part(one.consumer()).family() != Family.CONTROL_RELAY
+                && part(one.consumer()).family() != Family.TIMER;
+    }
+
+    /** What tells that the contactor is in across whose coil a lamp hangs. */
+    private Optional<Feedback> besideContactor(Fed one) {
+        return !hasAlarm() || !isSignal(one)
+                ? Optional.empty()
+                : fed.stream()
+                        .filter(other -> isContactor(other)
+                                && other.consumer().from() == one.consumer().from()
+                                && other.consumer().to() == one.consumer().to())
+                        .map(other -> part(other.consumer()))
+                        .filter(part -> part.family() == Family.CONTACTOR)
+                        .flatMap(part -> Optional.ofNullable(feedbacks.get(part.tag())).stream())
+                        .findFirst();
     }
 
     private Logic way(int feed, List<Integer> through, int node) {
@@ -357,8 +418,21 @@ final class Translator {
             writeTimer(part, logic, label);
         } else {
             String bit = outputs.containsKey(part.tag()) ? outputs.get(part.tag()) : memories.get(part.tag());
-            program.coil(label, logic, bit);
+            boolean watched = feedbacks.containsKey(part.tag()) && isContactor(one) && !fault.isEmpty();
+            program.coil(label, watched ? watched(part, logic) : logic, bit);
         }
+    }
+
+    /** A contactor is told to pull in only while none has failed to do as told, and not while it is in without having been told. */
+    private Logic watched(Part part, Logic logic) {
+        Logic healthy = Logic.series(List.of(logic, ProgramDraft.zero(fault)));
+        return part.family() != Family.CONTACTOR
+                ? healthy
+                : Logic.series(List.of(
+                        healthy,
+                        Logic.parallel(List.of(
+                                ProgramDraft.one(outputs.get(part.tag())),
+                                feedbacks.get(part.tag()).out()))));
     }
 
     private void writeTimer(Part part, Logic logic, String label) {
@@ -385,20 +459,22 @@ final class Translator {
 
     private void writeAlarm() throws TranslationException {
         List<Logic> late = new ArrayList<>();
-        for (Map.Entry<String, String> back : feedbacks.entrySet()) {
+        for (Map.Entry<String, Feedback> back : feedbacks.entrySet()) {
             String told = outputs.get(back.getKey());
             String timer =
                     program.block(back.getKey() + "_late", VariableType.TON, back.getKey() + " does not do as told");
             program.network(
                     back.getKey() + " was told one thing and does another",
                     Logic.parallel(List.of(
-                            Logic.series(List.of(ProgramDraft.one(told), ProgramDraft.zero(back.getValue()))),
-                            Logic.series(List.of(ProgramDraft.zero(told), ProgramDraft.one(back.getValue()))))),
+                            Logic.series(List.of(
+                                    ProgramDraft.one(told), back.getValue().out())),
+                            Logic.series(List.of(
+                                    ProgramDraft.zero(told), back.getValue().in())))),
                     new NetworkEnd.Timer(timer, choices.alarmMillis()));
             late.add(ProgramDraft.output(timer));
         }
-        if (!late.isEmpty()) {
-            program.coil("mismatch alarm", Logic.parallel(late), field.alarm());
-        }
+        late.add(Logic.series(List.of(ProgramDraft.one(fault), ProgramDraft.zero(field.reset()))));
+        program.coil("stays until it is reset, and all contactors drop out", Logic.parallel(late), fault);
+        program.coil("mismatch alarm", ProgramDraft.one(fault), field.alarm());
     }
 }
