@@ -97,7 +97,7 @@ class PanelWorkTest {
     void wiresAreTickedOffOneByOneAndTheTicksSurvive(FxRobot robot) throws Exception {
         key(robot, KeyCode.CONTROL, KeyCode.L);
         until(robot, () -> !table("wires").getItems().isEmpty());
-        assertThat(words("wire-sentence")).isEqualTo("Wire 3 leaves F2 96 and lands on S4 11.");
+        assertThat(words("wire-sentence")).isEqualTo("Wire 1 leaves F2 95 and lands on F2 97.");
 
         key(robot, KeyCode.SPACE);
         key(robot, KeyCode.T);
@@ -107,7 +107,7 @@ class PanelWorkTest {
 
         assertThat(work().wires())
                 .extracting(WireTicks::toString)
-                .containsExactly("F2:96 S4:11 done", "S4:12 S0:11 done tugged");
+                .containsExactly("F2:95 F2:97 done", "F2:95 K1:21 done tugged");
         assertThat(words("wire-summary")).startsWith("2 of 36 done, 1 tugged, 0 checked.");
         Path file = saved(robot, "wired.parable.json");
         assertThat(JobFile.open(file).sheets().get(0).fieldwork()).isEqualTo(work());

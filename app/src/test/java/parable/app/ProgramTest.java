@@ -115,7 +115,8 @@ class ProgramTest {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(statement("Wash pump PLC", 0))
-                .isEqualTo("W7 := guard AND S0 AND S2 AND (S1 OR S3 OR K1 AND K1_in);");
+                .isEqualTo("K1 := guard AND S0 AND S2 AND (S1 OR S3 OR K1 AND NOT K1_out)"
+                        + " AND NOT mismatch AND (K1 OR K1_out);");
         robot.interact(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
         robot.interact(() -> window.run().tick(1));
         robot.interact(() -> window.run().act(new Action(Verb.PRESS, "S1")));
@@ -168,7 +169,7 @@ class ProgramTest {
         robot.clickOn("#translate-draw");
         key(robot, KeyCode.CONTROL, KeyCode.DIGIT1);
         key(robot, KeyCode.CONTROL, KeyCode.A);
-        type(robot, "W7 := guard AND (S0 AND S2 AND S1 OR K1_in)");
+        type(robot, "K1 := guard AND (S0 AND S2 AND S1 OR NOT K1_out)");
         compare(robot);
         assertThat(((Label) window.part("compare-verdict")).getText()).isEqualTo("Not the same machine");
         lay(robot);

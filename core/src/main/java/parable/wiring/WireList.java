@@ -85,7 +85,9 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                 }
             }
             wires.sort(Comparator.comparingInt((Wire wire) -> Math.min(rung(wire.from()), rung(wire.to())))
-                    .thenComparingDouble(this::turn));
+                    .thenComparingDouble(this::turn)
+                    .thenComparing(this::leadsBack, Comparator.reverseOrder())
+                    .thenComparing(wire -> rung(wire.from()) == rung(wire.to()), Comparator.reverseOrder()));
             return new WireList(
                     seconds(wires), wires.stream().mapToDouble(Wire::metres).sum(), fromFirst);
         }
@@ -95,6 +97,11 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
             return rung(wire.from()) == rung(wire.to())
                     ? order.get(wire.to())
                     : order.get(rung(wire.from()) < rung(wire.to()) ? wire.from() : wire.to());
+        }
+
+        /** Whether a wire leads from a rung to where it is fed from. */
+        private boolean leadsBack(Wire wire) {
+            return Math.max(rung(wire.from()), rung(wire.to())) == POWER;
         }
 
         /** The rung that a terminal is on; the power circuit comes after all of them. */
