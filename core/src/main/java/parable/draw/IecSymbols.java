@@ -2,10 +2,12 @@ package parable.draw;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.LoadRole;
 import parable.parts.Part;
+import parable.parts.Source;
 
 /**
  * Symbols after IEC 60617. The fixed side of a contact is towards the line, its hinge towards the return.
@@ -59,7 +61,8 @@ final class IecSymbols implements Symbols {
         if (contact.isThroughPath()) {
             return heater(subject, box, at);
         }
-        List<Stroke> always = new ArrayList<>(actuator(part.family(), contact, at));
+        List<Stroke> always = new ArrayList<>(
+                part.family() == Family.TIMER ? delay(part, contact, at) : actuator(part.family(), contact, at));
         if (contact.isNormallyClosed()) {
             always.add(axis.lines(at, -HALF, 0, -HALF, 9));
             return new Mark.Symbol(
@@ -102,16 +105,17 @@ final class IecSymbols implements Symbols {
                     axis.lines(at, -9, -10, -9, -20, 9, -20, 9, -10, -9, -10),
                     axis.lines(at, -6, -13, -2, -13, -2, -17, 2, -17, 2, -13, 6, -13));
             case CONTACTOR -> contact.pole() ? List.of(bump(at)) : List.of();
-            case BREAKER -> List.of(
-                    axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4));
-            case TIMER -> List.of(axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -12), umbrella(at));
+            case BREAKER -> contact.pole()
+                    ? List.of(axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4))
+                    : List.of();
             case MACHINE_SWITCH -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
                     axis.lines(at, -8, -10, 0, -19, 8, -10, -8, -10));
-            case ISOLATOR -> List.of(axis.lines(at, -HALF, -5, -HALF, 5));
+            case ISOLATOR -> contact.pole() ? List.of(axis.lines(at, -HALF, -5, -HALF, 5)) : List.of();
             case CONTROLLER -> List.of(
                     axis.dashes(at, 0, -5, 0, -11), axis.lines(at, -6, -11, -6, -19, 6, -19, 6, -11, -6, -11));
             case CONTROL_RELAY,
+                    TIMER,
                     FUSE,
                     SUPPLY,
                     INTERLOCK,
@@ -137,15 +141,29 @@ final class IecSymbols implements Symbols {
         return axis.lines(at, points);
     }
 
-    /** The arc over a delayed contact. */
-    private Stroke umbrella(Point at) {
+    /** Whether a timer delays what happens once its coil has lost its voltage. */
+    private static boolean isOffDelay(Part part) {
+        return part.device().setting("function").orElse("").equals("off-delay");
+    }
+
+    /**
+     * The arc over a delayed contact: its action is delayed from the arc towards the arc's centre (IEC 60617, 02-12-05 and 02-12-06). An actuated
+     * contact moves down, one that goes back moves up. What comes at once, as of a flasher, has none.
+     */
+    private List<Stroke> delay(Part part, Contact contact, Point at) {
+        String function = part.device().setting("function").orElse("on-delay");
+        Stroke link = axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -12);
+        if (function.equals("interval") || function.equals("flasher")) {
+            return List.of(link);
+        }
+        boolean off = isOffDelay(part);
         double[] points = new double[2 * 7];
         for (int i = 0; i < 7; i++) {
             double angle = Math.PI * (0.15 + 0.7 * i / 6);
             points[2 * i] = -9 * Math.cos(angle);
-            points[2 * i + 1] = -8 - 8 * Math.sin(angle);
+            points[2 * i + 1] = off ? -20 + 8 * Math.sin(angle) : -8 - 8 * Math.sin(angle);
         }
-        return axis.lines(at, points);
+        return List.of(link, axis.lines(at, points));
     }
 
     /** The half circle at the fixed side of a contactor's pole. */
@@ -188,22 +206,18 @@ final class IecSymbols implements Symbols {
         Box box = axis.box(at, 2 * HALF + 2, 2 * HALF + 2);
         return switch (role) {
             case COIL, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> new Mark.Symbol(
-                    subject,
-                    "",
-                    box,
-                    List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)),
-                    List.of(),
-                    List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
+                    subject, "", box, coil(part, at), List.of(), List.of(axis.area(at, -9, -8, 9, -8, 9, 8, -9, 8)));
             case WINDING -> part.loads().get(load).from().startsWith("A")
                     ? armature(subject, box, at)
                     : winding(subject, box, at);
-            case RESISTOR, INPUT -> new Mark.Symbol(
+            case RESISTOR -> new Mark.Symbol(
                     subject,
                     "",
                     box,
                     List.of(axis.lines(at, -HALF, -7, HALF, -7, HALF, 7, -HALF, 7, -HALF, -7)),
                     List.of(),
                     List.of());
+            case INPUT -> new Mark.Symbol(subject, "", box, input(part, load, at), List.of(), List.of());
             case READING -> new Mark.Symbol(
                     subject,
                     "",
@@ -218,22 +232,76 @@ final class IecSymbols implements Symbols {
         };
     }
 
+    /** A coil; in that of a timer a field with a cross if it acts late, a filled one if it lets go late (IEC 60617, 07-15-07 and 07-15-08). */
+    private List<Stroke> coil(Part part, Point at) {
+        List<Stroke> coil =
+                new ArrayList<>(List.of(axis.lines(at, -HALF, -13, HALF, -13, HALF, 13, -HALF, 13, -HALF, -13)));
+        double field = -HALF + 8;
+        if (part.family() == Family.TIMER && isOffDelay(part)) {
+            coil.add(axis.area(at, -HALF, -13, field, -13, field, 13, -HALF, 13));
+        } else if (part.family() == Family.TIMER) {
+            coil.add(axis.lines(at, field, -13, field, 13));
+            coil.add(axis.lines(at, -HALF, -13, field, 13));
+            coil.add(axis.lines(at, -HALF, 13, field, -13));
+        }
+        return coil;
+    }
+
+    /** What a supply's input is drawn as: two windings on a core, a square with the kinds of current on either side of a diagonal, or a plain box. */
+    private List<Stroke> input(Part part, int load, Point at) {
+        Optional<Source.Law> law = part.sources().stream()
+                .flatMap(source -> source.following().stream())
+                .filter(following -> following.load() == load)
+                .map(Source.Following::law)
+                .findFirst();
+        if (law.isEmpty()) {
+            return List.of(axis.lines(at, -HALF, -7, HALF, -7, HALF, 7, -HALF, 7, -HALF, -7));
+        }
+        if (law.get() == Source.Law.IN_PROPORTION) {
+            return List.of(
+                    axis.lines(at, halfCircles(0, -1)),
+                    axis.lines(at, -HALF, 5, HALF, 5),
+                    axis.lines(at, halfCircles(10, 1)));
+        }
+        double[] wave = new double[2 * 9];
+        for (int i = 0; i < 9; i++) {
+            wave[2 * i] = -9 + i;
+            wave[2 * i + 1] = -6 - 2 * Math.sin(Math.PI * i / 4);
+        }
+        return List.of(
+                axis.lines(at, -HALF, -HALF, HALF, -HALF, HALF, HALF, -HALF, HALF, -HALF, -HALF),
+                axis.lines(at, -HALF, HALF, HALF, -HALF),
+                axis.lines(at, wave),
+                axis.lines(at, 1, 5, 9, 5),
+                axis.dashes(at, 1, 8, 9, 8));
+    }
+
     /** Four half circles in a row. */
     private Mark.Symbol winding(Subject subject, Box box, Point at) {
+        return new Mark.Symbol(
+                subject,
+                "",
+                box,
+                List.of(axis.lines(at, halfCircles(0, -1))),
+                List.of(),
+                List.of(axis.lines(at, -HALF, 4, HALF, 4)));
+    }
+
+    /**
+     * The points of four half circles in a row.
+     *
+     * @param across where they begin and end
+     * @param side -1 if they are above that or left of it, 1 if on the other side
+     */
+    private static double[] halfCircles(double across, int side) {
         double radius = HALF / 4;
         double[] points = new double[2 * 4 * 7];
         for (int i = 0; i < 4 * 7; i++) {
             double angle = Math.PI * (i % 7) / 6;
             points[2 * i] = -HALF + radius * (2 * (i / 7) + 1) - radius * Math.cos(angle);
-            points[2 * i + 1] = -1.6 * radius * Math.sin(angle);
+            points[2 * i + 1] = across + side * 1.6 * radius * Math.sin(angle);
         }
-        return new Mark.Symbol(
-                subject,
-                "",
-                box,
-                List.of(axis.lines(at, points)),
-                List.of(),
-                List.of(axis.lines(at, -HALF, 4, HALF, 4)));
+        return points;
     }
 
     /** A circle between two brushes. */

@@ -3,6 +3,10 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
@@ -12,6 +16,8 @@ import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
 import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 
@@ -89,8 +95,8 @@ final class Ladder extends LaneDiagram {
     private int notesUnder(Rung rung) {
         int most = 0;
         for (RungItem item : rung.items()) {
-            if (item instanceof RungItem.Passage passage && isLoad(passage)) {
-                most = Math.max(most, underCoil(part(passage.tag())).size() - 1);
+            if (item instanceof RungItem.Passage passage) {
+                most = Math.max(most, notes(passage).size() - 1);
             }
         }
         return most;
@@ -98,11 +104,20 @@ final class Ladder extends LaneDiagram {
 
     private List<String> underCoil(Part part) {
         if (!part.contacts().isEmpty()) {
-            return references.underCoil(part);
+            return Stream.concat(timing(part).stream(), references.underCoil(part).stream())
+                    .toList();
         }
         return part.device().label().isEmpty()
                 ? List.of()
                 : List.of(part.device().label());
+    }
+
+    /** What a timer does and after how long: {@code on-delay 5 s}. */
+    private static Optional<String> timing(Part part) {
+        return part.family() != Family.TIMER
+                ? Optional.empty()
+                : Optional.of(part.device().setting("function").orElse("on-delay") + " "
+                        + part.device().setting("setting").orElse("5 s"));
     }
 
     private boolean isLoad(RungItem.Passage passage) {
@@ -138,7 +153,6 @@ final class Ladder extends LaneDiagram {
     void drawDevice(List<Mark> marks, int lane, Placed placed, Point at) {
         RungItem.Passage passage = (RungItem.Passage) placed.item();
         Part part = part(passage.tag());
-        boolean contact = part.contactBetween(passage.from(), passage.to()).isPresent();
         marks.add(symbol(passage, at));
         String left = placed.reversed() ? passage.to() : passage.from();
         String right = placed.reversed() ? passage.from() : passage.to();
@@ -146,10 +160,32 @@ final class Ladder extends LaneDiagram {
         label(marks, at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
         label(marks, at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
         label(marks, at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
-        List<String> notes = contact ? coilNote(part) : underCoil(part);
+        List<String> notes = notes(passage);
         for (int i = 0; i < notes.size(); i++) {
             label(marks, at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
         }
+    }
+
+    /** What is written below a symbol. */
+    private List<String> notes(RungItem.Passage passage) {
+        Part part = part(passage.tag());
+        return part.contactBetween(passage.from(), passage.to())
+                .map(contact -> Stream.concat(
+                                coilNote(part).stream(),
+                                positions(part, part.contacts().get(contact)).stream())
+                        .toList())
+                .orElseGet(() -> underCoil(part));
+    }
+
+    /** The positions of something turned in which a contact is closed: {@code closed: hand, auto}. */
+    private static Optional<String> positions(Part part, Contact contact) {
+        return !(part.drive() instanceof Drive.ByTurning turning)
+                ? Optional.empty()
+                : Optional.of("closed: "
+                        + IntStream.range(0, turning.positions().size())
+                                .filter(contact::closedAt)
+                                .mapToObj(turning.positions()::get)
+                                .collect(Collectors.joining(", ")));
     }
 
     private List<String> coilNote(Part part) {

@@ -19,6 +19,7 @@ import parable.draw.Mark.TextRole;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.parts.Source;
 
 /** The power circuit: one column a pole, from the supply at the top to the motor at the bottom. */
 final class PowerDiagram extends LaneDiagram {
@@ -212,7 +213,8 @@ final class PowerDiagram extends LaneDiagram {
         RungItem.Landing landing = (RungItem.Landing) placed.item();
         Part part = part(landing.terminal().tag());
         String marking = landing.terminal().marking();
-        boolean frame = part.family() == Family.MOTOR && part.bare().contains(marking) && !isThreePhaseMotor(part);
+        boolean frame = part.bare().contains(marking)
+                && (part.family() == Family.CONVERTER || part.family() == Family.MOTOR && !isThreePhaseMotor(part));
         if (part.family() == Family.METALWORK || frame) {
             return drawMetal(marks, lane, part, along + 16);
         }
@@ -243,6 +245,19 @@ final class PowerDiagram extends LaneDiagram {
         return along + 26;
     }
 
+    /** What of a device its protective conductor leads to; of a transformer or DC supply also the side that is linked to it. */
+    private static String metalOf(Part part) {
+        return switch (part.family()) {
+            case MOTOR -> "frame";
+            case CONVERTER -> part.sources().stream()
+                    .filter(Source::grounded)
+                    .findFirst()
+                    .map(source -> "case, " + (source.reference().equals("-") ? "minus" : source.reference()))
+                    .orElse("case");
+            default -> part.device().label();
+        };
+    }
+
     /** Where a protective conductor lands on metal: the sign of earth (IEC 60417-5017), and what the metal is. */
     private double drawMetal(List<Mark> marks, int lane, Part metal, double along) {
         String number = numberAt(new Terminal(metal.tag(), metal.bare().get(0)));
@@ -252,12 +267,7 @@ final class PowerDiagram extends LaneDiagram {
             marks.add(new Mark.Wire(number, List.of(at.plus(-half, 4 * bar), at.plus(half, 4 * bar))));
         }
         label(marks, at.plus(0, 24), metal.tag(), TextRole.TAG, Anchor.MIDDLE);
-        label(
-                marks,
-                at.plus(0, 38),
-                metal.family() == Family.MOTOR ? "frame" : metal.device().label(),
-                TextRole.NOTE,
-                Anchor.MIDDLE);
+        label(marks, at.plus(0, 38), metalOf(metal), TextRole.NOTE, Anchor.MIDDLE);
         lowest = Math.max(lowest, along + 42);
         return along;
     }
