@@ -30,12 +30,26 @@ final class OverloadRule implements Rule {
                         "overload-missing",
                         Severity.DANGER,
                         List.of(motor.tag()),
-                        motor.tag() + " has no overload protection in every lead.",
+                        past(study, withoutHeaters, motor),
                         "A breaker or fuse only looks after short circuits. A motor that is overloaded or loses a phase burns"
                                 + " without a release set to its current."));
             }
         }
         return findings;
+    }
+
+    /** By which leads the current passes every release by. */
+    private static String past(Study study, BitSet withoutHeaters, Part motor) {
+        Solution joints = study.joints(withoutHeaters);
+        List<String> leads = motor.terminals().stream()
+                .filter(marking -> !motor.bare().contains(marking))
+                .filter(marking -> !study.outsideReached(joints, study.node(motor, marking))
+                        .isEmpty())
+                .toList();
+        return leads.size() == motor.terminals().size() - motor.bare().size()
+                ? motor.tag() + " has no overload release in any of its leads."
+                : "Current reaches " + motor.tag() + " past every overload release, by "
+                        + (leads.size() == 1 ? "lead " : "leads ") + Words.and(leads) + ".";
     }
 
     private static boolean bothEnds(Study study, BitSet closed, Part motor, Load winding) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -25,6 +26,7 @@ import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.program.NetworkEnd;
 
 /** Tries a starter by hand on the bench: every start in every arrangement of the selectors, and while it runs every stop. */
 final class Rehearsing {
@@ -36,6 +38,10 @@ final class Rehearsing {
     private static final long SHORTLY = 2_000_000;
     private static final long FINGER = 300_000;
     private static final long SETTLED = 30_000_000;
+
+    /** Longer than this, in microseconds, no timer is waited for. */
+    private static final long PATIENCE = 600_000_000;
+
     private static final long STOPPED = 8_000_000;
     private static final double NO_VOLTAGE = 10;
     private static final int MOST_ARRANGEMENTS = 12;
@@ -45,6 +51,10 @@ final class Rehearsing {
 
     private final Assembly assembly;
     private final BooleanSupplier cancelled;
+
+    /** How long all timers take that may run one after the other, in microseconds. */
+    private final long timers;
+
     private Optional<String> shortedBy = Optional.empty();
     private Map<Terminal, Potential> voltages = new HashMap<>();
     private final Set<String> pulledIn = new LinkedHashSet<>();
@@ -53,6 +63,25 @@ final class Rehearsing {
     Rehearsing(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
         this.cancelled = cancelled;
+        timers = Math.min(PATIENCE, inCopper(assembly) + inProgram(assembly));
+    }
+
+    private static long inCopper(Assembly assembly) {
+        return assembly.parts().stream()
+                .filter(part -> part.drive() instanceof Drive.ByTimer)
+                .map(part -> ((Drive.ByTimer) part.drive()).program())
+                .mapToLong(program -> Stream.concat(program.fed().stream(), program.released().stream())
+                        .mapToLong(stage -> stage.after().nominal())
+                        .sum())
+                .sum();
+    }
+
+    private static long inProgram(Assembly assembly) {
+        return assembly.sheet().program().stream()
+                .flatMap(program -> program.networks().stream())
+                .filter(network -> network.end() instanceof NetworkEnd.Timer)
+                .mapToLong(network -> ((NetworkEnd.Timer) network.end()).millis() * 1000)
+                .sum();
     }
 
     /** All tries, arrangement by arrangement, in the order of the devices. */
@@ -194,7 +223,7 @@ final class Rehearsing {
         }
         bench.runUntil(FINGER);
         arrangement.forEach((tag, position) -> turn(bench, tag, position));
-        run(bench, READY, "the breaker was closed");
+        run(bench, READY + timers, "the breaker was closed");
         return bench;
     }
 
@@ -247,7 +276,7 @@ final class Rehearsing {
         preparation.held().forEach(tag -> act(bench, new Action(Verb.RELEASE, tag)));
         run(bench, bench.now() + SHORTLY, told);
         Set<String> shortly = driven(bench.moment());
-        run(bench, bench.now() + SETTLED - SHORTLY, told);
+        run(bench, bench.now() + SETTLED + timers - SHORTLY, told);
         return tried(bench, arrangement, preparation, Optional.of(press.tag()), held, shortly);
     }
 
@@ -324,7 +353,7 @@ final class Rehearsing {
         act(bench, Verb.LOSE);
         run(bench, bench.now() + STOPPED, "the supply failed");
         act(bench, Verb.RESTORE);
-        run(bench, bench.now() + SETTLED, "the supply returned");
+        run(bench, bench.now() + SETTLED + timers, "the supply returned");
         return driven(bench.moment());
     }
 

@@ -112,6 +112,40 @@ class PowerRulesTest {
                 "");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "F2[1-2] @a M1[U1] | F2[3-4] @b M1[V1] | F2[5-6] @c M1[W1] | ''",
+                "M1[U1] | M1[V1] | M1[W1] | M1 has no overload release in any of its leads.",
+                "F2[1-2] @a M1[U1] | M1[V1] | M1[W1] | Current reaches M1 past every overload release, by leads V1 and W1."
+            })
+    void itIsSaidByWhichLeadsTheCurrentPassesAReleaseBy(String one, String two, String three, String words)
+            throws PartException {
+        Sheet sheet = Examples.sheet(
+                """
+                {"tag": "G1", "kind": "three-phase-supply"},
+                {"tag": "Q1", "kind": "circuit-breaker", "rated": "10 A"},
+                {"tag": "F2", "kind": "overload-relay", "setting": "4.9 A"},
+                {"tag": "M1", "kind": "three-phase-motor", "power": "2.2 kW"}
+                """,
+                "\"G1[L1] Q1[1-2] %s\", \"G1[L2] Q1[3-4] %s\", \"G1[L3] Q1[5-6] %s\"".formatted(one, two, three),
+                "");
+        assertThat(Check.reading(Assembly.of(sheet), COLOURS))
+                .filteredOn(finding -> finding.code().equals("overload-missing"))
+                .extracting(Finding::text)
+                .isEqualTo(words.isEmpty() ? List.of() : List.of(words));
+    }
+
+    /** However long a star is meant to last, it is waited for. */
+    @ParameterizedTest
+    @CsvSource({"4 s", "28 s", "35 s", "60 s", "120 s"})
+    void aLongStarIsNotTakenForOneThatNeverEnds(String setting) throws PartException {
+        assertThat(Check.of(Assembly.of(with(library("Mill"), "KT", "setting", setting)), COLOURS))
+                .extracting(Finding::code)
+                .doesNotContain("stays-in-star", "never-pulls-in", "nothing-starts", "full-voltage-first");
+    }
+
     /** Drawn by hand from line to motor, with what is written between them. */
     private static Sheet fed(String devices, String between) {
         return Examples.sheet(
