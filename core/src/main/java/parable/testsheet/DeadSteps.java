@@ -1,15 +1,19 @@
 package parable.testsheet;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.circuit.Fieldwork;
 import parable.circuit.Node;
 import parable.circuit.Practice;
+import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
+import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.Part;
 import parable.parts.PartException;
@@ -20,6 +24,12 @@ import parable.wiring.WireList;
 
 /** The steps on a panel that is dead: ohms, dials, and what is seen and felt. */
 final class DeadSteps {
+
+    /** Ohms times square millimetres over metres, at 20 degrees (IEC 60228). */
+    private static final double COPPER = 0.0175;
+
+    /** What the clamps and screws of a protective conductor may add, in ohms. */
+    private static final double CLAMPS = 0.1;
 
     private final Steps steps;
     private final Assembly assembly;
@@ -47,9 +57,9 @@ final class DeadSteps {
             }
         }
         for (Wire wire : WireList.of(plain(), practice).wires()) {
-            steps.add(
-                    rest, new Observation.Ohms(wire.from().toString(), wire.to().toString()));
+            steps.add(rest, wire(wire));
         }
+        insulation(rest);
         assembly.parts().forEach(part -> contacts(rest, part));
         assembly.parts().forEach(part -> loads(rest, part));
         supplies(rest);
@@ -58,6 +68,42 @@ final class DeadSteps {
             contacts(done, assembly.part(done.hands().get(0).tag()).orElseThrow());
         }
         supplies(new Situation(Phase.DEAD, situations.closed()));
+    }
+
+    private static Observation wire(Wire wire) {
+        String from = wire.from().toString();
+        String to = wire.to().toString();
+        OptionalDouble square = wire.conductor().squareMillimetres();
+        if (!wire.conductor().isProtective() || square.isEmpty()) {
+            return new Observation.Ohms(from, to);
+        }
+        double ohms = COPPER * wire.metres() / square.getAsDouble();
+        return new Observation.Protective(
+                from,
+                to,
+                String.format(
+                        Locale.ROOT,
+                        "%.1f m of %s",
+                        wire.metres(),
+                        wire.conductor().size()),
+                2 * ohms + CLAMPS);
+    }
+
+    /** Of each motor none of whose leads is on earth by way of the neutral. */
+    private void insulation(Situation rest) {
+        Earth.of(assembly).ifPresent(earth -> assembly.parts().stream()
+                .filter(part -> part.family() == Family.MOTOR)
+                .forEach(motor -> {
+                    List<String> leads = motor.terminals().stream()
+                            .filter(marking -> !motor.bare().contains(marking))
+                            .filter(marking -> steps.isWired(motor, marking))
+                            .toList();
+                    boolean earthed = leads.stream()
+                            .anyMatch(marking -> Earth.isEarthed(assembly, new Terminal(motor.tag(), marking)));
+                    if (!leads.isEmpty() && !earthed) {
+                        steps.add(rest, new Observation.Insulation(motor.tag(), leads, earth.number()));
+                    }
+                }));
     }
 
     /** With the one armature pushed in the other must not go in. */

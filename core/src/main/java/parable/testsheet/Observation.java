@@ -57,6 +57,10 @@ public sealed interface Observation {
         return List.of("ok", "yes", "as expected").contains(written.strip().toLowerCase(Locale.ROOT));
     }
 
+    private static boolean isOpen(String written) {
+        return List.of("open", "ol", "o.l.", "inf").contains(written.strip().toLowerCase(Locale.ROOT));
+    }
+
     private static boolean isNear(Found expected, String written, double share, double least) {
         OptionalDouble number = number(written);
         return isSame(expected, written)
@@ -116,8 +120,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            boolean open = List.of("open", "ol", "o.l.", "inf")
-                    .contains(written.strip().toLowerCase(Locale.ROOT));
+            boolean open = isOpen(written);
             double value = expected.value().orElse(Double.NaN);
             if (value >= HARDLY_ANYTHING) {
                 double least = Double.isInfinite(value) ? OPEN : HIGH;
@@ -128,6 +131,77 @@ public sealed interface Observation {
             return isSame(expected, written)
                     || Math.abs(found - value) <= JOINED
                     || value >= JOINED && found >= value / MAY_DIFFER && found <= value * MAY_DIFFER;
+        }
+    }
+
+    /**
+     * The resistance of a protective conductor: at most what its length and cross-section make, with as much again and a tenth of an ohm for what it is
+     * clamped with (IEC 60204-1, 18.2.2).
+     *
+     * @param made its length and size, in words
+     * @param most in ohms
+     */
+    record Protective(String red, String black, String made, double most) implements Observation {
+
+        @Override
+        public String words() {
+            return "Protective conductor from " + place(red) + " to " + place(black) + ", " + made;
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            double ohms = rest.moment()
+                    .meter()
+                    .read(Meter.Range.OHMS, red, black)
+                    .value()
+                    .orElse(Double.NaN);
+            return ohms < JOINED
+                    ? new Found(String.format(Locale.ROOT, "at most %.2f \u03a9", most), Optional.of(0.0))
+                    : new Ohms(red, black).at(rest);
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            OptionalDouble number = number(written);
+            return isSame(expected, written)
+                    || number.isPresent() && number.getAsDouble() >= 0 && number.getAsDouble() <= most;
+        }
+    }
+
+    /** The insulation of a motor and its cable against earth, by an instrument for that: at 500 V at least a megohm (IEC 60204-1, 18.3). */
+    record Insulation(String tag, List<String> leads, String earth) implements Observation {
+
+        private static final double LEAST = 1e6;
+
+        public Insulation {
+            leads = List.copyOf(leads);
+        }
+
+        @Override
+        public String words() {
+            return "Insulation of " + tag + " with its cable at 500 V DC: " + String.join(" ", leads)
+                    + " joined, against " + place(earth);
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            double least = leads.stream()
+                    .mapToDouble(lead -> rest.moment()
+                            .meter()
+                            .read(Meter.Range.OHMS, tag + ":" + lead, earth)
+                            .value()
+                            .orElse(0.0))
+                    .min()
+                    .orElse(0);
+            return least >= LEAST
+                    ? new Found("at least 1 M\u03a9", Optional.of(Double.POSITIVE_INFINITY))
+                    : new Found(String.format(Locale.ROOT, "%.0f \u03a9", least), Optional.of(least));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            double number = number(written).orElse(0);
+            return isSame(expected, written) || isOpen(written) || number >= LEAST;
         }
     }
 

@@ -19,8 +19,6 @@ import parable.parts.Part;
  */
 final class Conductors {
 
-    private static final String EARTH_COLOUR = "green-yellow";
-
     private final Assembly assembly;
     private final PanelLayout layout;
     private final Feeds feeds;
@@ -37,7 +35,7 @@ final class Conductors {
 
     /** What a wire of a node is made of. */
     Conductor of(Node node) {
-        return conductor(isEarth(node) ? EARTH_COLOUR : colour(node), amperes(node), isPower(node));
+        return conductor(isEarth(node) ? Conductor.PROTECTIVE : colour(node), amperes(node), isPower(node));
     }
 
     /**
@@ -58,7 +56,7 @@ final class Conductors {
         String size = sizes.protective(
                 lines.stream().mapToDouble(this::amperes).max().orElse(0),
                 lines.stream().anyMatch(this::isPower));
-        return new Conductor(EARTH_COLOUR, size, sizes.ferrule(size));
+        return new Conductor(Conductor.PROTECTIVE, size, sizes.ferrule(size));
     }
 
     private Conductor conductor(String colour, double amperes, boolean power) {

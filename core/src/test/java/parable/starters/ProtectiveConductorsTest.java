@@ -73,7 +73,8 @@ class ProtectiveConductorsTest {
     void whatIsGroundedIsSoByItsOwnConductor(Job job, Sheet sheet) throws PartException {
         Assembly assembly = Assembly.of(sheet);
         List<TestStep> ohms = TestSheet.of(assembly, job.practice()).stream()
-                .filter(step -> step.observation() instanceof Observation.Ohms)
+                .filter(step -> step.observation() instanceof Observation.Ohms
+                        || step.observation() instanceof Observation.Protective)
                 .toList();
         for (Part part : assembly.parts()) {
             part.sources().stream()
@@ -120,7 +121,8 @@ class ProtectiveConductorsTest {
     void isMeasuredAndMissedWhenItsWireIsOff(Job job, Sheet sheet) throws PartException {
         Assembly assembly = Assembly.of(sheet);
         List<TestStep> ohms = TestSheet.of(assembly, job.practice()).stream()
-                .filter(step -> step.observation() instanceof Observation.Ohms)
+                .filter(step -> step.observation() instanceof Observation.Ohms
+                        || step.observation() instanceof Observation.Protective)
                 .toList();
         for (Part part : metal(assembly)) {
             Fault off = new Fault(Fault.Kind.OFF, part.tag(), "PE");

@@ -1,6 +1,7 @@
 package parable.testsheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -23,6 +24,7 @@ import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.starters.Library;
+import parable.wiring.Conductor;
 
 class TestSheetTest {
 
@@ -135,6 +137,13 @@ class TestSheetTest {
     @CsvSource(
             delimiter = '|',
             value = {
+                "Protective conductor from G1 PE to M1 PE | 0.15 | true",
+                "Protective conductor from G1 PE to M1 PE | 0.0 | true",
+                "Protective conductor from G1 PE to M1 PE | 0.9 | false",
+                "Protective conductor from G1 PE to M1 PE | open | false",
+                "Insulation of M1 | 200 MΩ | true",
+                "Insulation of M1 | 0.5 MΩ | false",
+                "Insulation of M1 | 0 | false",
                 "Press S0. Ohms from S0 11 to S0 12 | OL | true",
                 "Press S0. Ohms from S0 11 to S0 12 | 2.2 MΩ | true",
                 "Press S0. Ohms from S0 11 to S0 12 | 0.2 | false",
@@ -161,6 +170,28 @@ class TestSheetTest {
             })
     void whatIsWrittenDownIsJudgedByItsTolerance(String words, String written, boolean passes) {
         assertThat(step(words).passes(written)).isEqualTo(passes);
+    }
+
+    /** By the table of IEC 60228: 18.1 ohm a km of 1 mm2, with as much again and 0.1 ohm. */
+    @ParameterizedTest
+    @CsvSource({"1 mm², 1", "2.5 mm², 2.5", "14 AWG, 2.08", "10 AWG, 5.26", "1/0 AWG, 53.5", "3/0 AWG, 85"})
+    void whatAProtectiveConductorHasAtMostGoesByItsSize(String size, double square) {
+        assertThat(new Conductor("green-yellow", size, "none")
+                        .squareMillimetres()
+                        .orElseThrow())
+                .isCloseTo(square, withinPercentage(1));
+    }
+
+    @Test
+    void aMotorsInsulationIsMissedWhenALeadTouchesItsFrame() {
+        Assembly pump = Examples.fitted(Examples.washPump());
+        List<TestStep> insulation = TestSheet.of(pump, Practice.IEC).stream()
+                .filter(one -> one.observation() instanceof Observation.Insulation)
+                .toList();
+        assertThat(insulation).singleElement().satisfies(one -> assertThat(one.words())
+                .isEqualTo("Insulation of M1 with its cable at 500 V DC: U1 V1 W1 joined, against wire PE."));
+        assertThat(Coverage.firstFailing(pump, insulation, new Fault(Fault.Kind.EARTHED, "M1", "V1")))
+                .isPresent();
     }
 
     @Test

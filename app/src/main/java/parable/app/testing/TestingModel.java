@@ -223,6 +223,9 @@ public final class TestingModel {
     }
 
     private static List<String> places(TestStep step) {
+        if (step.observation() instanceof Observation.Protective conductor) {
+            return List.of(conductor.red(), conductor.black());
+        }
         if (step.observation() instanceof Observation.Ohms ohms) {
             return List.of(ohms.red(), ohms.black());
         }
