@@ -60,7 +60,7 @@ class MotorTest {
 
         double rated = 35;
         assertThat(peak(bench.trace("M1")) / rated).isCloseTo(6.5, within(0.1));
-        assertThat(last(bench, "M1").speed()).isCloseTo(0.96, within(0.005));
+        assertThat(last(bench, "M1").speed()).isCloseTo(0.966, within(0.005));
         assertThat(last(bench, "M1").lineAmperes() / rated).isCloseTo(1, within(0.03));
     }
 

@@ -50,7 +50,7 @@ class OpenPhaseTest {
     /** The classic trap: while it turns, the meter shows nearly the full voltage on the line that is lost. */
     @Test
     void theMeterShowsNearlyASoundSupplyWhileItTurnsAndNotAtStandstill() throws ActionRefusedException {
-        for (String load : List.of("0 %", "20 %")) {
+        for (String load : List.of("0 %", "20 %", "50 %", "80 %")) {
             Bench bench = bench(load);
             bench.act(new Action(Verb.CLOSE, "Q1"));
             bench.runUntil(2_000_000);
@@ -58,8 +58,9 @@ class OpenPhaseTest {
             bench.runUntil(3_500_000);
 
             assertThat(volts(bench, "M1:U1", "M1:V1")).isBetween(399.0, 401.0);
-            assertThat(volts(bench, "M1:V1", "M1:W1")).as(load).isBetween(0.88 * 400, 0.95 * 400);
-            assertThat(volts(bench, "M1:W1", "M1:U1")).as(load).isBetween(0.88 * 400, 0.95 * 400);
+            double least = load.equals("50 %") || load.equals("80 %") ? 0.75 : 0.88;
+            assertThat(volts(bench, "M1:V1", "M1:W1")).as(load).isBetween(least * 400, 0.95 * 400);
+            assertThat(volts(bench, "M1:W1", "M1:U1")).as(load).isBetween(least * 400, 0.95 * 400);
         }
 
         Bench still = bench("80 %");
