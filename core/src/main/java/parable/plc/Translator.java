@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import parable.circuit.Practice;
 import parable.parts.Assembly;
 import parable.parts.Contact;
@@ -49,9 +50,6 @@ final class Translator {
 
     /** The bit that remembers that a contactor did not do as it was told; empty if the program has no such alarm. */
     private String fault = "";
-
-    /** Whether what is written is for a lamp or a horn. */
-    private boolean showing;
 
     Translator(Assembly assembly, Practice practice, TranslationChoices choices) {
         this.assembly = assembly;
@@ -345,12 +343,16 @@ final class Translator {
     }
 
     private Optional<Logic> reads(ControlGraph.Edge edge) {
+        return Optional.ofNullable(read.get(edge));
+    }
+
+    /** What a lamp or a horn is told by a contact: with an alarm whether the contactor is in, told or not. */
+    private Optional<Logic> shows(ControlGraph.Edge edge) {
         Part part = graph.part(edge);
-        boolean shows = showing
-                && hasAlarm()
+        boolean follows = hasAlarm()
                 && part.family() == Family.CONTACTOR
                 && !graph.contact(edge).isNormallyClosed();
-        return shows ? Optional.of(feedback(part).in()) : Optional.ofNullable(read.get(edge));
+        return follows ? Optional.of(feedback(part).in()) : reads(edge);
     }
 
     /** What must be so for a consumer to be fed. */
@@ -359,11 +361,10 @@ final class Translator {
         if (beside.isPresent()) {
             return beside.get().in();
         }
-        showing = isSignal(one);
+        Function<ControlGraph.Edge, Optional<Logic>> reading = isSignal(one) ? this::shows : this::reads;
         List<Logic> parts = new ArrayList<>(
-                wayParts(one.feed(), onTheWay(one), one.consumer().from()));
-        graph.between(one.consumer().to(), one.back(), this::reads).ifPresent(parts::add);
-        showing = false;
+                wayParts(one.feed(), onTheWay(one), one.consumer().from(), reading));
+        graph.between(one.consumer().to(), one.back(), reading).ifPresent(parts::add);
         return parts.isEmpty() ? always() : Logic.series(parts);
     }
 
@@ -388,19 +389,20 @@ final class Translator {
     }
 
     private Logic way(int feed, List<Integer> through, int node) {
-        List<Logic> parts = wayParts(feed, through, node);
+        List<Logic> parts = wayParts(feed, through, node, this::reads);
         return parts.isEmpty() ? always() : Logic.series(parts);
     }
 
     /** What must be so for a node to be live, beginning with the last wire on the way that is a bit already. */
-    private List<Logic> wayParts(int feed, List<Integer> through, int node) {
+    private List<Logic> wayParts(
+            int feed, List<Integer> through, int node, Function<ControlGraph.Edge, Optional<Logic>> reading) {
         List<Logic> parts = new ArrayList<>();
         int from = feed;
         for (int one : through) {
             from = wires.containsKey(one) ? one : from;
         }
         Optional.ofNullable(wires.get(from)).map(ProgramDraft::one).ifPresent(parts::add);
-        graph.between(from, node, this::reads).ifPresent(parts::add);
+        graph.between(from, node, reading).ifPresent(parts::add);
         return parts;
     }
 

@@ -4,7 +4,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.function.IntConsumer;
 import java.util.function.IntPredicate;
-import java.util.function.ToIntFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -100,7 +99,7 @@ final class Drift {
     /** The states from which it may come to some, those included. */
     StateSet leadingTo(StateSet some) {
         StateSet leading = some.copy();
-        settle(some::hasAny, waiting -> waiting.nextSetBit(0), (group, changed) -> {
+        settle(some::hasAny, (group, changed) -> {
             for (int earlier : before[group]) {
                 boolean more = false;
                 for (int word = 0; word < words; word++) {
@@ -129,9 +128,7 @@ final class Drift {
         return come;
     }
 
-    /**
-     * The states from which it may go on for ever: what is left once whatever has nothing after it is taken away, again and again.
-     */
+    /** All states that it may come back to, and few others: what is left of groups on a round once whatever has nothing after it is taken away. */
     StateSet goingOn() {
         StateSet round = none();
         for (int group = onRounds.nextSetBit(0); group >= 0; group = onRounds.nextSetBit(group + 1)) {
@@ -141,7 +138,7 @@ final class Drift {
                 }
             }
         }
-        settle(onRounds::get, waiting -> waiting.nextSetBit(0), (group, changed) -> {
+        settle(onRounds::get, (group, changed) -> {
             if (reduce(round, group)) {
                 for (int earlier : before[group]) {
                     changed.accept(earlier);
@@ -167,16 +164,15 @@ final class Drift {
     }
 
     /**
-     * Visits groups until nothing changes.
+     * Visits groups until nothing changes, those that steps lead to before those that they lead from.
      *
      * @param first those to begin with
-     * @param choice which of the ranks that wait is next, -1 if none waits
      */
-    private void settle(IntPredicate first, ToIntFunction<BitSet> choice, Visit visit) {
+    private void settle(IntPredicate first, Visit visit) {
         BitSet waiting = new BitSet(groups);
         IntConsumer changed = group -> waiting.set(rank[group]);
         IntStream.range(0, groups).filter(first).forEach(changed);
-        for (int next = choice.applyAsInt(waiting); next >= 0; next = choice.applyAsInt(waiting)) {
+        for (int next = waiting.nextSetBit(0); next >= 0; next = waiting.nextSetBit(0)) {
             waiting.clear(next);
             visit.visit(byRank[next], changed);
         }

@@ -3,10 +3,10 @@ package parable.proof;
 import java.util.Arrays;
 import java.util.stream.IntStream;
 
-/** What a circuit that is left alone may go round in. From most states it can not go on for ever; so those are put aside first. */
+/** What a circuit that is left alone may go round in. Most states it cannot come back to; so those are put aside first. */
 final class Rounds {
 
-    /** The states from which it may go on for ever, by their positions, in order. */
+    /** Those it may come back to, and few others, by their positions, in order. */
     private final int[] states;
 
     private final OwnSteps steps;
