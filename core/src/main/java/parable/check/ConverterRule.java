@@ -118,7 +118,7 @@ final class ConverterRule implements Rule {
                 List.of(part.tag()),
                 String.format(
                         Locale.ROOT,
-                        "%s is rated %.0f VA; what it feeds takes %.0f VA, and %.0f VA while the largest coil pulls in.",
+                        "%s is rated %.0f VA; the coils, lamps and horns behind it take %.0f VA together, and %.0f VA while the largest coil pulls in.",
                         part.tag(),
                         rated,
                         taken,

@@ -2,7 +2,6 @@ package parable.wiring;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 import parable.circuit.Node;
 import parable.circuit.Practice;
@@ -39,24 +38,30 @@ final class Conductors {
     }
 
     /**
-     * What the protective conductor to a terminal is made of.
+     * What a protective conductor is made of.
      *
-     * @param terminal of a motor, or of metal that devices are on
+     * @param serves the terminals of motors, supplies, and metal that devices are on, to which it leads
      */
-    Conductor protective(Terminal terminal) {
-        boolean metal = assembly.part(terminal.tag())
-                .filter(part -> part.family() == Family.METALWORK)
-                .isPresent();
-        String place = layout.place(terminal.tag());
-        Predicate<Terminal> beside =
-                one -> metal ? layout.place(one.tag()).equals(place) : one.tag().equals(terminal.tag());
+    Conductor protective(List<Terminal> serves) {
         List<Node> lines = assembly.nodes().all().stream()
-                .filter(node -> !isEarth(node) && node.terminals().stream().anyMatch(beside))
+                .filter(node -> !isEarth(node)
+                        && node.terminals().stream()
+                                .anyMatch(one -> serves.stream().anyMatch(served -> isBeside(one, served))))
                 .toList();
         String size = sizes.protective(
                 lines.stream().mapToDouble(this::amperes).max().orElse(0),
                 lines.stream().anyMatch(this::isPower));
         return new Conductor(Conductor.PROTECTIVE, size, sizes.ferrule(size));
+    }
+
+    /** Whether a terminal is of the device that is served, or in the place whose metal is. */
+    private boolean isBeside(Terminal terminal, Terminal served) {
+        boolean metal = assembly.part(served.tag())
+                .filter(part -> part.family() == Family.METALWORK)
+                .isPresent();
+        return metal
+                ? layout.place(terminal.tag()).equals(layout.place(served.tag()))
+                : terminal.tag().equals(served.tag());
     }
 
     private Conductor conductor(String colour, double amperes, boolean power) {
@@ -68,13 +73,14 @@ final class Conductors {
         return feeds.amperes(node).orElse(0);
     }
 
-    private static boolean isEarth(Node node) {
+    /** Whether a node is that of the protective conductors. */
+    static boolean isEarth(Node node) {
         return node.terminals().stream().anyMatch(terminal -> terminal.marking().equals("PE"));
     }
 
     /**
      * What a wire to the line side of a breaker or fuse is made of, where that is for less than what comes before it: for so short a way the
-     * wire goes by the device at its end (IEC 60364-4-43, 433.2.2 and 434.2.1: up to 3 m; NEC 240.21(B)(1): up to 10 ft).
+     * wire goes by the device at its end.
      */
     Optional<Conductor> tap(Node node, Terminal terminal) {
         Part part = assembly.part(terminal.tag()).orElseThrow();

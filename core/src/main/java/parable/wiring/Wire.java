@@ -37,6 +37,11 @@ public record Wire(
         return new Wire(number, from, to, rung, others, conductor, metres, route, crosses);
     }
 
+    /** This wire made of something else. */
+    Wire madeOf(Conductor other) {
+        return new Wire(number, from, to, rung, seconds, other, metres, route, crosses);
+    }
+
     /** As it is read aloud while wiring: {@code Wire 3 leaves S0 12 and lands on S1 13.} */
     public String words() {
         return "Wire " + number + " leaves " + from.tag() + " " + from.marking() + " and lands on " + to.tag() + " "

@@ -48,12 +48,18 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
 
         private static final int POWER = 1_000_000;
 
+        /** A wire to a smaller fuse is as thin as that allows up to this length, in m (IEC 60364-4-43, 433.2.2; NEC 240.21(B)(1)). */
+        private static final double MOST_FOR_TAP = 3;
+
         private final Assembly assembly;
         private final PanelLayout layout;
         private final Groups groups;
         private final Conductors conductors;
         private final Map<Terminal, Double> order = new HashMap<>();
         private final Map<Terminal, Integer> rungs = new HashMap<>();
+
+        /** For each terminal of the strip those that it leads to in another place. */
+        private final Map<Terminal, List<Terminal>> behind = new HashMap<>();
 
         Chains(Assembly assembly, Practice practice, PanelLayout layout) {
             this.assembly = assembly;
@@ -78,6 +84,7 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
             double fromFirst = 0;
             for (Node node : assembly.nodes().all()) {
                 List<List<Terminal>> joined = groups.of(node);
+                joined.stream().skip(1).forEach(group -> behind.put(group.get(0), group.subList(1, group.size())));
                 joined.stream().skip(1).forEach(behind -> metBefore(behind.get(0), behind.subList(1, behind.size())));
                 for (List<Terminal> group : joined) {
                     fromFirst += fromFirst(group);
@@ -126,7 +133,7 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
         }
 
         private List<Wire> wires(Node node, List<Terminal> group) {
-            return groups.chosen(group)
+            List<Wire> made = groups.chosen(group)
                     .map(wanted -> wanted.stream()
                             .map(one -> ordered(node, one.one(), one.other()))
                             .toList())
@@ -135,13 +142,30 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                             .findFirst()
                             .map(bar -> star(node, bar, group))
                             .orElseGet(() -> chain(node, group)));
+            return made.stream()
+                    .map(wire -> Conductors.isEarth(node) ? wire.madeOf(protective(wire, made, group)) : wire)
+                    .toList();
+        }
+
+        /**
+         * A protective conductor of its own goes by what it leads to, also behind the strip; one of a row by all that the row leads to, for it serves
+         * them all.
+         */
+        private Conductor protective(Wire wire, List<Wire> made, List<Terminal> group) {
+            boolean own = groups.isProtectiveBar(wire.from()) && ends(made, wire.to()) == 1;
+            List<Terminal> serves = (own ? List.of(wire.to()) : group)
+                    .stream()
+                            .flatMap(terminal -> behind.getOrDefault(terminal, List.of(terminal)).stream())
+                            .filter(terminal -> !groups.isProtectiveBar(terminal))
+                            .toList();
+            return conductors.protective(serves);
         }
 
         /** A conductor of its own to each, so that taking one device away leaves all others protected (IEC 60364-5-54, 543.2.8). */
         private List<Wire> star(Node node, Terminal bar, List<Terminal> terminals) {
             return terminals.stream()
                     .filter(terminal -> !terminal.equals(bar))
-                    .map(terminal -> wire(node, bar, terminal, conductors.protective(terminal)))
+                    .map(terminal -> wire(node, bar, terminal, conductors.of(node)))
                     .toList();
         }
 
@@ -163,9 +187,11 @@ public record WireList(List<Wire> wires, double metres, double metresFromFirst) 
                         .filter(terminal -> ends(wires, terminal) < 2)
                         .min(Comparator.comparingDouble(terminal -> distance(terminal, tap)))
                         .orElseThrow();
-                Conductor thin = conductors.tap(node, tap).orElseThrow();
+                Conductor made = layout.metres(from, tap) <= MOST_FOR_TAP
+                        ? conductors.tap(node, tap).orElseThrow()
+                        : conductors.of(node);
                 boolean forward = order.get(from) <= order.get(tap);
-                wires.add(wire(node, forward ? from : tap, forward ? tap : from, thin));
+                wires.add(wire(node, forward ? from : tap, forward ? tap : from, made));
             }
             return wires;
         }

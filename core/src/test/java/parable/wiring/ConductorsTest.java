@@ -19,10 +19,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.circuit.Fieldwork;
 import parable.circuit.Node;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
+import parable.circuit.WiringMethod;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Family;
@@ -147,6 +149,61 @@ class ConductorsTest {
                 .collect(Collectors.toCollection(TreeSet::new));
 
         assertThat(String.join(" ", found)).isEqualTo(colours);
+    }
+
+    /** As large as the lines up to 16 mm2 (IEC 60204-1, table 1), whichever way the wires go. */
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void noProtectiveConductorToAMotorIsThinnerThanItsLines(Sheet sheet) {
+        for (WiringMethod method : WiringMethod.values()) {
+            Sheet wired = sheet.withFieldwork(Fieldwork.NONE.by(method));
+            List<Wire> all = wires(wired);
+            for (Part motor : Examples.fitted(sheet).parts()) {
+                if (motor.family() != Family.MOTOR) {
+                    continue;
+                }
+                double lines = largest(all, motor);
+                double onTheWay = all.stream()
+                        .filter(wire -> wire.conductor().isProtective() && leadsTo(all, wire, motor))
+                        .mapToDouble(
+                                wire -> wire.conductor().squareMillimetres().orElse(1000))
+                        .min()
+                        .orElse(0);
+                assertThat(onTheWay)
+                        .as("%s of %s, %s", motor.tag(), sheet.name(), method)
+                        .isGreaterThanOrEqualTo(Math.min(16, lines));
+            }
+        }
+    }
+
+    private static double largest(List<Wire> all, Part motor) {
+        return all.stream()
+                .filter(wire -> !wire.conductor().isProtective())
+                .filter(wire ->
+                        wire.from().tag().equals(motor.tag()) || wire.to().tag().equals(motor.tag()))
+                .mapToDouble(wire -> wire.conductor().squareMillimetres().orElse(0))
+                .max()
+                .orElse(0);
+    }
+
+    /** Whether the motor's frame loses the bar without a wire. */
+    private static boolean leadsTo(List<Wire> all, Wire without, Part motor) {
+        Terminal frame = new Terminal(motor.tag(), "PE");
+        Set<Terminal> reached = new HashSet<>(Set.of(new Terminal("G1", "PE")));
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Wire wire : all) {
+                if (wire.conductor().isProtective()
+                        && !wire.equals(without)
+                        && reached.contains(wire.from()) != reached.contains(wire.to())) {
+                    reached.add(wire.from());
+                    reached.add(wire.to());
+                    more = true;
+                }
+            }
+        }
+        return !reached.contains(frame);
     }
 
     @Test
