@@ -19,6 +19,11 @@ public record FaultRow(Fault fault, List<String> broken, Optional<String> reveal
         broken = List.copyOf(broken);
     }
 
+    /** What another fault does that leaves the same circuit behind. */
+    FaultRow of(Fault same, Replay replay) {
+        return new FaultRow(same, broken, revealed, refutation.map(replay::likewise));
+    }
+
     /** Whether it breaks what keeps people and machine safe. */
     public boolean isDangerous() {
         return !broken.isEmpty();

@@ -96,6 +96,21 @@ final class Replay {
         return refutation(bench, bench.now(), Pace.NOMINAL);
     }
 
+    /** What was shown with other faults, done once more with these; both have to leave the same circuit behind. */
+    Refutation likewise(Refutation shown) {
+        Bench bench = Bench.of(assembly, shown.pace());
+        script.clear();
+        faults.forEach(fault -> put(bench, fault));
+        for (Step step : shown.script().steps()) {
+            if (step instanceof Step.Do hand) {
+                bench.runUntil(hand.time());
+                act(bench, hand.action());
+            }
+        }
+        bench.runUntil(shown.instant());
+        return refutation(bench, shown.instant(), shown.pace());
+    }
+
     /**
      * Looks for an instant on the bench.
      *

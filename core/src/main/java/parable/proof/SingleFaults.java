@@ -14,6 +14,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
@@ -106,19 +107,28 @@ public final class SingleFaults {
     /** A row for each fault, in their order; some faults take a hundred times as long as others, so each core takes the next that waits. */
     private List<FaultRow> rows(AtomicInteger tried) {
         List<Fault> possible = possible();
+        List<List<Fault>> classes = FaultEquivalence.classes(assembly, possible);
         Map<Fault, FaultRow> rows = new ConcurrentHashMap<>();
         AtomicInteger next = new AtomicInteger();
         IntStream.range(0, Runtime.getRuntime().availableProcessors())
                 .parallel()
                 .forEach(core -> {
                     for (int i = next.getAndIncrement();
-                            i < possible.size() && !cancelled.getAsBoolean();
+                            i < classes.size() && !cancelled.getAsBoolean();
                             i = next.getAndIncrement()) {
-                        rows.put(possible.get(i), row(possible.get(i)));
-                        tried.incrementAndGet();
+                        rowsOf(classes.get(i)).forEach(row -> rows.put(row.fault(), row));
+                        tried.addAndGet(classes.get(i).size());
                     }
                 });
         return possible.stream().filter(rows::containsKey).map(rows::get).toList();
+    }
+
+    private List<FaultRow> rowsOf(List<Fault> same) {
+        FaultRow first = row(same.get(0));
+        return Stream.concat(
+                        Stream.of(first),
+                        same.stream().skip(1).map(fault -> first.of(fault, new Replay(assembly, List.of(fault)))))
+                .toList();
     }
 
     /** The faults that can occur on what is wired. */
