@@ -26,6 +26,8 @@ final class PhysicalState {
 
     /** For each part its motor under the present voltages. */
     final Excitation[] excitations;
+    /** For each part what hits its motor when it is switched on while it turns. */
+    final FieldSurge[] surges;
     /** For each part the load of its motor as a share of rated torque. */
     final double[] loads;
     /** For each part the current in the line that feeds its motor, in multiples of that in a winding. */
@@ -35,6 +37,8 @@ final class PhysicalState {
 
     PhysicalState(int parts) {
         excitations = new Excitation[parts];
+        surges = new FieldSurge[parts];
+        Arrays.fill(surges, FieldSurge.NONE);
         loads = new double[parts];
         lineShares = new double[parts];
         heaterShares = new double[parts][0];
@@ -53,6 +57,7 @@ final class PhysicalState {
         System.arraycopy(other.heatTime, 0, heatTime, 0, heatTime.length);
         System.arraycopy(other.amperes, 0, amperes, 0, amperes.length);
         System.arraycopy(other.excitations, 0, excitations, 0, excitations.length);
+        System.arraycopy(other.surges, 0, surges, 0, surges.length);
         System.arraycopy(other.loads, 0, loads, 0, loads.length);
         System.arraycopy(other.lineShares, 0, lineShares, 0, lineShares.length);
         System.arraycopy(other.heaterShares, 0, heaterShares, 0, heaterShares.length);

@@ -19,12 +19,17 @@ import parable.parts.Turning;
 
 /**
  * What changes steadily between two events: motors speed up and run down, overload releases warm and cool. While a speed
- * changes, time goes on in steps of a millisecond; otherwise the next thing to happen is worked out in one go. Both are
+ * changes, time goes on in steps of one to five milliseconds; otherwise the next thing to happen is worked out in one go. Both are
  * independent of how often somebody looks.
  */
 final class Physics {
 
-    private static final long STEP = 1000;
+    /** The shortest step, in microseconds; a hundredth of the run-up of the quickest motor is short enough. */
+    private static final long SHORTEST_STEP = 1000;
+
+    private static final long LONGEST_STEP = 5000;
+    private static final double STEPS_IN_A_RUN_UP = 100;
+
     private static final double STEADY = 1e-6;
     private static final double STANDSTILL = 0.01;
 
@@ -48,6 +53,7 @@ final class Physics {
     private final int[] bodies;
 
     private final int[] speedSwitches;
+    private final long step;
 
     Physics(Rig rig) {
         this.rig = rig;
@@ -56,6 +62,11 @@ final class Physics {
         guards = partsWhere(Wear::has);
         bodies = IntStream.concat(IntStream.of(heaters), IntStream.of(guards)).toArray();
         speedSwitches = partsWhere(part -> part.drive() instanceof Drive.BySpeed);
+        step = IntStream.of(motors)
+                .mapToLong(motor -> (long) (machine(motor).runUp() / STEPS_IN_A_RUN_UP * 1000) * 1000)
+                .map(time -> Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, time)))
+                .min()
+                .orElse(SHORTEST_STEP);
     }
 
     private int[] partsWhere(Predicate<Part> which) {
@@ -70,6 +81,7 @@ final class Physics {
         for (int motor : motors) {
             Excitation excitation = rig.excitation(motor, solution);
             if (!excitation.equals(state.physical.excitations[motor])) {
+                state.physical.surges[motor] = surge(state, motor, excitation);
                 state.physical.excitations[motor] = excitation;
                 shareCurrents(state.physical, motor, solution);
                 changed = true;
@@ -79,6 +91,19 @@ final class Physics {
             disturb(state);
             settleCurrents(state, state.time);
         }
+    }
+
+    private FieldSurge surge(RunState state, int motor, Excitation now) {
+        return state.physical.surges[motor].after(
+                state.physical.excitations[motor],
+                now,
+                state.physical.speed[motor],
+                machine(motor).fieldTime(),
+                state.time);
+    }
+
+    private Machine machine(int motor) {
+        return rig.parts.get(motor).machine().orElseThrow();
     }
 
     /** Whether a motor has come to rest, or has begun to turn, without anybody having said so yet. */
@@ -97,7 +122,7 @@ final class Physics {
     private void shareCurrents(PhysicalState physical, int motor, Solution solution) {
         int first = rig.network.load(motor, 0);
         int windings = rig.parts.get(motor).loads().size();
-        MotorModel model = rig.parts.get(motor).machine().orElseThrow().motor();
+        MotorModel model = machine(motor).motor();
         double strongest = IntStream.range(0, windings)
                 .filter(model::carriesWhileRunning)
                 .mapToDouble(w -> solution.loadCurrent(first + w).rms())
@@ -137,7 +162,7 @@ final class Physics {
     /** When something will happen by itself or a speed must be worked out, in microseconds; never if nothing changes. */
     long next(RunState state) {
         if (state.physical.unsteady) {
-            return state.physical.steppedTo + STEP;
+            return state.physical.steppedTo + step;
         }
         long next = Long.MAX_VALUE;
         for (int heater : heaters) {
@@ -156,6 +181,9 @@ final class Physics {
         }
         double seconds =
                 Wear.secondsToOpen(rig.parts.get(guard), state.physical.heat[guard], state.physical.amperes[guard]);
+        if (seconds == 0) {
+            return state.time;
+        }
         return seconds > LONG
                 ? Long.MAX_VALUE
                 : Math.max(state.time, state.physical.heatTime[guard] + (long) Math.ceil(seconds * 1e6) + 1);
@@ -172,7 +200,10 @@ final class Physics {
         if (!reaches) {
             return Long.MAX_VALUE;
         }
-        boolean alreadyThere = tripped ? heat <= level : heat >= level;
+        if (!tripped && heat >= level) {
+            return state.time;
+        }
+        boolean alreadyThere = tripped && heat <= level;
         double seconds = alreadyThere ? 0 : heater.timeConstant() * Math.log((end - heat) / (end - level));
         return Math.max(state.time, state.physical.heatTime[index] + (long) Math.ceil(seconds * 1e6) + 1);
     }
@@ -210,13 +241,14 @@ final class Physics {
     }
 
     private void step(RunState state) {
-        state.physical.steppedTo += STEP;
+        state.physical.steppedTo += step;
         boolean unsteady = false;
         for (int motor : motors) {
             double before = state.physical.speed[motor];
             double after = speedAfterStep(motor, state);
             state.physical.speed[motor] = after;
-            unsteady |= Math.abs(after - before) > STEADY;
+            unsteady |=
+                    Math.abs(after - before) > STEADY || !state.physical.surges[motor].isOver(state.physical.steppedTo);
         }
         settleCurrents(state, state.physical.steppedTo);
         state.physical.unsteady = unsteady;
@@ -230,16 +262,16 @@ final class Physics {
         Excitation excitation = state.physical.excitations[motor];
         double load = state.physical.loads[motor];
         double torque = excitation.torque(speed);
-        double resistance = Machine.resistance(load, speed);
+        Machine machine = machine(motor);
+        double resistance = machine.driven().resistance(load, speed);
         if (speed == 0 && Math.abs(torque) <= resistance) {
             return 0;
         }
-        double runUp = rig.parts.get(motor).machine().orElseThrow().runUp();
         double sense = speed == 0 ? Math.signum(torque) : Math.signum(speed);
-        double after = speed + STEP / 1e6 / runUp * (torque - sense * resistance);
+        double after = speed + step / 1e6 / machine.runUp() * (torque - sense * resistance);
         boolean driven = isDriven(excitation.turning(speed));
         boolean stops = speed != 0 && (after * speed <= 0 || !driven && Math.abs(after) < STANDSTILL);
-        return stops && (!driven || Math.abs(torque) <= Machine.resistance(load, 0))
+        return stops && (!driven || Math.abs(torque) <= machine.driven().resistance(load, 0))
                 ? 0
                 : Math.max(-FLIES_APART, Math.min(FLIES_APART, after));
     }
@@ -268,7 +300,7 @@ final class Physics {
             for (int motor : motors) {
                 amperes += state.physical.heaterShares[motor].length == 0
                         ? 0
-                        : state.physical.heaterShares[motor][b] * amperes(state, motor);
+                        : state.physical.heaterShares[motor][b] * amperes(state, motor, time);
             }
             if (b < heaters.length) {
                 settleHeat(state, bodies[b], time);
@@ -295,20 +327,21 @@ final class Physics {
         physical.heatTime[index] = Math.max(time, physical.heatTime[index]);
     }
 
-    private static double amperes(RunState state, int motor) {
-        return state.physical.excitations[motor].amperes(state.physical.speed[motor]);
+    private static double amperes(RunState state, int motor, long time) {
+        return state.physical.excitations[motor].amperes(state.physical.speed[motor])
+                + state.physical.surges[motor].at(time);
     }
 
     /** Takes note of something that changes a motor's speed without a change of voltage: another load, a rotor let go. */
     void disturb(RunState state) {
-        state.physical.steppedTo = Math.max(state.physical.steppedTo, state.time / STEP * STEP);
+        state.physical.steppedTo = Math.max(state.physical.steppedTo, state.time / step * step);
         state.physical.unsteady = motors.length > 0;
     }
 
     /** Adds the present of all motors and releases to a trace. */
     void trace(RunState state, Trace trace, boolean event) {
         for (int motor : motors) {
-            double amperes = state.physical.lineShares[motor] * amperes(state, motor);
+            double amperes = state.physical.lineShares[motor] * amperes(state, motor, state.time);
             trace.add(motor, new Sample(state.time, state.physical.speed[motor], amperes), event);
         }
         for (int heater : heaters) {

@@ -24,6 +24,7 @@ import parable.network.Potential;
  * @param pulledIn the relays and contactors that were in at any time until then, in this try or an earlier one
  * @param begun the first voltage on the winding of each motor that got any, in V
  * @param settled the voltage on it once all had settled, in V
+ * @param changedAt the speed, in per unit, at which that of each motor rose from what it began with to what it settled at; those where it did not rise are left out
  */
 record Rehearsal(
         Map<String, String> turned,
@@ -39,7 +40,8 @@ record Rehearsal(
         Map<Terminal, Potential> voltages,
         Set<String> pulledIn,
         Map<String, Double> begun,
-        Map<String, Double> settled) {
+        Map<String, Double> settled,
+        Map<String, Double> changedAt) {
 
     /**
      * One way to stop, tried while the motors ran.

@@ -44,6 +44,10 @@ final class Rehearsing {
 
     private static final long STOPPED = 8_000_000;
     private static final double NO_VOLTAGE = 10;
+
+    /** From star to delta the voltage rises to 1.73 times. */
+    private static final double RISEN = 1.3;
+
     private static final int MOST_ARRANGEMENTS = 12;
 
     private static final Set<Condition> DRIVEN =
@@ -59,6 +63,7 @@ final class Rehearsing {
     private Map<Terminal, Potential> voltages = new HashMap<>();
     private final Set<String> pulledIn = new LinkedHashSet<>();
     private Map<String, Double> begun = new HashMap<>();
+    private Map<String, Double> changedAt = new HashMap<>();
 
     Rehearsing(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
@@ -263,6 +268,7 @@ final class Rehearsing {
     private Rehearsal started(Bench bench, Map<String, String> arrangement, Preparation preparation, Action press) {
         String told = press.tag() + " was " + press.verb().done();
         begun = new HashMap<>();
+        changedAt = new HashMap<>();
         if (press.verb() == Verb.TURN) {
             turn(bench, press.tag(), press.position());
         } else {
@@ -290,6 +296,7 @@ final class Rehearsing {
         Set<String> after = driven(bench.moment());
         Set<String> tripped = in(bench.moment(), Set.of(Condition.TRIPPED));
         Map<String, Double> first = Map.copyOf(begun);
+        Map<String, Double> changed = Map.copyOf(changedAt);
         Map<String, Double> last = windings(bench.moment());
         long running = bench.now();
         List<Rehearsal.Stop> stops = new ArrayList<>();
@@ -318,7 +325,8 @@ final class Rehearsing {
                 Map.copyOf(voltages),
                 Set.copyOf(pulledIn),
                 first,
-                last);
+                last,
+                changed);
     }
 
     /** What should stop motors: an E-stop, an overload release, a button that only opens. */
@@ -389,18 +397,23 @@ final class Rehearsing {
         List<Long> instants = bench.instants();
         int found = Collections.binarySearch(instants, from);
         for (long instant : instants.subList(found < 0 ? -found - 1 : found, instants.size())) {
-            look(bench.momentAt(instant), told);
+            look(bench, bench.momentAt(instant), told);
         }
-        look(bench.moment(), told);
+        look(bench, bench.moment(), told);
     }
 
-    private void look(Moment moment, String told) {
+    private void look(Bench bench, Moment moment, String told) {
         if (shortedBy.isEmpty() && moment.shorted()) {
             shortedBy = Optional.of(told);
         }
         pulledIn.addAll(in(moment, Set.of(Condition.IN)));
         for (Part part : assembly.parts()) {
-            winding(moment, part).ifPresent(volts -> begun.putIfAbsent(part.tag(), volts));
+            winding(moment, part).ifPresent(volts -> {
+                begun.putIfAbsent(part.tag(), volts);
+                if (volts > RISEN * begun.get(part.tag())) {
+                    changedAt.computeIfAbsent(part.tag(), motor -> speed(bench, motor, moment.time()));
+                }
+            });
         }
         for (Part part : assembly.parts()) {
             for (Load load : part.loads()) {
@@ -411,6 +424,14 @@ final class Rehearsing {
                                 terminal, voltage, (one, other) -> one.rms() >= other.rms() ? one : other));
             }
         }
+    }
+
+    private static double speed(Bench bench, String motor, long time) {
+        return bench.trace(motor).stream()
+                .filter(sample -> sample.time() <= time)
+                .reduce((earlier, later) -> later)
+                .map(sample -> Math.abs(sample.speed()))
+                .orElse(0.0);
     }
 
     /** The voltage on the first winding of a motor in V, empty if it has none. */

@@ -11,7 +11,8 @@ import parable.parts.Part;
 
 /**
  * {@code full-voltage-first}: a motor with six leads that gets more voltage when it is started than once it runs; {@code stays-in-star}: one
- * that goes on with the voltage of star; and {@code never-pulls-in}: a contactor whose coil is on the drawing and that nothing brings in.
+ * that goes on with the voltage of star; {@code star-too-short}: one that is changed over while it is still slow, so that it takes nearly the current of a direct start
+ * after all; and {@code never-pulls-in}: a contactor whose coil is on the drawing and that nothing brings in.
  */
 final class SequenceRule implements Rule {
 
@@ -19,6 +20,9 @@ final class SequenceRule implements Rule {
 
     /** Star gives 58 % of the voltage, half-way to full is 79 %. */
     private static final double STAR = 0.79;
+
+    /** The speed, in per unit, below which the current in delta is still near that of a direct start; practice, 80 to 85 %. */
+    private static final double UP = 0.8;
 
     @Override
     public List<Finding> findings(Study study) {
@@ -34,6 +38,11 @@ final class SequenceRule implements Rule {
                     findings.add(fullVoltageFirst(motor, first, last));
                 } else if (last > 0 && last < STAR * rated(study, motor) && hasSixLeads(study, motor)) {
                     findings.add(staysInStar(motor, last, rated(study, motor)));
+                }
+            });
+            rehearsal.changedAt().forEach((motor, speed) -> {
+                if (speed < UP && hasSixLeads(study, motor)) {
+                    findings.add(starTooShort(motor, speed));
                 }
             });
         }
@@ -71,6 +80,17 @@ final class SequenceRule implements Rule {
                         last,
                         rated),
                 "In star it gives a third of its torque; under load it stalls or burns. Look for what should bring delta in.");
+    }
+
+    private static Finding starTooShort(String motor, double speed) {
+        return new Finding(
+                "star-too-short",
+                Severity.WARNING,
+                List.of(motor),
+                String.format(
+                        Locale.ROOT, "%s is changed from star to delta at %.0f %% of its speed.", motor, 100 * speed),
+                "Below 80 % it takes nearly the current of a direct start when delta comes in, which star was to spare. Set the star time to the time in"
+                        + " which it comes up; if it does not come up in star at all, its load is too heavy for a third of the torque.");
     }
 
     private static Finding fullVoltageFirst(String motor, double first, double last) {

@@ -32,6 +32,20 @@ public interface Excitation {
         return Optional.empty();
     }
 
+    /** The turning field that drives the motor, as the voltage of a winding in per unit of what it is made for; empty where none does. */
+    default Optional<Phasor> field() {
+        return Optional.empty();
+    }
+
+    /**
+     * The current in A that a voltage of this amount on a winding drives at first in a motor whose field is not there yet: as at standstill.
+     *
+     * @param volts in per unit of what the winding is made for
+     */
+    default double amperesWithoutField(double volts) {
+        return 0;
+    }
+
     /** No voltage at all. */
     record Dead() implements Excitation {
         @Override

@@ -13,7 +13,7 @@ final class BadExamples {
     private static final MotorData PLATEN = MotorData.on400V("Press platen", "machine", "4 kW");
 
     private static final MotorData MILL =
-            MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("20 %", "0.6 s");
+            MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("mill", "20 %", "4 s");
 
     private BadExamples() {}
 

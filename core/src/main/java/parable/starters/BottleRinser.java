@@ -86,7 +86,7 @@ final class BottleRinser {
 
     static Sheet sheet() {
         MotorData motor =
-                MotorData.on400V("Bottle rinser", "machine", "0.75 kW").driving("40 %", "0.3 s");
+                MotorData.on400V("Bottle rinser", "machine", "0.75 kW").driving("conveyor", "40 %", "0.6 s");
         Wish wish = Wish.of("Bottle rinser", Practice.IEC, motor)
                 .with(Directions.STOP_FIRST)
                 .with(EmergencyStop.ONE);

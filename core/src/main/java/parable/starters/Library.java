@@ -35,12 +35,14 @@ public final class Library {
 
     /** The cider works. */
     static Job pressHouse() {
-        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW");
-        MotorData mill = MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("20 %", "0.6 s");
-        MotorData platen = MotorData.on400V("Press platen", "machine", "4 kW");
-        MotorData auger = MotorData.on400V("Pomace auger", "machine", "2.2 kW");
-        MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW").driving("10 %", "3 s");
-        MotorData feeder = MotorData.on400V("Mill feeder", "mill floor", "2.2 kW");
+        MotorData pump =
+                MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW").driving("pump", "", "");
+        MotorData mill = MotorData.on400V("Apple mill", "mill floor", "18.5 kW").driving("mill", "20 %", "4 s");
+        MotorData platen = MotorData.on400V("Press platen", "machine", "4 kW").driving("conveyor", "", "");
+        MotorData auger = MotorData.on400V("Pomace auger", "machine", "2.2 kW").driving("conveyor", "", "");
+        MotorData separator = MotorData.on400V("Separator", "machine", "5.5 kW").driving("mill", "10 %", "3 s");
+        MotorData feeder =
+                MotorData.on400V("Mill feeder", "mill floor", "2.2 kW").driving("conveyor", "", "");
         List<Sheet> relays = drawn(
                 iec("Wash pump", pump)
                         .from("door", "wash floor")
@@ -69,12 +71,12 @@ public final class Library {
 
     /** The ice house. */
     static Job iceHouse() {
-        MotorData pump = MotorData.on480V("Glycol pump", "machine", "5 hp");
-        MotorData crusher = MotorData.on480V("Ice crusher", "machine", "15 hp").driving("60 %", "0.3 s");
-        MotorData auger = MotorData.on480V("Ice auger", "machine", "3 hp");
+        MotorData pump = MotorData.on480V("Glycol pump", "machine", "5 hp").driving("pump", "", "");
+        MotorData crusher = MotorData.on480V("Ice crusher", "machine", "15 hp").driving("mill", "60 %", "3 s");
+        MotorData auger = MotorData.on480V("Ice auger", "machine", "3 hp").driving("conveyor", "", "");
         MotorData compressor =
-                MotorData.on480V("Compressor", "machine", "30 hp").driving("20 %", "0.6 s");
-        MotorData fan = MotorData.on480V("Evaporator fan", "machine", "2 hp");
+                MotorData.on480V("Compressor", "machine", "30 hp").driving("mill", "20 %", "2 s");
+        MotorData fan = MotorData.on480V("Evaporator fan", "machine", "2 hp").driving("fan", "", "4 s");
         return job(
                 "Pike Landing ice house",
                 Practice.NORTH_AMERICAN,
@@ -90,7 +92,8 @@ public final class Library {
 
     /** A starter with every lamp. */
     static Job lampBoard() {
-        MotorData pump = MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW");
+        MotorData pump =
+                MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW").driving("pump", "", "");
         Draft draft = new Draft(
                 Starter.of(iec("Lamp board", pump).with(EmergencyStop.ONE).showing(Lamp.values()))
                         .sheet());
@@ -106,8 +109,8 @@ public final class Library {
 
     /** The variants of a starter with one direction, direct on line. */
     static Job directVariants() {
-        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW");
-        MotorData saw = MotorData.on400V("Crate saw", "yard", "5.5 kW").driving("10 %", "3 s");
+        MotorData motor = MotorData.on400V("Cellar pump", "cellar", "2.2 kW").driving("pump", "", "");
+        MotorData saw = MotorData.on400V("Crate saw", "yard", "5.5 kW").driving("mill", "10 %", "3 s");
         return job(
                 "Tern Hollow direct starters",
                 Practice.IEC,
@@ -134,9 +137,9 @@ public final class Library {
 
     /** The variants of reversing, star-delta and hand-operated starters. */
     static Job furtherVariants() {
-        MotorData gate = MotorData.on400V("Bin gate", "yard", "1.5 kW");
-        MotorData fan = MotorData.on400V("Drying fan", "loft", "18.5 kW").driving("20 %", "0.6 s");
-        MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW");
+        MotorData gate = MotorData.on400V("Bin gate", "yard", "1.5 kW").driving("conveyor", "", "");
+        MotorData fan = MotorData.on400V("Drying fan", "loft", "18.5 kW").driving("fan", "40 %", "4 s");
+        MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW").driving("hoist", "", "");
         List<Sheet> drawn = drawn(
                 iec("Travel turned round", gate).with(Directions.STOP_FIRST).with(EndSwitches.TURN_ROUND),
                 iec("Direct change", gate).with(Directions.BUTTON_INTERLOCK),
@@ -145,9 +148,9 @@ public final class Library {
                 iec("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME));
         List<Sheet> byHand = List.of(
                 HandOperated.threePhase("Drum switch", hoist).sheet(),
-                HandOperated.singlePhase("Single-phase drum", hoist.driving("60 %", "0.2 s"))
+                HandOperated.singlePhase("Single-phase drum", hoist.driving("hoist", "60 %", "0.4 s"))
                         .sheet(),
-                HandOperated.directCurrent("DC drum", hoist.driving("60 %", "0.5 s"))
+                HandOperated.directCurrent("DC drum", hoist.driving("hoist", "60 %", "0.5 s"))
                         .sheet());
         return job(
                 "Tern Hollow further starters",

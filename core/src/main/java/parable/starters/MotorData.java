@@ -12,6 +12,7 @@ import java.util.Objects;
  * @param power such as {@code 2.2 kW}
  * @param current its rated current in the line, such as {@code 4.9 A}
  * @param breaker the rating of its breaker, such as {@code 10 A}
+ * @param drives what it drives in a word, such as {@code mill}, empty if not known
  * @param load the torque of its load in per cent of its rated torque, empty if not known
  * @param runUp the time that it takes to come up to speed with rated torque, empty if not known
  */
@@ -23,6 +24,7 @@ public record MotorData(
         String power,
         String current,
         String breaker,
+        String drives,
         String load,
         String runUp) {
 
@@ -34,6 +36,7 @@ public record MotorData(
         Objects.requireNonNull(power, "power");
         Objects.requireNonNull(current, "current");
         Objects.requireNonNull(breaker, "breaker");
+        Objects.requireNonNull(drives, "drives");
         Objects.requireNonNull(load, "load");
         Objects.requireNonNull(runUp, "runUp");
     }
@@ -50,6 +53,7 @@ public record MotorData(
                 power,
                 Power.amperes(amperes),
                 Power.breaker(supply.practice(), amperes),
+                "",
                 "",
                 "");
     }
@@ -76,7 +80,7 @@ public record MotorData(
     }
 
     /** This motor driving a known machine. */
-    public MotorData driving(String percentage, String seconds) {
-        return new MotorData(label, place, voltage, frequency, power, current, breaker, percentage, seconds);
+    public MotorData driving(String machine, String percentage, String seconds) {
+        return new MotorData(label, place, voltage, frequency, power, current, breaker, machine, percentage, seconds);
     }
 }

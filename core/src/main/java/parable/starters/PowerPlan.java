@@ -85,6 +85,8 @@ final class PowerPlan {
                 motor.current(),
                 "leads",
                 wish.has(Running.DIRECT) ? "" : "6",
+                "drives",
+                motor.drives(),
                 "load",
                 motor.load(),
                 "run-up",

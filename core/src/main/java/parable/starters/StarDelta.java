@@ -1,5 +1,7 @@
 package parable.starters;
 
+import java.util.List;
+
 /** The ladders of star-delta starters. */
 final class StarDelta extends LadderPart {
 
@@ -29,11 +31,17 @@ final class StarDelta extends LadderPart {
                 "function",
                 deadTime ? "star-delta" : "on-delay",
                 "setting",
-                "4 s",
+                starTime(),
                 "dead-time",
                 deadTime ? "0.05 s" : "",
                 "coil",
                 control.volts());
+    }
+
+    /** Long enough for what is driven: a mill or a fan takes longer than a pump. */
+    private String starTime() {
+        boolean heavy = List.of("mill", "fan").contains(wish.motor().drives());
+        return heavy ? "8 s" : "4 s";
     }
 
     private void contactor(String tag, String label, String aux) {

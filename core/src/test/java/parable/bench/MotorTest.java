@@ -66,10 +66,10 @@ class MotorTest {
 
     @Test
     void inStarThePeakCurrentIsAThirdOfDirectOnLine() throws ActionRefusedException {
-        Bench direct = direct(", \"load\": \"20 %\", \"run-up\": \"0.6 s\"");
-        direct.runUntil(3_000_000);
+        Bench direct = direct(", \"drives\": \"mill\", \"load\": \"20 %\", \"run-up\": \"4 s\"");
+        direct.runUntil(5_000_000);
         Bench mill = started("Mill");
-        mill.runUntil(3_900_000);
+        mill.runUntil(7_900_000);
 
         assertThat(peak(mill.trace("M1"))).isCloseTo(peak(direct.trace("M1")) / 3, within(1.0));
         assertThat(last(mill, "M1").speed()).isGreaterThan(0.9);
@@ -124,7 +124,7 @@ class MotorTest {
     @Test
     void theGapBetweenStarAndDeltaIsThereAndShort() throws ActionRefusedException {
         Bench mill = started("Mill");
-        mill.runUntil(6_000_000);
+        mill.runUntil(10_000_000);
 
         long out = timeOf(mill, "KY drops out");
         long in = timeOf(mill, "KD pulls in");

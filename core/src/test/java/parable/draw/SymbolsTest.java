@@ -89,7 +89,7 @@ class SymbolsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "Mill, on-delay 4 s",
+        "Mill, on-delay 8 s",
         "Hand off auto, closed: hand",
         "Hand off auto, closed: auto",
         "24 V DC, 'case, minus'"
