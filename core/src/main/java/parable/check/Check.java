@@ -32,6 +32,8 @@ public final class Check {
             new DisconnectRule(),
             new ProtectiveConductorRule(),
             new ConverterRule(),
+            new ExceptedCircuitRule(),
+            new ControlVoltageRule(),
             new PaperRule(),
             new OpenStopRule(),
             new ContactorStaysInRule(),
@@ -52,7 +54,8 @@ public final class Check {
             new RestartRule(),
             new StartRule(),
             new VoltageRule(),
-            new SequenceRule());
+            new SequenceRule(),
+            new SuppressorRule());
 
     private Check() {}
 

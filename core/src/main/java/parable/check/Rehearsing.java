@@ -19,6 +19,7 @@ import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.network.Potential;
+import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
@@ -404,7 +405,7 @@ final class Rehearsing {
 
     private void look(Bench bench, Moment moment, String told) {
         if (shortedBy.isEmpty() && moment.shorted()) {
-            shortedBy = Optional.of(told);
+            shortedBy = Optional.of(told + meeting(moment.solution()));
         }
         pulledIn.addAll(in(moment, Set.of(Condition.IN)));
         for (Part part : assembly.parts()) {
@@ -424,6 +425,16 @@ final class Rehearsing {
                                 terminal, voltage, (one, other) -> one.rms() >= other.rms() ? one : other));
             }
         }
+    }
+
+    /** The two wires that meet at what closed a short circuit: {@code : wires 5 and 9 meet}. */
+    private static String meeting(Solution shorted) {
+        return shorted.shorts().stream()
+                .findFirst()
+                .map(found -> found.loop().get(0))
+                .map(closing -> ": wires " + shorted.network().name(closing.from()) + " and "
+                        + shorted.network().name(closing.to()) + " meet")
+                .orElse("");
     }
 
     private static double speed(Bench bench, String motor, long time) {

@@ -122,8 +122,8 @@ public sealed interface Drive {
      */
     record ByCoil(int load, ShareRange pulls, ShareRange drops) implements Drive {
 
-        /** Pulls in at 85 % for certain (IEC 60947-4-1, 8.2.1.2), and may do so from 65 % on. */
-        static final ShareRange PULLS = new ShareRange(0.65, 0.85, 0.85);
+        /** Pulls in at 85 % for certain (IEC 60947-4-1, 8.2.1.2), mostly between 65 and 80 %. */
+        static final ShareRange PULLS = new ShareRange(0.65, 0.75, 0.85);
 
         /** Lets go between 20 % and 75 % with alternating current (IEC 60947-4-1, 8.2.1.2). */
         static final ShareRange DROPS_AC = new ShareRange(0.20, 0.50, 0.75);

@@ -139,9 +139,10 @@ final class SwitchgearKinds {
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
         Load coil = settings.coil(
                 "A1", "A2", CoilData.contactor(settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
+        Travel travel = coil.rated().kind() == CurrentKind.DC ? Travel.DIRECT_CONTACTOR : Travel.CONTACTOR;
         return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))
-                .movedBy(settings.electromagnet(coil), settings.suppressed(Travel.CONTACTOR, coil))
+                .movedBy(settings.electromagnet(coil), settings.suppressed(travel, coil))
                 .build();
     }
 

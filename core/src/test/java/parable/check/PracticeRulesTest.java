@@ -1,0 +1,150 @@
+package parable.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.circuit.Circuit;
+import parable.circuit.ColourCode;
+import parable.circuit.Practice;
+import parable.circuit.Rung;
+import parable.circuit.RungNotation;
+import parable.circuit.RungSyntaxException;
+import parable.circuit.Sheet;
+
+/** What the rules say of the practice: control voltages, excepted circuits, star times, coils for direct current; each with its sound twin. */
+class PracticeRulesTest {
+
+    private static List<String> found(Sheet sheet, Practice practice) {
+        return Check.of(Examples.fitted(sheet), ColourCode.of(practice)).stream()
+                .map(Finding::code)
+                .toList();
+    }
+
+    private static Sheet with(Sheet sheet, String tag, String setting, String value) {
+        return sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.tag().equals(tag) ? device.with(setting, value) : device)
+                .toList());
+    }
+
+    private static Sheet powerRung(Sheet sheet, String beginning, String instead) throws RungSyntaxException {
+        List<Rung> power = new ArrayList<>();
+        for (Rung rung : sheet.power()) {
+            power.add(rung.text().startsWith(beginning) ? new RungNotation(Set.of("L", "N")).read(instead) : rung);
+        }
+        assertThat(power).isNotEqualTo(sheet.power());
+        return sheet.withRungs(Circuit.POWER, power);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "@L1 F1[1-2] L, true",
+        "@L1 F1[1-2] L ; control supply, true",
+        "@L1 F1[1-2] L ; Excepted circuit: live while the breaker is open, false",
+        "@1L1 F1[1-2] L ; behind the breaker, false"
+    })
+    void whatIsLiveWithTheMainSwitchOpenIsMarked(String supply, boolean wrong) throws Exception {
+        Sheet sheet = powerRung(Examples.ofLibrary("Wash pump"), "@1L1 F1[1-2]", supply + (wrong ? "" : " "));
+
+        assertThat(found(sheet, Practice.IEC).contains("ahead-of-main-switch")).isEqualTo(wrong);
+    }
+
+    @Test
+    void everythingThatStaysLiveIsNamed() throws Exception {
+        Sheet sheet = powerRung(Examples.ofLibrary("Wash pump"), "@1L1 F1[1-2]", "@L1 F1[1-2] L");
+
+        assertThat(Check.of(Examples.fitted(sheet), ColourCode.of(Practice.IEC)))
+                .filteredOn(finding -> finding.code().equals("ahead-of-main-switch"))
+                .singleElement()
+                .satisfies(finding ->
+                        assertThat(finding.text()).isEqualTo("K1, P1, P2, P3 are still live when Q1 is open."));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Wash pump, K1, 230 V AC, IEC, false",
+        "Wash pump, K1, 400 V AC, IEC, true",
+        "Glycol pump, M, 120 V AC, NORTH_AMERICAN, false",
+        "Glycol pump, M, 240 V AC, NORTH_AMERICAN, true",
+        "Glycol pump, M, 240 V AC, IEC, false"
+    })
+    void aCoilForMoreThanThePracticeAllowsIsFound(
+            String sheet, String tag, String coil, Practice practice, boolean wrong) {
+        assertThat(found(with(Examples.ofLibrary(sheet), tag, "coil", coil), practice)
+                        .contains("control-voltage"))
+                .isEqualTo(wrong);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"8 s, 20 %, false", "7.5 s, 20 %, false", "3 s, 20 %, true", "8 s, 90 %, true", "60 s, 20 %, false"})
+    void aStarTimeShorterThanTheRunUpIsFound(String time, String load, boolean wrong) {
+        Sheet mill = with(with(Examples.ofLibrary("Mill"), "KT", "setting", time), "M1", "load", load);
+
+        assertThat(found(mill, Practice.IEC).contains("star-too-short")).isEqualTo(wrong);
+    }
+
+    private static Sheet direct(String settings, String rungs) {
+        return Examples.sheet(
+                """
+                {"tag": "G1", "kind": "single-phase-supply"},
+                {"tag": "T1", "kind": "dc-supply"},
+                {"tag": "A1", "kind": "controller", "output": "transistor"},
+                {"tag": "A2", "kind": "controller"},
+                {"tag": "S1", "kind": "push-button", "blocks": "13-14"},
+                {"tag": "S2", "kind": "push-button", "blocks": "11-12"},
+                {"tag": "K1", "kind": "contactor", "coil": "24 V DC"%s}
+                """
+                        .formatted(settings),
+                "\"G1[L] T1[L-N] G1[N]\"",
+                rungs);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "'' | T1[+] A1[QC0-Q0] K1[A1-A2] T1[-] | true",
+                "'' | T1[+] A1[QC0-Q0] S2[11-12] K1[A1-A2] T1[-] | true",
+                "diode | T1[+] A1[QC0-Q0] K1[A1-A2] T1[-] | false",
+                "varistor | T1[+] A1[QC0-Q0] K1[A1-A2] T1[-] | false",
+                "'' | T1[+] A2[QC0-Q0] K1[A1-A2] T1[-] | false",
+                "'' | T1[+] S1[13-14] K1[A1-A2] T1[-] | false"
+            })
+    void aCoilOnATransistorNeedsASuppressor(String suppressor, String rung, boolean wrong) {
+        Sheet sheet = direct(setting(suppressor), "\"" + rung + "\"");
+
+        assertThat(found(sheet, Practice.IEC).contains("suppressor-missing")).isEqualTo(wrong);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "diode | T1[+] S1[13-14] K1[A2-A1] T1[-] | true",
+                "diode | T1[+] S1[13-14] K1[A1-A2] T1[-] | false",
+                "'' | T1[+] S1[13-14] K1[A2-A1] T1[-] | false"
+            })
+    void aDiodeTheWrongWayRoundIsFound(String suppressor, String rung, boolean wrong) {
+        Sheet sheet = direct(setting(suppressor), "\"" + rung + "\"");
+
+        assertThat(found(sheet, Practice.IEC).contains("coil-reversed")).isEqualTo(wrong);
+    }
+
+    private static String setting(String suppressor) {
+        return suppressor.isEmpty() ? "" : ", \"suppressor\": \"" + suppressor + "\"";
+    }
+
+    @Test
+    void aShortCircuitIsToldWithTheWiresThatMeet() {
+        assertThat(Check.of(Examples.fitted(Examples.ofLibrary("Delta lead on the line side")), ColourCode.EITHER))
+                .filteredOn(finding -> finding.code().equals("short-when-tried"))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.text())
+                        .isEqualTo("Something is shorted once S1 was pressed: wires 2L1 and U1 meet."));
+    }
+}
