@@ -10,7 +10,10 @@ import parable.circuit.Terminal;
 import parable.parts.Drive;
 import parable.parts.Part;
 
-/** {@code brake:STOP:START}: for how long a motor is braked after a stop, and that it stands still once the brake lets go. */
+/**
+ * {@code brake:STOP:START}: for how long a motor is braked after a stop, and that it stands still once the brake lets go. Not where a switch on the motor feels that it hardly turns any
+ * more: that one decides, and the last of the way it coasts.
+ */
 final class BrakeTime implements ClaimSource {
 
     private static final long RUN_UP = 12_000_000;
@@ -24,8 +27,9 @@ final class BrakeTime implements ClaimSource {
     @Override
     public List<Claim> claims() {
         List<Claim> claims = new ArrayList<>();
-        boolean timer = trials.parts().stream().anyMatch(part -> part.drive() instanceof Drive.ByTimer);
-        for (Hand press : timer ? trials.starts() : List.<Hand>of()) {
+        boolean timed = trials.parts().stream().anyMatch(part -> part.drive() instanceof Drive.ByTimer)
+                && trials.parts().stream().noneMatch(part -> part.drive() instanceof Drive.BySpeed);
+        for (Hand press : timed ? trials.starts() : List.<Hand>of()) {
             trials.stops().forEach(stop -> brake(press, stop).ifPresent(claims::add));
         }
         return claims;

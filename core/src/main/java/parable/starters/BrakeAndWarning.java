@@ -25,6 +25,15 @@ final class BrakeAndWarning extends LadderPart {
                 "input",
                 wish.motor().voltage());
         draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm");
+        for (int line = 1; line <= 2; line++) {
+            draft.device(
+                    "fuse",
+                    tags.brakeFuse(line),
+                    "Brake fuse",
+                    "panel",
+                    "rated",
+                    wish.motor().brakeFuse());
+        }
         if (timed) {
             draft.device(
                     "timer",

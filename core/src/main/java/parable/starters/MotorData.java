@@ -1,6 +1,7 @@
 package parable.starters;
 
 import java.util.Objects;
+import java.util.stream.DoubleStream;
 
 /**
  * The motor of a starter and what it drives, as a nameplate and the machine tell it.
@@ -72,6 +73,15 @@ public record MotorData(
     String currentInDelta() {
         double amperes = Double.parseDouble(current.substring(0, current.indexOf(' ')));
         return Power.amperes(amperes / Math.sqrt(3));
+    }
+
+    /** The rating of the fuses before the rectifier of a brake with twice its current: the next standard one, such as {@code 25 A}. */
+    String brakeFuse() {
+        double amperes = 2 * Double.parseDouble(current.substring(0, current.indexOf(' ')));
+        return Power.amperes(DoubleStream.of(2, 4, 6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250)
+                .filter(rating -> rating >= amperes)
+                .findFirst()
+                .orElse(2 * amperes));
     }
 
     /** The voltage between a line and the neutral of its supply as it is written on a device: {@code 230 V AC}. */

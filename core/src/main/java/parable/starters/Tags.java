@@ -138,6 +138,11 @@ final class Tags {
         return tag(number == 1 ? "F1" : "F" + (number + 1), "FU" + number);
     }
 
+    /** A fuse before the rectifier of the brake, from 1. */
+    String brakeFuse(int number) {
+        return tag("F" + (number + 5), "FU" + (number + 5));
+    }
+
     /** A lamp, from 1. */
     String lamp(int number) {
         return tag("P" + number, "LT" + number);

@@ -93,7 +93,7 @@ class CatalogueTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"80 %, 0.80, 0.80", "30 % to 60 %, 0.30, 0.60"})
+    @CsvSource({"70 %, 0.70, 0.70", "30 % to 60 %, 0.30, 0.60"})
     void aCoilStatesAtWhichVoltageItLetsGo(String written, double lowest, double highest) throws PartException {
         Drive.ByCoil coil = (Drive.ByCoil) Devices.fitted("contactor", "drop-out: " + written)
                 .parts()
