@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,6 +28,11 @@ final class PowerDiagram extends LaneDiagram {
     private static final double LEFT = 74;
     private static final double COLUMN = 44;
     private static final double ROOM_FOR_TAG = 32;
+    private static final double NOTE_LINE = 14;
+
+    /** In the remark of a rung that is live while the main switch is open; so it is marked on the drawing (IEC 60204-1, 5.3.5). */
+    private static final String EXCEPTED = "excepted circuit";
+
     private static final double ROOM_FOR_MARKING = 10;
     private static final double MOTOR_RADIUS = 47;
     private static final Pitch PITCH = new Pitch(30, 104, 14);
@@ -252,7 +258,7 @@ final class PowerDiagram extends LaneDiagram {
             case CONVERTER -> part.sources().stream()
                     .filter(Source::grounded)
                     .findFirst()
-                    .map(source -> "case, " + (source.reference().equals("-") ? "minus" : source.reference()))
+                    .map(source -> "case and " + (source.reference().equals("-") ? "minus" : source.reference()))
                     .orElse("case");
             default -> part.device().label();
         };
@@ -267,8 +273,12 @@ final class PowerDiagram extends LaneDiagram {
             marks.add(new Mark.Wire(number, List.of(at.plus(-half, 4 * bar), at.plus(half, 4 * bar))));
         }
         label(marks, at.plus(0, 24), metal.tag(), TextRole.TAG, Anchor.MIDDLE);
-        label(marks, at.plus(0, 38), metalOf(metal), TextRole.NOTE, Anchor.MIDDLE);
-        lowest = Math.max(lowest, along + 42);
+        double line = 38;
+        for (String words : metalOf(metal).split(" and ")) {
+            label(marks, at.plus(0, line), words, TextRole.NOTE, Anchor.MIDDLE);
+            line += NOTE_LINE;
+        }
+        lowest = Math.max(lowest, along + line - NOTE_LINE + 4);
         return along;
     }
 
@@ -376,7 +386,12 @@ final class PowerDiagram extends LaneDiagram {
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 5, end - 8), new Point(across, end))));
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));
         label(marks, new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
-        lowest = Math.max(lowest, end + 18);
+        double lower = 14;
+        if (rungs.get(lane).remark().toLowerCase(Locale.ROOT).contains(EXCEPTED)) {
+            lower += NOTE_LINE;
+            label(marks, new Point(across, end + lower), EXCEPTED, TextRole.NOTE, Anchor.MIDDLE);
+        }
+        lowest = Math.max(lowest, end + lower + 4);
         return end;
     }
 

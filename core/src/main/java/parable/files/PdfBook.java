@@ -28,6 +28,13 @@ final class PdfBook implements Closeable {
     private static final double FOOT = 30;
     private static final double SMALLEST = 0.5;
     private static final double LARGEST = 1;
+
+    /** A drawing on several pages fills this share of each at least. */
+    private static final double LEAST_PAGE = 0.6;
+
+    /** Between a cut and what is not to be cut, in drawing units. */
+    private static final double ROOM_AROUND = 12;
+
     private static final String AT_REST = "At rest: breakers open, nothing pressed. ";
     private static final double LINE = 13;
     private static final double HEADING = 24;
@@ -356,23 +363,54 @@ final class PdfBook implements Closeable {
         double whole = Math.min(width / drawing.width(), height / drawing.height());
         double scale = Math.max(SMALLEST, Math.min(LARGEST, whole));
         int across = pages(drawing.width() * scale, width);
-        int down = pages(drawing.height() * scale, height);
+        List<Double> cuts = cuts(drawing, height / scale);
+        int down = cuts.size() - 1;
         for (int row = 0; row < down; row++) {
             for (int column = 0; column < across; column++) {
                 String part =
                         across * down == 1 ? "" : ", part " + (row * across + column + 1) + " of " + across * down;
-                Tile tile = new Tile(column * width / scale, row * height / scale, scale);
+                Tile tile = new Tile(column * width / scale, cuts.get(row), cuts.get(row + 1), scale);
                 add(assembly, drawing, tile, name + part);
             }
         }
+    }
+
+    /** The heights at which a drawing is cut for pages of this height, its upper and lower edge included: where nothing but uprights is, if there is such a place. */
+    private static List<Double> cuts(Drawing drawing, double page) {
+        List<Double> cuts = new ArrayList<>(List.of(0.0));
+        double last = 0;
+        while (drawing.height() - last > page * (1 + 1e-9)) {
+            last = cut(drawing, last, page);
+            cuts.add(last);
+        }
+        cuts.add(last + page);
+        return cuts;
+    }
+
+    private static double cut(Drawing drawing, double from, double page) {
+        List<Mark> marks = drawing.marksBetween(from + LEAST_PAGE * page, from + page + ROOM_AROUND);
+        for (double height = from + page; height > from + LEAST_PAGE * page; height--) {
+            double here = height;
+            if (marks.stream().noneMatch(mark -> isCutAt(mark, here))) {
+                return height;
+            }
+        }
+        return from + page;
+    }
+
+    /** An upright may be cut, anything else not. */
+    private static boolean isCutAt(Mark mark, double height) {
+        boolean upright = mark instanceof Mark.Wire wire
+                && wire.points().stream().noneMatch(point -> Math.abs(point.y() - height) < ROOM_AROUND);
+        return !upright && mark.reaches(height - ROOM_AROUND, height + ROOM_AROUND);
     }
 
     private static int pages(double length, double page) {
         return Math.max(1, (int) Math.ceil(length / page - 1e-9));
     }
 
-    /** The part of a drawing that goes on one page: its left upper corner in drawing units, and the scale. */
-    private record Tile(double left, double top, double scale) {}
+    /** The part of a drawing that goes on one page: its left edge and its upper and lower one in drawing units, and the scale. */
+    private record Tile(double left, double top, double bottom, double scale) {}
 
     private void add(Assembly assembly, Drawing drawing, Tile tile, String title) throws IOException {
         PDPage page = new PDPage(paper);
@@ -384,9 +422,9 @@ final class PdfBook implements Closeable {
             content.saveGraphicsState();
             content.addRect(
                     (float) MARGIN - 2,
-                    (float) (MARGIN + FOOT) - 2,
+                    (float) (top - (tile.bottom() - tile.top()) * tile.scale()) - 2,
                     paper.getWidth() - 2 * (float) MARGIN + 4,
-                    paper.getHeight() - 2 * (float) MARGIN - (float) FOOT + 4);
+                    (float) ((tile.bottom() - tile.top()) * tile.scale()) + 4);
             content.clip();
             float scale = (float) tile.scale();
             content.transform(new Matrix(
