@@ -33,6 +33,7 @@ public final class Check {
             new ProtectiveConductorRule(),
             new ConverterRule(),
             new ExceptedCircuitRule(),
+            new BrakeRule(),
             new ControlVoltageRule(),
             new PaperRule(),
             new OpenStopRule(),

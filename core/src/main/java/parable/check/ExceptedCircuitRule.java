@@ -2,7 +2,6 @@ package parable.check;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.circuit.Sheet;
@@ -21,9 +20,7 @@ final class ExceptedCircuitRule implements Rule {
 
     @Override
     public List<Finding> findings(Study study) {
-        Set<Part> mains = study.parts(Family.BREAKER, Family.ISOLATOR)
-                .filter(part -> isBeforeAMotor(study, part))
-                .collect(Collectors.toSet());
+        List<Part> mains = study.switchesBeforeMotors();
         if (mains.isEmpty() || isMarked(study.assembly().sheet())) {
             return List.of();
         }
@@ -39,21 +36,12 @@ final class ExceptedCircuitRule implements Rule {
         return ahead.isEmpty() ? List.of() : List.of(finding(mains, ahead));
     }
 
-    private static boolean isBeforeAMotor(Study study, Part breaker) {
-        Solution open = study.joints(study.closed((part, contact) -> !contact.pole() || !part.equals(breaker)));
-        Solution closed = study.joints(study.closed((part, contact) -> true));
-        return study.parts(Family.MOTOR).anyMatch(motor -> motor.loads().stream()
-                .filter(load -> load.role() == LoadRole.WINDING)
-                .map(load -> study.node(motor, load.from()))
-                .anyMatch(node -> study.isJoinedWithLine(closed, node) && !study.isJoinedWithLine(open, node)));
-    }
-
     private static boolean isMarked(Sheet sheet) {
         return Stream.concat(sheet.control().stream(), sheet.power().stream())
                 .anyMatch(rung -> rung.remark().toLowerCase(Locale.ROOT).contains(MARK));
     }
 
-    private static Finding finding(Set<Part> mains, List<String> ahead) {
+    private static Finding finding(List<Part> mains, List<String> ahead) {
         String switches = mains.stream().map(Part::tag).sorted().collect(Collectors.joining(" and "));
         return new Finding(
                 "ahead-of-main-switch",

@@ -76,6 +76,24 @@ final class Study {
                         contact.pole() && (isWired(contactor, contact.from()) || isWired(contactor, contact.to()))));
     }
 
+    /** The breakers and isolators each of which takes a motor off its line. */
+    List<Part> switchesBeforeMotors() {
+        Solution closed = joints(closed((part, contact) -> true));
+        return parts(Family.BREAKER, Family.ISOLATOR)
+                .filter(breaker -> {
+                    Solution open = joints(closed((part, contact) -> !contact.pole() || !part.equals(breaker)));
+                    return windings().anyMatch(node -> isJoinedWithLine(closed, node) && !isJoinedWithLine(open, node));
+                })
+                .toList();
+    }
+
+    /** The nodes at the beginnings of the windings of all motors. */
+    private Stream<Integer> windings() {
+        return parts(Family.MOTOR).flatMap(motor -> motor.loads().stream()
+                .filter(load -> load.role() == LoadRole.WINDING)
+                .map(load -> node(motor, load.from())));
+    }
+
     /** The parts that an armature moves. */
     Stream<Part> relays() {
         return assembly.parts().stream()

@@ -28,11 +28,20 @@ final class Ladder {
 
     /** The E-stop, and a stop and a start button for each station. */
     void stations(String startLabel) {
+        stations(startLabel, ColourUse.START);
+    }
+
+    /**
+     * The same with starts that are for something else besides.
+     *
+     * @param use what the colour of a start says: one that is held while it jogs is not green (IEC 60204-1, 10.2.1)
+     */
+    void stations(String startLabel, ColourUse use) {
         emergencyStop();
         for (int i = 0; i < wish.stations().size(); i++) {
             int first = i < 2 ? 2 * i : 2 * i + 6;
             stops.add(button(first, "Stop", wish.stations().get(i), "11-12", usual(ColourUse.STOP)));
-            starts.add(button(first + 1, startLabel, wish.stations().get(i), "13-14", usual(ColourUse.START)));
+            starts.add(button(first + 1, startLabel, wish.stations().get(i), "13-14", usual(use)));
         }
     }
 

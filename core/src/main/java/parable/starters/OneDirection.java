@@ -1,5 +1,7 @@
 package parable.starters;
 
+import parable.circuit.ColourUse;
+
 /** The ladders of starters with one contactor: held by itself, by a switch, jogged. */
 final class OneDirection extends LadderPart {
 
@@ -88,7 +90,7 @@ final class OneDirection extends LadderPart {
 
     /** In jog the selector opens the seal-in. */
     void jogBySelector() {
-        ladder.stations("Run or jog");
+        ladder.stations("Run or jog", ColourUse.OTHER);
         draft.device("selector", tags.mode(), "Mode", "door", "positions", "run jog", "blocks", "13-14=run");
         Draft.Line line = ladder.head();
         String before = line.here();

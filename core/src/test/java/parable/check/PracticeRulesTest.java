@@ -88,6 +88,30 @@ class PracticeRulesTest {
         assertThat(found(mill, Practice.IEC).contains("star-too-short")).isEqualTo(wrong);
     }
 
+    /** 400 V behind a bridge are 360 V; two windings in series have 1.6 ohm, and the motor takes 11.5 A. */
+    @ParameterizedTest
+    @CsvSource({"14 ohm, false", "10 ohm, false", "20 ohm, false", "60 ohm, true", "4 ohm, true"})
+    void aBrakeHasOneToThreeTimesTheCurrentOfItsMotor(String resistance, boolean wrong) {
+        for (String name : List.of("Juice separator", "Timed brake")) {
+            assertThat(found(with(Examples.ofLibrary(name), "R1", "resistance", resistance), Practice.IEC)
+                            .contains("brake-current"))
+                    .isEqualTo(wrong);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "@1L1 F6[1-2] @25 K2[1-2] @21 V1[~1-~2] @22 K2[4-3] @26 F7[2-1] @1L2, false",
+        "@1L1 K2[1-2] @21 V1[~1-~2] @22 K2[4-3] @1L2, true",
+        "@1L1 F6[1-2] @25 K2[1-2] @21 V1[~1-~2] @22 K2[4-3] @1L2, true"
+    })
+    void theRectifierOfABrakeHasAFuseInEachLine(String rung, boolean wrong) throws Exception {
+        Sheet sheet = Examples.ofLibrary("Juice separator");
+        Sheet changed = wrong ? powerRung(sheet, "@1L1 F6[1-2]", rung) : sheet;
+
+        assertThat(found(changed, Practice.IEC).contains("brake-unfused")).isEqualTo(wrong);
+    }
+
     private static Sheet direct(String settings, String rungs) {
         return Examples.sheet(
                 """
