@@ -125,6 +125,8 @@ final class CarryOver {
         after.heldBack.set(part, before.heldBack.get(old));
         after.timing.set(part, before.timing.get(old));
         after.physical.speed[part] = before.physical.speed[old];
+        after.physical.surges[part] =
+                before.physical.surges[old].whileFed(before.physical.excitations[old], before.time);
         after.physical.heat[part] = before.physical.heat[old];
         after.physical.heatTime[part] = before.physical.heatTime[old];
         after.physical.amperes[part] = before.physical.amperes[old];

@@ -53,6 +53,11 @@ record FieldSurge(Optional<Phasor> left, long offSince, double amperes, long sin
         return new FieldSurge(Optional.empty(), 0, beyond, time);
     }
 
+    /** As if the motor had been switched off at a time with its whole field, so that the same voltage does not hit it at all. */
+    FieldSurge whileFed(Excitation excitation, long time) {
+        return excitation.field().isEmpty() ? this : new FieldSurge(excitation.field(), time, 0, 0);
+    }
+
     private static boolean isAgainst(Turning driven, double speed) {
         return driven == Turning.FORWARD && speed < 0 || driven == Turning.REVERSE && speed > 0;
     }

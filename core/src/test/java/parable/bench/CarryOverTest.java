@@ -51,6 +51,20 @@ class CarryOverTest {
         assertThat(next.story()).extracting(StoryLine::text).last().asString().contains("P1 goes dark");
     }
 
+    /** An edit elsewhere is no switching on: the motor takes what it took, and nothing is about to trip. */
+    @Test
+    void aMotorThatRunsIsNotHitByAnEdit() throws EditException {
+        double before = bench.trace("M1").get(bench.trace("M1").size() - 1).lineAmperes();
+        Bench next = bench.on(Examples.fitted(without(3)), bench.now());
+        next.runUntil(next.now() + 50_000);
+
+        assertThat(next.trace("M1"))
+                .filteredOn(sample -> sample.time() > bench.now())
+                .isNotEmpty()
+                .allSatisfy(sample -> assertThat(sample.lineAmperes()).isLessThan(1.1 * before));
+        assertThat(next.moment().tripsIn("F2")).isEmpty();
+    }
+
     @Test
     void withoutItsSealInItDropsOutAtOnceAndThePastIsUntouched() throws EditException {
         Bench next = bench.on(Examples.fitted(without(2)), bench.now());
