@@ -189,9 +189,8 @@ final class Reaction {
     }
 
     private void tellOf(ShortCircuit found) {
-        Branch closing = found.loop().get(0);
-        words.add("there is a short circuit: wires " + after.network().name(closing.from()) + " and "
-                + after.network().name(closing.to()) + " are joined through " + through(found));
+        words.add(
+                "there is a short circuit: " + found.wires(after.network()) + " are joined through " + through(found));
     }
 
     /** The protection in the way of a short circuit opens; of several those of the lowest rating. */

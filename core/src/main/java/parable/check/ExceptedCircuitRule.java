@@ -1,9 +1,9 @@
 package parable.check;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import parable.circuit.Rung;
 import parable.circuit.Sheet;
 import parable.network.Solution;
 import parable.parts.Family;
@@ -15,8 +15,6 @@ import parable.parts.Part;
  * circuit (IEC 60204-1, 5.3.5; NFPA 79, 5.3.5: excepted circuits are marked, and their wires are orange).
  */
 final class ExceptedCircuitRule implements Rule {
-
-    private static final String MARK = "excepted";
 
     @Override
     public List<Finding> findings(Study study) {
@@ -37,8 +35,7 @@ final class ExceptedCircuitRule implements Rule {
     }
 
     private static boolean isMarked(Sheet sheet) {
-        return Stream.concat(sheet.control().stream(), sheet.power().stream())
-                .anyMatch(rung -> rung.remark().toLowerCase(Locale.ROOT).contains(MARK));
+        return Stream.concat(sheet.control().stream(), sheet.power().stream()).anyMatch(Rung::isExcepted);
     }
 
     private static Finding finding(List<Part> mains, List<String> ahead) {

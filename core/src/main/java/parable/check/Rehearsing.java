@@ -431,9 +431,7 @@ final class Rehearsing {
     private static String meeting(Solution shorted) {
         return shorted.shorts().stream()
                 .findFirst()
-                .map(found -> found.loop().get(0))
-                .map(closing -> ": wires " + shorted.network().name(closing.from()) + " and "
-                        + shorted.network().name(closing.to()) + " meet")
+                .map(found -> ": " + found.wires(shorted.network()) + " meet")
                 .orElse("");
     }
 

@@ -1,6 +1,7 @@
 package parable.circuit;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -14,6 +15,9 @@ import java.util.stream.Stream;
  * @param remark what the electrician notes beside it; empty if nothing
  */
 public record Rung(List<RungItem> items, String remark) {
+
+    /** The words by which a remark calls a rung live while the main switch is open. */
+    public static final String EXCEPTED = "excepted circuit";
 
     /**
      * Not modified: the list is copied.
@@ -79,5 +83,10 @@ public record Rung(List<RungItem> items, String remark) {
     public String text() {
         String line = items.stream().map(RungItem::text).collect(Collectors.joining(" "));
         return remark.isEmpty() ? line : line + " ; " + remark;
+    }
+
+    /** Whether the remark says that this is live while the main switch is open (IEC 60204-1, 5.3.5). */
+    public boolean isExcepted() {
+        return remark.toLowerCase(Locale.ROOT).contains(EXCEPTED);
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -12,6 +11,7 @@ import java.util.stream.IntStream;
 import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
+import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
 import parable.draw.LaneOrder.Placed;
@@ -29,9 +29,6 @@ final class PowerDiagram extends LaneDiagram {
     private static final double COLUMN = 44;
     private static final double ROOM_FOR_TAG = 32;
     private static final double NOTE_LINE = 14;
-
-    /** In the remark of a rung that is live while the main switch is open; so it is marked on the drawing (IEC 60204-1, 5.3.5). */
-    private static final String EXCEPTED = "excepted circuit";
 
     private static final double ROOM_FOR_MARKING = 10;
     private static final double MOTOR_RADIUS = 47;
@@ -252,15 +249,15 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     /** What of a device its protective conductor leads to; of a transformer or DC supply also the side that is linked to it. */
-    private static String metalOf(Part part) {
+    private static List<String> metalOf(Part part) {
         return switch (part.family()) {
-            case MOTOR -> "frame";
+            case MOTOR -> List.of("frame");
             case CONVERTER -> part.sources().stream()
                     .filter(Source::grounded)
                     .findFirst()
-                    .map(source -> "case and " + (source.reference().equals("-") ? "minus" : source.reference()))
-                    .orElse("case");
-            default -> part.device().label();
+                    .map(source -> List.of("case", source.reference().equals("-") ? "minus" : source.reference()))
+                    .orElse(List.of("case"));
+            default -> List.of(part.device().label());
         };
     }
 
@@ -274,7 +271,7 @@ final class PowerDiagram extends LaneDiagram {
         }
         label(marks, at.plus(0, 24), metal.tag(), TextRole.TAG, Anchor.MIDDLE);
         double line = 38;
-        for (String words : metalOf(metal).split(" and ")) {
+        for (String words : metalOf(metal)) {
             label(marks, at.plus(0, line), words, TextRole.NOTE, Anchor.MIDDLE);
             line += NOTE_LINE;
         }
@@ -387,9 +384,9 @@ final class PowerDiagram extends LaneDiagram {
         marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));
         label(marks, new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
         double lower = 14;
-        if (rungs.get(lane).remark().toLowerCase(Locale.ROOT).contains(EXCEPTED)) {
+        if (rungs.get(lane).isExcepted()) {
             lower += NOTE_LINE;
-            label(marks, new Point(across, end + lower), EXCEPTED, TextRole.NOTE, Anchor.MIDDLE);
+            label(marks, new Point(across, end + lower), Rung.EXCEPTED, TextRole.NOTE, Anchor.MIDDLE);
         }
         lowest = Math.max(lowest, end + lower + 4);
         return end;

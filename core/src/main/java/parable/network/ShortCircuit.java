@@ -13,4 +13,10 @@ public record ShortCircuit(List<Branch> loop) {
     public ShortCircuit {
         loop = List.copyOf(loop);
     }
+
+    /** The two wires that meet at the branch that closed it: {@code wires 5 and 9}. */
+    public String wires(Network network) {
+        Branch closing = loop.get(0);
+        return "wires " + network.name(closing.from()) + " and " + network.name(closing.to());
+    }
 }

@@ -10,7 +10,7 @@ package parable.parts;
 final class CageRotor {
 
     /** The greatest torque, in per unit of rated torque. */
-    static final double BREAKDOWN_TORQUE = 2.8;
+    private static final double BREAKDOWN_TORQUE = 2.8;
 
     /** The slip of breakdown if the rotor's bars had at any slip the resistance that they have near synchronous speed. */
     private static final double BREAKDOWN_SLIP = 0.18;

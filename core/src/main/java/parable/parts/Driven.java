@@ -22,6 +22,9 @@ public enum Driven {
     /** What bearings and fan take of a motor that has no load, in per unit of its rated torque. */
     private static final double BEARINGS = 0.02;
 
+    /** In s, with rated torque and without load. */
+    private static final double SLOW = 5;
+
     private final String word;
     private final double runUp;
     private final double friction;
@@ -40,6 +43,11 @@ public enum Driven {
     /** Its word in a setting. */
     String word() {
         return word;
+    }
+
+    /** Whether one of these words names something that takes many seconds to come up; no for a word that is none. */
+    public static boolean comesUpSlowly(String word) {
+        return words().contains(word) && ofWord(word).runUp > SLOW;
     }
 
     /** That of a word of {@link #words()}. */

@@ -48,7 +48,8 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
                 ratedAmperes,
                 2 * forward / ratedVolts,
                 forward < 1e-9 ? 0 : strongest / forward,
-                strongest / ratedVolts);
+                strongest / ratedVolts,
+                system(volts, 1).times(1 / ratedVolts));
     }
 
     private static double turning(double[][] volts, int sense) {
@@ -73,9 +74,15 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
      * @param applied the voltage across both systems in series, in per unit of the winding's rated voltage
      * @param concentrated how many times the current of each system flows in the winding that carries most: root 3 in star, 2 in delta
      * @param fed the voltage of the winding that gets most while all are alike, in per unit
+     * @param along the voltage of the system that turns with it while both are alike; the field that is there does not die away
      */
-    private record OnTwoLines(double ratedAmperes, double applied, double concentrated, double fed)
+    private record OnTwoLines(double ratedAmperes, double applied, double concentrated, double fed, Phasor along)
             implements Excitation {
+
+        @Override
+        public Optional<Phasor> field() {
+            return fed < ENOUGH ? Optional.empty() : Optional.of(along);
+        }
 
         @Override
         public double torque(double speed) {
@@ -85,24 +92,21 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
         @Override
         public double amperes(double speed) {
             double slip = 1 - Math.abs(speed);
-            double[] along = CageRotor.impedance(slip);
+            double[] with = CageRotor.impedance(slip);
             double[] against = CageRotor.impedance(2 - slip);
-            return ratedAmperes
-                    * concentrated
-                    * applied
-                    / CageRotor.length(along[0] + against[0], along[1] + against[1]);
+            return ratedAmperes * concentrated * applied / CageRotor.length(with[0] + against[0], with[1] + against[1]);
         }
 
         @Override
         public Optional<double[]> openLine(double speed) {
             double slip = 1 - Math.abs(speed);
-            double[] along = CageRotor.impedance(slip);
+            double[] with = CageRotor.impedance(slip);
             double[] against = CageRotor.impedance(2 - slip);
-            double real = along[0] + against[0];
-            double imaginary = along[1] + against[1];
+            double real = with[0] + against[0];
+            double imaginary = with[1] + against[1];
             double square = real * real + imaginary * imaginary;
-            double less = along[0] - against[0];
-            double lessImaginary = along[1] - against[1];
+            double less = with[0] - against[0];
+            double lessImaginary = with[1] - against[1];
             return Optional.of(new double[] {
                 (less * real + lessImaginary * imaginary) / square, (lessImaginary * real - less * imaginary) / square
             });

@@ -1,12 +1,13 @@
 package parable.starters;
 
 import parable.circuit.Practice;
+import parable.circuit.Rung;
 
 /** Draws where the voltage of the ladder comes from, and knows its rails. */
 final class ControlPlan {
 
     private static final String DIRECT = "24 V DC";
-    private static final String EXCEPTED = "excepted circuit: live while the breaker is open";
+    private static final String EXCEPTED = Rung.EXCEPTED + ": live while the breaker is open";
 
     private final Wish wish;
     private final Tags tags;

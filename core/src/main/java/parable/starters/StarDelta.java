@@ -1,6 +1,6 @@
 package parable.starters;
 
-import java.util.List;
+import parable.parts.Driven;
 
 /** The ladders of star-delta starters. */
 final class StarDelta extends LadderPart {
@@ -40,8 +40,7 @@ final class StarDelta extends LadderPart {
 
     /** Long enough for what is driven: a mill or a fan takes longer than a pump. */
     private String starTime() {
-        boolean heavy = List.of("mill", "fan").contains(wish.motor().drives());
-        return heavy ? "8 s" : "4 s";
+        return Driven.comesUpSlowly(wish.motor().drives()) ? "8 s" : "4 s";
     }
 
     private void contactor(String tag, String label, String aux) {

@@ -129,6 +129,21 @@ class RunUpTest {
         assertThat(other).isBetween(1.2 * usual, 10.0);
     }
 
+    /** On two lines its field goes on; the third line that comes back does not hit it as one that was off. */
+    @Test
+    void aLineThatComesBackDoesNotHitAMotorThatRanOnOnTheOthers() throws ActionRefusedException {
+        Bench bench = direct(", \"load\": \"20 %\"");
+        bench.runUntil(3_000_000);
+        Fault off = new Fault(Fault.Kind.OFF, "Q1", "2");
+        bench.set(off, true);
+        bench.runUntil(6_000_000);
+        bench.set(off, false);
+        bench.runUntil(7_000_000);
+
+        assertThat(bench.moment().condition("M1")).isEqualTo(Condition.FORWARD);
+        assertThat(peak(bench, 6.001, 7) / 35).isLessThan(2);
+    }
+
     /** With a star time that is too short most of a direct start is still to come. */
     @Test
     void aStarTimeThatIsTooShortShows() throws ActionRefusedException {
