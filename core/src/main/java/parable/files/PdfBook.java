@@ -33,7 +33,7 @@ final class PdfBook implements Closeable {
     private static final double LEAST_PAGE = 0.6;
 
     /** Between a cut and what is not to be cut, in drawing units. */
-    private static final double ROOM_AROUND = 16;
+    private static final double ROOM_AROUND = 12;
 
     private static final String AT_REST = "At rest: breakers open, nothing pressed. ";
     private static final double LINE = 13;
