@@ -32,8 +32,8 @@ final class PdfBook implements Closeable {
     /** A drawing on several pages fills this share of each at least. */
     private static final double LEAST_PAGE = 0.6;
 
-    /** Between a cut and what is not to be cut, in drawing units. */
-    private static final double ROOM_AROUND = 12;
+    /** Between a cut and what is not to be cut, in drawing units: as much as there is. */
+    private static final List<Double> ROOM_AROUND = List.of(12.0, 6.0, 3.0);
 
     private static final String AT_REST = "At rest: breakers open, nothing pressed. ";
     private static final double LINE = 13;
@@ -388,21 +388,23 @@ final class PdfBook implements Closeable {
     }
 
     private static double cut(Drawing drawing, double from, double page) {
-        List<Mark> marks = drawing.marksBetween(from + LEAST_PAGE * page, from + page + ROOM_AROUND);
-        for (double height = from + page; height > from + LEAST_PAGE * page; height--) {
-            double here = height;
-            if (marks.stream().noneMatch(mark -> isCutAt(mark, here))) {
-                return height;
+        List<Mark> marks = drawing.marksBetween(from + LEAST_PAGE * page, from + page + ROOM_AROUND.get(0));
+        for (double room : ROOM_AROUND) {
+            for (double height = from + page; height > from + LEAST_PAGE * page; height--) {
+                double here = height;
+                if (marks.stream().noneMatch(mark -> isCutAt(mark, here, room))) {
+                    return height;
+                }
             }
         }
         return from + page;
     }
 
     /** An upright may be cut, anything else not. */
-    private static boolean isCutAt(Mark mark, double height) {
+    private static boolean isCutAt(Mark mark, double height, double room) {
         boolean upright = mark instanceof Mark.Wire wire
-                && wire.points().stream().noneMatch(point -> Math.abs(point.y() - height) < ROOM_AROUND);
-        return !upright && mark.reaches(height - ROOM_AROUND, height + ROOM_AROUND);
+                && wire.points().stream().noneMatch(point -> Math.abs(point.y() - height) < room);
+        return !upright && mark.reaches(height - room, height + room);
     }
 
     private static int pages(double length, double page) {
