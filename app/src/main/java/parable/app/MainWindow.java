@@ -28,6 +28,7 @@ import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
+import parable.app.paper.TitleView;
 import parable.app.run.RunModel;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
@@ -101,7 +102,13 @@ public final class MainWindow {
                 script -> run().play(script),
                 viewMenu,
                 new PaperMenu(
-                        jobs.jobProperty()::get, () -> shown, prompt, this::tell, jobs::edit, () -> page.logbook()));
+                        jobs.jobProperty()::get,
+                        () -> shown,
+                        prompt,
+                        this::tell,
+                        jobs::edit,
+                        () -> page.logbook(),
+                        this::showTitle));
         look.themeProperty().addListener((any, before, theme) -> wear(theme));
         root.setTop(header);
         jobs.jobProperty().addListener((any, before, job) -> {
@@ -316,6 +323,12 @@ public final class MainWindow {
     /** Opens the page of colours in the place of the drawing. */
     private void showColours() {
         root.setCenter(new ColoursView(jobs, () -> showSheet(shown)));
+        root.setRight(null);
+    }
+
+    /** Opens the page of the title block in the place of the drawing. */
+    private void showTitle() {
+        root.setCenter(new TitleView(jobs, () -> showSheet(shown)));
         root.setRight(null);
     }
 

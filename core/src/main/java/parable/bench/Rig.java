@@ -45,6 +45,7 @@ final class Rig {
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
+    private final boolean sags;
     private final Map<Defects, Network> miswired;
 
     /** A circuit comes back to the same positions again and again, most of all one that blinks, or one that is tried at other speeds. */
@@ -67,6 +68,7 @@ final class Rig {
     private record Position(BitSet closed, BitSet on, Defects defects, BitSet open) {}
 
     private static final BitSet NONE_OPEN = new BitSet();
+    private static final BitSet NO_SOURCES = new BitSet();
 
     final Pace pace;
     final Optional<ScanPlan> plan;
@@ -83,6 +85,7 @@ final class Rig {
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
         faults = new Faults(network);
+        sags = Sagging.isPossible(parts);
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             List<Integer> ofPart = new ArrayList<>();
@@ -123,6 +126,7 @@ final class Rig {
         plan = same.plan;
         parts = same.parts;
         faults = same.faults;
+        sags = same.sags;
         arrivalGroup = same.arrivalGroup;
         groups.addAll(same.groups);
         groupsByPart.addAll(same.groupsByPart);
@@ -145,7 +149,28 @@ final class Rig {
     }
 
     Solution solve(RunState state) {
-        return solve(closedContacts(state), state);
+        return sags ? sagging(state) : solve(closedContacts(state), state);
+    }
+
+    private Solution sagging(RunState state) {
+        BitSet closed = closedContacts(state);
+        faults.distort(closed, state.faults);
+        Defects given = faults.defects(state.faults, state.time);
+        Position unloaded = new Position(closed, sourcesOn(state), given, faults.openLoads(state.faults));
+        Solution solution = solve(unloaded);
+        Solution copper = solve(new Position(closed, NO_SOURCES, given, unloaded.open()));
+        Map<Terminal, Double> shares =
+                new Sagging(wired(given), solution, copper, part -> arrived(part, state)).shares();
+        if (shares.isEmpty()) {
+            return solution;
+        }
+        given.shares().forEach((terminal, share) -> shares.merge(terminal, share, (one, other) -> one * other));
+        return solve(new Position(
+                closed, unloaded.on(), new Defects(given.wiresOff(), given.jumpers(), shares), unloaded.open()));
+    }
+
+    private Solution solve(Position position) {
+        return solutions.computeIfAbsent(position, at -> wired(at.defects()).solve(at.closed(), at.on(), at.open()));
     }
 
     private Solution solve(BitSet closed, RunState state) {
@@ -155,13 +180,8 @@ final class Rig {
                     at -> network.solve(at.closed(), at.on()));
         }
         faults.distort(closed, state.faults);
-        return solutions.computeIfAbsent(
-                new Position(
-                        closed,
-                        sourcesOn(state),
-                        faults.defects(state.faults, state.time),
-                        faults.openLoads(state.faults)),
-                at -> wired(at.defects()).solve(at.closed(), at.on(), at.open()));
+        return solve(new Position(
+                closed, sourcesOn(state), faults.defects(state.faults, state.time), faults.openLoads(state.faults)));
     }
 
     private Network wired(Defects defects) {

@@ -10,17 +10,21 @@ import parable.parts.CurrentKind;
 import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
+import parable.parts.Nameplate;
 import parable.parts.Part;
 
 /**
  * What is said of a brake by direct current. {@code brake-current}: what flows in a winding while the brake contactor alone is in is less than the motor's rated
  * current, so that it hardly brakes, or more than three times that (practice: 1.5 to 2.5 times). {@code brake-unfused}: its rectifier is behind the motor's own protection
- * only, which is far too large for its diodes (IEC 60204-1, 7.2).
+ * only, which is far too large for its diodes (IEC 60204-1, 7.2). {@code brake-resistor}: nothing says that its resistor can take the heat.
  */
 final class BrakeRule implements Rule {
 
     private static final double LEAST = 1;
     private static final double MOST = 3;
+
+    /** Three seconds in two minutes, which is how often a machine is braked as a rule. */
+    private static final double SHARE_OF_TIME = 0.025;
 
     /** Of rated current; less is no brake. */
     private static final double NOTHING = 0.02;
@@ -55,9 +59,42 @@ final class BrakeRule implements Rule {
         if (times < LEAST || times > MOST) {
             findings.add(current(brake, motor, times));
         }
+        study.parts(Family.RESISTOR).forEach(resistor -> {
+            int number = study.assembly().parts().indexOf(resistor);
+            double volts = in.loadVoltage(study.network().load(number, 0)).rms();
+            double watts = volts * volts / resistor.loads().get(0).ohms();
+            if (watts > 1 && rated(resistor) < SHARE_OF_TIME * watts) {
+                findings.add(resistor(resistor, motor, watts));
+            }
+        });
         rectifiersWithoutFuse(study)
                 .filter(rectifier -> leadsTo(study, in, rectifier, motor))
                 .forEach(rectifier -> findings.add(unfused(rectifier)));
+    }
+
+    /** What a resistor is made for in W, 0 if nothing says it. */
+    private static double rated(Part resistor) {
+        return resistor.device()
+                .setting("power")
+                .map(written -> Double.parseDouble(written.replaceAll(" ?W$", "")))
+                .orElse(0.0);
+    }
+
+    private static Finding resistor(Part resistor, Part motor, double watts) {
+        String kilowatts = Nameplate.figure(Math.round(watts / 100) / 10.0) + " kW";
+        String least = Math.round(SHARE_OF_TIME * watts) + " W";
+        return new Finding(
+                "brake-resistor",
+                Severity.WARNING,
+                List.of(resistor.tag()),
+                resistor.tag() + " takes " + kilowatts + " while " + motor.tag() + " is braked, and "
+                        + resistor.device()
+                                .setting("power")
+                                .map(power -> "is made for " + power + ".")
+                                .orElse("nothing says what it is made for."),
+                "Braked for three seconds every two minutes it warms as with " + least
+                        + " for good. Give it that much, more where it brakes more"
+                        + " often, and room for its heat; the maker's table says what it stands for seconds.");
     }
 
     private static double timesRated(Load winding, double direct) {

@@ -27,6 +27,7 @@ public final class Check {
             new FuseRule(),
             new DeviceSettingRule(),
             new JogRule(),
+            new LoadlessRungRule(),
             new ReturnSideRule(),
             new ProtectionRule(),
             new DisconnectRule(),
@@ -56,6 +57,7 @@ public final class Check {
             new StartRule(),
             new VoltageRule(),
             new SequenceRule(),
+            new JogDutyRule(),
             new SuppressorRule());
 
     private Check() {}

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.parts.Assembly;
@@ -61,7 +62,7 @@ final class CrossReferences {
         }
     }
 
-    /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it; none under a controller's terminals. */
+    /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it if they are not drawn between poles; none under a controller's terminals. */
     List<String> underCoil(Part part) {
         return underCoils.computeIfAbsent(part.tag(), any -> linesUnder(part));
     }
@@ -80,6 +81,7 @@ final class CrossReferences {
         told.forEach((name, place) -> lines.add(name + ": " + place));
         for (Part bar : interlocks) {
             partner(part.tag(), (Drive.Interlocking) bar.drive())
+                    .filter(other -> !hasPoles(part.tag()) || !hasPoles(other))
                     .ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
         }
         return lines;
@@ -91,6 +93,14 @@ final class CrossReferences {
             return Optional.of(between.other());
         }
         return between.other().equals(tag) ? Optional.of(between.one()) : Optional.empty();
+    }
+
+    /** Whether its poles are drawn, so that an interlock is drawn between them. */
+    private boolean hasPoles(String tag) {
+        Part part = assembly.part(tag).orElseThrow();
+        return IntStream.range(0, part.contacts().size())
+                .anyMatch(contact ->
+                        part.contacts().get(contact).pole() && places.containsKey(new ContactOf(tag, contact)));
     }
 
     private String place(Part part, int contact) {

@@ -24,7 +24,7 @@ final class IecSymbols implements Symbols {
     public double heightAbove(Part part, Contact contact) {
         return switch (part.family()) {
             case PUSH_BUTTON, SELECTOR, DRUM_SWITCH, MACHINE_SWITCH -> 23;
-            case TIMER -> 20;
+            case TIMER, CONTROLLER -> 20;
             case EMERGENCY_STOP -> 27;
             case OVERLOAD_RELAY -> contact.isThroughPath() ? 13 : 23;
             case CONTACTOR,
@@ -39,7 +39,6 @@ final class IecSymbols implements Symbols {
                     SOLENOID,
                     RESISTOR,
                     CONVERTER,
-                    CONTROLLER,
                     METALWORK,
                     MOTOR -> 14;
         };
@@ -96,10 +95,7 @@ final class IecSymbols implements Symbols {
             case SELECTOR, DRUM_SWITCH -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -18),
                     axis.lines(at, -8, -14, -8, -18, 8, -18, 8, -22));
-            case EMERGENCY_STOP -> List.of(
-                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -17),
-                    dome(at),
-                    axis.lines(at, -4, -12, 0, -8, 4, -12));
+            case EMERGENCY_STOP -> emergencyStop(contact, at);
             case OVERLOAD_RELAY -> List.of(
                     axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
                     axis.lines(at, -9, -10, -9, -20, 9, -20, 9, -10, -9, -10),
@@ -127,6 +123,22 @@ final class IecSymbols implements Symbols {
                     METALWORK,
                     MOTOR -> List.of();
         };
+    }
+
+    /** The mushroom that latches; a contact that is closed at rest is opened by force (IEC 60617, 02-12-09, and IEC 60947-5-1, annex K). */
+    private List<Stroke> emergencyStop(Contact contact, Point at) {
+        List<Stroke> strokes = new ArrayList<>(List.of(
+                axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -17),
+                dome(at),
+                axis.lines(at, -4, -12, 0, -8, 4, -12)));
+        if (contact.isNormallyClosed()) {
+            Point sign = axis.point(-20, -13);
+            Point centre = at.plus(sign.x(), sign.y());
+            strokes.add(new Stroke.Circle(centre, 5, false));
+            strokes.add(axis.lines(centre, -5, 0, 9, 0));
+            strokes.add(axis.lines(centre, 6, -2.5, 9, 0, 6, 2.5));
+        }
+        return strokes;
     }
 
     private Stroke dome(Point at) {

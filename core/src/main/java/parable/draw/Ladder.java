@@ -31,9 +31,13 @@ final class Ladder extends LaneDiagram {
     private static final double NOTE_LINE = 14;
     private static final double START = 40;
     private static final double SLOT = 84;
+    private static final double BETWEEN_PARTS = 20;
+    private static final double SHORT_RAIL = 14;
+    private static final double CLEAR_OF_RAIL = 4;
 
     private final CrossReferences references;
     private final Map<String, Integer> uses;
+    private final LadderParts parts;
     private final double[] rows;
     private final double left;
     private final List<List<String>> remarks;
@@ -49,10 +53,12 @@ final class Ladder extends LaneDiagram {
         references = new CrossReferences(assembly);
         uses = uses(rungs);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
+        parts = LadderParts.of(rungs, this::node);
         rows = new double[rungs.size() + 1];
         rows[0] = TOP;
         for (int i = 0; i < rungs.size(); i++) {
-            rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(rungs.get(i));
+            boolean ends = i + 1 < rungs.size() && parts.beginsWith(i + 1);
+            rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(rungs.get(i)) + (ends ? BETWEEN_PARTS : 0);
         }
     }
 
@@ -102,14 +108,19 @@ final class Ladder extends LaneDiagram {
         return most;
     }
 
-    private List<String> underCoil(Part part) {
+    private List<String> underCoil(Part part, int load) {
         if (!part.contacts().isEmpty()) {
-            return Stream.concat(timing(part).stream(), references.underCoil(part).stream())
+            return Stream.of(
+                            Ratings.ofCoil(part, load).stream(),
+                            timing(part).stream(),
+                            references.underCoil(part).stream())
+                    .flatMap(lines -> lines)
                     .toList();
         }
-        return part.device().label().isEmpty()
-                ? List.of()
-                : List.of(part.device().label());
+        String label = part.device().label();
+        Stream<String> ratings = part.family() == Family.CONVERTER ? Ratings.of(part).stream() : Stream.of();
+        return Stream.concat(label.isEmpty() ? Stream.of() : Stream.of(label), ratings)
+                .toList();
     }
 
     /** What a timer does and after how long: {@code on-delay 5 s}. */
@@ -132,6 +143,11 @@ final class Ladder extends LaneDiagram {
     @Override
     double across(int lane) {
         return rows[lane];
+    }
+
+    @Override
+    int partOf(int lane) {
+        return parts.of(lane);
     }
 
     @Override
@@ -162,7 +178,8 @@ final class Ladder extends LaneDiagram {
         label(marks, at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
         List<String> notes = notes(passage);
         for (int i = 0; i < notes.size(); i++) {
-            label(marks, at.plus(0, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
+            double beside = isLoad(passage) ? -CLEAR_OF_RAIL : 0;
+            label(marks, at.plus(beside, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
         }
     }
 
@@ -174,7 +191,8 @@ final class Ladder extends LaneDiagram {
                                 coilNote(part).stream(),
                                 positions(part, part.contacts().get(contact)).stream())
                         .toList())
-                .orElseGet(() -> underCoil(part));
+                .orElseGet(() -> underCoil(
+                        part, part.loadBetween(passage.from(), passage.to()).orElseThrow()));
     }
 
     /** The positions of something turned in which a contact is closed: {@code closed: hand, auto}. */
@@ -219,6 +237,18 @@ final class Ladder extends LaneDiagram {
     }
 
     @Override
+    double drawBeginning(List<Mark> marks, int lane, Placed placed, double device) {
+        double begin = device - 16;
+        label(
+                marks,
+                axis.point(begin - 4, across(lane) + 4),
+                "to " + placed.item().text(),
+                TextRole.NOTE,
+                Anchor.END);
+        return begin;
+    }
+
+    @Override
     void drawNumber(List<Mark> marks, String number, double along, double across) {
         label(marks, new Point(along + 5, across - 6), number, TextRole.WIRE_NUMBER, Anchor.START);
     }
@@ -231,21 +261,28 @@ final class Ladder extends LaneDiagram {
                 .orElse(0);
     }
 
-    /** The name of each rail where it begins: one rail may go on below the foot of another. */
+    /** The name of each rail where it begins, in each part anew: one rail may go on below the foot of another. */
     private List<Mark> railNames() {
         List<Mark> marks = new ArrayList<>();
         for (Rail rail : assembly.sheet().rails()) {
-            assembly.nodes()
-                    .indexOf(rail.number())
+            assembly.nodes().indexOf(rail.number()).stream()
+                    .flatMap(node -> IntStream.range(0, parts.count()).mapToObj(part -> inPart(node, part)))
                     .filter(this::isLaidOut)
-                    .ifPresent(node -> label(
-                            marks,
-                            new Point(nodeAt(node), nameAbove(firstLaneOf(node))),
-                            rail.name(),
-                            TextRole.HEADING,
-                            Anchor.MIDDLE));
+                    .forEach(node -> {
+                        Point at = new Point(nodeAt(node), nameAbove(firstLaneOf(node)));
+                        label(marks, at, rail.name(), TextRole.HEADING, Anchor.MIDDLE);
+                        drawShort(marks, rail, node);
+                    });
         }
         return marks;
+    }
+
+    /** A rail with one rung only is still seen to be a rail. */
+    private void drawShort(List<Mark> marks, Rail rail, int node) {
+        if (hasOneLane(node)) {
+            Point at = new Point(nodeAt(node), rows[firstLaneOf(node)]);
+            marks.add(new Mark.Wire(rail.number(), List.of(at.plus(0, -SHORT_RAIL), at.plus(0, SHORT_RAIL))));
+        }
     }
 
     private double nameAbove(int lane) {

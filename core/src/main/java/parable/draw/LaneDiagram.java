@@ -109,7 +109,7 @@ abstract class LaneDiagram {
         LaneOrder order = new LaneOrder();
         List<List<Placed>> settled = new ArrayList<>();
         for (int lane = 0; lane < rungs.size(); lane++) {
-            List<Placed> placed = placed(rungs.get(lane));
+            List<Placed> placed = placed(lane);
             settled.add(detached.contains(lane) ? order.detached(placed) : order.settle(placed));
         }
         return settled;
@@ -142,13 +142,14 @@ abstract class LaneDiagram {
         return detached;
     }
 
-    private List<Placed> placed(Rung rung) {
+    private List<Placed> placed(int lane) {
         List<Placed> placed = new ArrayList<>();
         Map<Object, Integer> seen = new HashMap<>();
-        for (RungItem item : rung.items()) {
+        for (RungItem item : rungs.get(lane).items()) {
             if (item instanceof RungItem.Point point) {
                 boolean across = runsAcross(point);
-                placed.add(new Placed(item, across ? List.of(new NodeItem(node(point))) : List.of(), false));
+                int node = inPart(node(point), partOf(lane));
+                placed.add(new Placed(item, across ? List.of(new NodeItem(node)) : List.of(), false));
             } else {
                 Object group = groupOf(item);
                 int before = seen.merge(group, 1, Integer::sum) - 1;
@@ -159,7 +160,23 @@ abstract class LaneDiagram {
         return placed;
     }
 
-    private int node(RungItem.Point point) {
+    /** The part of the diagram that a lane is in; what runs across does so within its part. */
+    int partOf(int lane) {
+        return 0;
+    }
+
+    /** The number in the layout of a node within a part of the diagram. */
+    final int inPart(int node, int part) {
+        return node + part * assembly.nodes().all().size();
+    }
+
+    /** The number of the wire that a node of the layout stands for. */
+    private String wireOf(int node) {
+        List<Node> all = assembly.nodes().all();
+        return all.get(node % all.size()).number();
+    }
+
+    final int node(RungItem.Point point) {
         return Optional.ofNullable(nodeByName.get(point.name()))
                 .orElseThrow(() -> new IllegalStateException("the sheet has no point " + point.text()));
     }
@@ -229,6 +246,11 @@ abstract class LaneDiagram {
         return columnAt[layout.column(node)] + layout.track(node) * pitch.track;
     }
 
+    /** Whether a node that may run across the lanes is on one only. */
+    final boolean hasOneLane(int node) {
+        return layout.lanesOf(node).size() == 1;
+    }
+
     /** The first of the lanes that a node runs across. */
     final int firstLaneOf(int node) {
         return layout.lanesOf(node).first();
@@ -245,7 +267,7 @@ abstract class LaneDiagram {
             return;
         }
         double along = nodeAt(node);
-        String number = assembly.nodes().all().get(node).number();
+        String number = wireOf(node);
         marks.add(new Mark.Wire(
                 number, List.of(axis.point(along, across(on.first())), axis.point(along, across(on.last())))));
         for (int lane : on) {
@@ -315,13 +337,43 @@ abstract class LaneDiagram {
 
     private double begin(List<Mark> marks, int lane, Placed first) {
         OptionalInt node = nodeOf(first);
+        if (first.item() instanceof RungItem.Point && isElsewhere(first)) {
+            return drawBeginning(marks, lane, first, firstStop(lane));
+        }
         if (node.isPresent()) {
             return nodeAt(node.getAsInt());
         }
-        return first.item() instanceof RungItem.Landing
-                ? drawLanding(marks, lane, first, slotOf(first), false)
-                : drawEnd(marks, lane, first, pitch.start);
+        return drawLanding(marks, lane, first, slotOf(first), false);
     }
+
+    /** Where the wire that a lane begins with comes to the first device or node that is laid out. */
+    private double firstStop(int lane) {
+        List<Placed> items = lanes.get(lane);
+        for (int i = 1; i < items.size(); i++) {
+            OptionalInt node = nodeOf(items.get(i));
+            if (node.isPresent()) {
+                return nodeAt(node.getAsInt());
+            }
+            if (!items.get(i).inLayout().isEmpty()) {
+                return centreOf(items, i) - halfLength(lane, items.get(i));
+            }
+        }
+        return end();
+    }
+
+    /** Whether a lane ends on a node that is drawn on other lanes only, so that it has to point there. */
+    private boolean isElsewhere(Placed placed) {
+        OptionalInt node = nodeOf(placed);
+        return node.isEmpty()
+                || placed.item() instanceof RungItem.Point point && !point.rail() && hasOneLane(node.getAsInt());
+    }
+
+    /**
+     * Adds what a lane begins with that begins on a node drawn elsewhere; returns where its wire begins.
+     *
+     * @param device where the wire ends, at the first device
+     */
+    abstract double drawBeginning(List<Mark> marks, int lane, Placed placed, double device);
 
     /**
      * Draws a device that a lane begins or ends on; returns where its wire is attached.
@@ -333,6 +385,10 @@ abstract class LaneDiagram {
     private double wireTo(List<Mark> marks, int lane, List<Placed> items, int i) {
         Placed placed = items.get(i);
         OptionalInt node = nodeOf(placed);
+        boolean last = i + 1 == items.size();
+        if (last && placed.item() instanceof RungItem.Point && isElsewhere(placed)) {
+            return drawEnd(marks, lane, placed, lastEnd(items, i));
+        }
         if (node.isPresent()) {
             return nodeAt(node.getAsInt());
         }
@@ -346,7 +402,7 @@ abstract class LaneDiagram {
         if (placed.item() instanceof RungItem.Landing) {
             return drawLanding(marks, lane, placed, slotOf(placed), true);
         }
-        return i + 1 < items.size() ? lastEnd(items, i) : drawEnd(marks, lane, placed, lastEnd(items, i));
+        return lastEnd(items, i);
     }
 
     /** The place of an item of a lane; the item itself, for one rung may hold two that are equal. */
@@ -365,9 +421,11 @@ abstract class LaneDiagram {
         for (int before = i - 1; before >= 0; before--) {
             if (!items.get(before).inLayout().isEmpty()) {
                 OptionalInt node = nodeOf(items.get(before));
-                return node.isPresent()
-                        ? nodeAt(node.getAsInt())
-                        : slotOf(items.get(before)) + pitch.slot / 2 + Symbols.HALF;
+                if (node.isPresent()) {
+                    return nodeAt(node.getAsInt());
+                }
+                boolean landing = items.get(before).item() instanceof RungItem.Landing;
+                return slotOf(items.get(before)) + (landing ? belowLanding() : pitch.slot / 2 + Symbols.HALF);
             }
         }
         return pitch.start;
@@ -382,6 +440,11 @@ abstract class LaneDiagram {
             }
         }
         return slotOf(placed) + pitch.slot / 2;
+    }
+
+    /** How far behind the beginning of its slot the wire of a device begins that a lane begins on. */
+    double belowLanding() {
+        return pitch.slot / 2 + Symbols.HALF;
     }
 
     /** How far a device reaches along its lane to both sides of its centre. */

@@ -27,8 +27,10 @@ final class PowerDiagram extends LaneDiagram {
 
     private static final double LEFT = 74;
     private static final double COLUMN = 44;
-    private static final double ROOM_FOR_TAG = 32;
+    private static final double ROOM_FOR_TAG = 46;
     private static final double NOTE_LINE = 14;
+    private static final double BELOW_LANDING = 26;
+    private static final double POINTER = 37;
 
     private static final double ROOM_FOR_MARKING = 10;
     private static final double MOTOR_RADIUS = 47;
@@ -39,6 +41,7 @@ final class PowerDiagram extends LaneDiagram {
     private final List<Point> motors = new ArrayList<>();
     private final double[] columns;
     private final Set<String> tagged = new HashSet<>();
+    private final PoleBars bars = new PoleBars();
     private double lowest;
 
     private PowerDiagram(Assembly assembly, Practice practice) {
@@ -82,6 +85,7 @@ final class PowerDiagram extends LaneDiagram {
         assembly.parts().stream()
                 .filter(part -> part.family() == Family.SUPPLY)
                 .forEach(supply -> diagram.drawSupply(marks, supply));
+        diagram.bars.draw(assembly, marks);
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
         return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, marks);
     }
@@ -128,9 +132,14 @@ final class PowerDiagram extends LaneDiagram {
         return isThreePhaseMotor(part(passage.tag()));
     }
 
-    private static boolean isThreePhaseMotor(Part part) {
+    static boolean isThreePhaseMotor(Part part) {
         return part.family() == Family.MOTOR
                 && part.loads().stream().anyMatch(load -> load.from().equals("W1"));
+    }
+
+    @Override
+    double belowLanding() {
+        return BELOW_LANDING;
     }
 
     @Override
@@ -150,12 +159,18 @@ final class PowerDiagram extends LaneDiagram {
         String below = placed.reversed() ? passage.from() : passage.to();
         label(marks, at.plus(6, -Symbols.HALF - 6), above, TextRole.MARKING, Anchor.START);
         label(marks, at.plus(6, Symbols.HALF + 13), below, TextRole.MARKING, Anchor.START);
+        bars.note(passage.tag(), at);
         Optional<Point> pole = Optional.ofNullable(lastPole.put(List.of(passage.tag(), at.y()), at));
         if (tagged.add(passage.tag())) {
             double aside = heightAbove(passage) + 9;
             label(marks, at.plus(-aside, 1), passage.tag(), TextRole.TAG, Anchor.END);
+            double line = 15;
+            for (String rating : Ratings.of(part(passage.tag()))) {
+                label(marks, at.plus(-aside, line), rating, TextRole.NOTE, Anchor.END);
+                line += NOTE_LINE;
+            }
             if (tellsItsCondition(part(passage.tag()))) {
-                marks.add(new Mark.Condition(at.plus(-aside, 15), passage.tag(), Anchor.END));
+                marks.add(new Mark.Condition(at.plus(-aside, line), passage.tag(), Anchor.END));
             }
         } else if (pole.isEmpty()) {
             label(marks, at.plus(-heightAbove(passage) - 9, 1), passage.tag(), TextRole.TAG, Anchor.END);
@@ -233,7 +248,7 @@ final class PowerDiagram extends LaneDiagram {
         }
         if (part.family() == Family.SUPPLY) {
             label(marks, new Point(across(lane), along + 18), marking, TextRole.MARKING, Anchor.MIDDLE);
-            return along + 26;
+            return along + BELOW_LANDING;
         }
         if (part.family() == Family.MOTOR) {
             return drawMotorLead(marks, lane, part, marking, along + PITCH.slot() / 2);
@@ -245,7 +260,7 @@ final class PowerDiagram extends LaneDiagram {
                 besideItsOwn ? marking : landing.terminal().toString(),
                 TextRole.TAG,
                 Anchor.MIDDLE);
-        return along + 26;
+        return along + BELOW_LANDING;
     }
 
     /** What of a device its protective conductor leads to; of a transformer or DC supply also the side that is linked to it. */
@@ -327,12 +342,14 @@ final class PowerDiagram extends LaneDiagram {
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS, false)),
                 List.of(),
                 List.of(new Stroke.Circle(centre, MOTOR_RADIUS - 5, false))));
-        label(marks, centre.plus(0, -18), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
-        label(marks, centre.plus(0, -3), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
-        motor.device()
-                .setting("power")
-                .ifPresent(power -> label(marks, centre.plus(0, 11), power, TextRole.NOTE, Anchor.MIDDLE));
-        marks.add(new Mark.Condition(centre.plus(0, 27), motor.tag(), Anchor.MIDDLE));
+        label(marks, centre.plus(0, -21), motor.tag(), TextRole.TAG, Anchor.MIDDLE);
+        label(marks, centre.plus(0, -7), "3 ~", TextRole.NOTE, Anchor.MIDDLE);
+        double line = 6;
+        for (String rating : Ratings.ofMotor(motor)) {
+            label(marks, centre.plus(0, line), rating, TextRole.NOTE, Anchor.MIDDLE);
+            line += NOTE_LINE - 1;
+        }
+        marks.add(new Mark.Condition(centre.plus(0, 33), motor.tag(), Anchor.MIDDLE));
         if (motor.device().setting("leads").filter("6"::equals).isPresent()) {
             label(marks, centre.plus(-MOTOR_RADIUS - 6, 4), motor.device().label(), TextRole.NOTE, Anchor.END);
         } else {
@@ -378,10 +395,10 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     double drawEnd(List<Mark> marks, int lane, Placed placed, double along) {
         RungItem.Point point = (RungItem.Point) placed.item();
-        double end = along + 42;
+        double end = along + POINTER;
         double across = across(lane);
-        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 5, end - 8), new Point(across, end))));
-        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 5, end - 8), new Point(across, end))));
+        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 4, end - 6), new Point(across, end))));
+        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 4, end - 6), new Point(across, end))));
         label(marks, new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
         double lower = 14;
         if (rungs.get(lane).isExcepted()) {
@@ -390,6 +407,16 @@ final class PowerDiagram extends LaneDiagram {
         }
         lowest = Math.max(lowest, end + lower + 4);
         return end;
+    }
+
+    @Override
+    double drawBeginning(List<Mark> marks, int lane, Placed placed, double device) {
+        RungItem.Point point = (RungItem.Point) placed.item();
+        Point tip = new Point(across(lane), device - POINTER);
+        marks.add(new Mark.Wire(numberOf(point), List.of(tip.plus(-4, 6), tip)));
+        marks.add(new Mark.Wire(numberOf(point), List.of(tip.plus(4, 6), tip)));
+        label(marks, tip.plus(0, -5), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
+        return tip.y();
     }
 
     private String numberOf(RungItem.Point point) {

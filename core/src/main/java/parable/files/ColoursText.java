@@ -32,7 +32,7 @@ final class ColoursText {
         }
     }
 
-    static Conventions read(Located job, Practice practice) throws JobFormatException {
+    static ColourCode read(Located job, Practice practice) throws JobFormatException {
         ColourCode code = ColourCode.of(practice);
         Optional<Located> written = job.field("colours");
         if (written.isPresent()) {
@@ -40,7 +40,7 @@ final class ColoursText {
                 code = code.with(use(one.getKey(), written.get()), colours(one.getValue()));
             }
         }
-        return new Conventions(practice, code);
+        return code;
     }
 
     private static ColourUse use(String word, Located colours) throws JobFormatException {

@@ -96,6 +96,7 @@ public final class JobPack {
     private void cover(List<Sheet> sheets) throws IOException {
         List<String> lines = new ArrayList<>(CAUTIONS);
         sheets.forEach(sheet -> lines.add(summaries.get(sheet)));
+        book.about("");
         book.text("Cover", job.name() + ", " + job.practice().words() + " practice", lines);
     }
 

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.circuit.Acceptance;
+import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
@@ -42,7 +43,7 @@ final class JobReader {
     private static final Set<String> CONTACTS = Set.of("aux", "blocks");
 
     private static final List<String> JOB_FIELDS =
-            List.of("version", "name", "practice", "colours", "logbook", "sheets");
+            List.of("version", "name", "practice", "colours", TitleText.FIELD, "logbook", "sheets");
     private static final List<String> SHEET_FIELDS = List.of(
             "name",
             "duty",
@@ -80,9 +81,10 @@ final class JobReader {
                 throw sheet.required("name").refused("a name that no other sheet of the job has");
             }
         }
+        Practice practice = practice(root);
         return new Job(
                 root.required("name").text(),
-                ColoursText.read(root, practice(root)),
+                new Conventions(practice, ColoursText.read(root, practice), TitleText.read(root)),
                 sheets,
                 optional(root, "logbook"),
                 extras(root, JOB_FIELDS));

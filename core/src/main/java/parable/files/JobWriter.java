@@ -32,6 +32,7 @@ final class JobWriter {
         root.put("name", job.name());
         root.put("practice", job.practice().words());
         ColoursText.write(job.conventions(), root);
+        TitleText.write(job.conventions().title(), root);
         if (!job.logbook().isEmpty()) {
             root.put("logbook", job.logbook());
         }

@@ -13,6 +13,7 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 import parable.circuit.Job;
 import parable.circuit.Practice;
+import parable.circuit.TitleBlock;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.Point;
@@ -25,7 +26,7 @@ import parable.parts.Assembly;
 final class PdfBook implements Closeable {
 
     private static final double MARGIN = 36;
-    private static final double FOOT = 30;
+    private static final double FOOT = 48;
     private static final double SMALLEST = 0.5;
     private static final double LARGEST = 1;
 
@@ -41,15 +42,21 @@ final class PdfBook implements Closeable {
     private static final double BOX = 7;
     private static final double PAD = 4;
     private static final double BY_HAND = 58;
+    private static final double TITLE_LINE = -31;
+    private static final double TITLE_HEIGHT = 17;
     private static final double WIDEST = 300;
     private static final double SMALLEST_VIEW = 0.55;
     private static final double GAP = 14;
+
+    /** How wide the boxes of the title block are as shares of the page: drawing, revision, date, drawn, checked, circuit, page. */
+    private static final List<Double> TITLE_SHARES = List.of(0.17, 0.1, 0.13, 0.17, 0.17, 0.15, 0.11);
 
     private final PDDocument document = new PDDocument();
     private final PdfFonts fonts;
     private final Job job;
     private final PDRectangle paper;
     private final List<PDPage> written = new ArrayList<>();
+    private String circuit = "";
 
     PdfBook(Job job) throws IOException {
         this.job = job;
@@ -57,6 +64,11 @@ final class PdfBook implements Closeable {
         fonts = new PdfFonts(document);
         PDRectangle upright = job.practice() == Practice.IEC ? PDRectangle.A4 : PDRectangle.LETTER;
         paper = new PDRectangle(upright.getHeight(), upright.getWidth());
+    }
+
+    /** What is written from now on is about this circuit; an empty word for what is about none. */
+    void about(String revision) {
+        circuit = revision;
     }
 
     /** The pages written since this was asked last; they are only bound into the book once it is made of them. */
@@ -81,8 +93,8 @@ final class PdfBook implements Closeable {
                 String number = "Page " + (i + 1) + " of " + pages.size();
                 label(
                         new PdfPen(content, fonts),
-                        paper.getWidth() - MARGIN,
-                        -MARGIN + 10,
+                        paper.getWidth() - MARGIN - PAD,
+                        TITLE_LINE,
                         number,
                         Mark.TextRole.MARKING,
                         Mark.Anchor.END);
@@ -439,7 +451,7 @@ final class PdfBook implements Closeable {
 
     private void foot(Pen pen, String title, String remark) {
         double line = -(MARGIN + FOOT - 10);
-        double words = -MARGIN - 4;
+        double words = line + 15;
         double right = paper.getWidth() - MARGIN;
         pen.lines(List.of(new Point(MARGIN, line), new Point(right, line)), 0.8);
         label(pen, MARGIN, words, job.name() + ": " + title, Mark.TextRole.TAG, Mark.Anchor.START);
@@ -448,11 +460,41 @@ final class PdfBook implements Closeable {
         label(
                 pen,
                 MARGIN,
-                words + 14,
+                words + 13,
                 "Made to advise, not to certify: isolate, lock out and prove dead before work; local code and licensed"
                         + " practice decide.",
                 Mark.TextRole.MARKING,
                 Mark.Anchor.START);
+        titleBlock(pen);
+    }
+
+    /** A row of boxes: what the title block says, what of it is to be written by hand, and last the room for the number of the page. */
+    private void titleBlock(Pen pen) {
+        TitleBlock title = job.conventions().title();
+        List<String> entries = List.of(
+                "Drawing " + title.drawing(),
+                "Rev. " + title.revision(),
+                "Date " + title.date(),
+                "Drawn " + title.drawn(),
+                "Checked " + title.checked(),
+                circuit.isEmpty() ? "" : "Circuit " + circuit,
+                "");
+        double bottom = TITLE_LINE + 5;
+        double top = bottom - TITLE_HEIGHT;
+        double left = MARGIN;
+        for (int i = 0; i < entries.size(); i++) {
+            double right = left + TITLE_SHARES.get(i) * width();
+            pen.lines(
+                    List.of(
+                            new Point(left, bottom),
+                            new Point(left, top),
+                            new Point(right, top),
+                            new Point(right, bottom),
+                            new Point(left, bottom)),
+                    0.5);
+            label(pen, left + PAD, TITLE_LINE, entries.get(i), Mark.TextRole.MARKING, Mark.Anchor.START);
+            left = right;
+        }
     }
 
     private static void label(Pen pen, double x, double y, String text, Mark.TextRole role, Mark.Anchor anchor) {

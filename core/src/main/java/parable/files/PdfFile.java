@@ -6,6 +6,7 @@ import java.util.List;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.draw.SheetDrawing;
+import parable.logbook.Revision;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 
@@ -19,6 +20,7 @@ public final class PdfFile {
         try (PdfBook book = new PdfBook(job)) {
             for (Sheet sheet : sheets) {
                 Assembly assembly = Assembly.of(sheet);
+                book.about(Revision.of(sheet));
                 book.draw(assembly, SheetDrawing.of(assembly, job.practice()), sheet.name());
             }
             return book.bytes();

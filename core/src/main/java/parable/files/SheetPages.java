@@ -6,6 +6,7 @@ import java.util.List;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.draw.Drawing;
+import parable.draw.LegendDrawing;
 import parable.draw.PanelDrawing;
 import parable.draw.SheetDrawing;
 import parable.logbook.Revision;
@@ -65,6 +66,10 @@ final class SheetPages {
     private void workOut() {
         Drawing drawing = SheetDrawing.of(assembly, job.practice());
         parts.add(book -> book.draw(assembly, drawing, sheet.name()));
+        List<Drawing> legend = List.of(LegendDrawing.of(assembly, job.practice()));
+        parts.add(book -> book.draw(assembly, legend, sheet.name() + ", symbols"));
+        List<String> function = FunctionText.lines(assembly, proof);
+        parts.add(book -> book.text(sheet.name() + ", function", sheet.name() + ", function", function));
         sheet.program().ifPresent(program -> {
             List<String> lines = StructuredText.write(program).lines().toList();
             parts.add(book -> book.text(sheet.name() + ", program", sheet.name() + ", program", lines));
@@ -144,6 +149,7 @@ final class SheetPages {
 
     /** Writes its pages. */
     void write(PdfBook book) throws IOException {
+        book.about(Revision.of(sheet));
         for (Part part : parts) {
             part.write(book);
         }

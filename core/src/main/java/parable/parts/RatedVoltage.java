@@ -1,6 +1,5 @@
 package parable.parts;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -38,6 +37,6 @@ public record RatedVoltage(double volts, CurrentKind kind) {
     /** As on a nameplate: {@code 230 V AC}. */
     @Override
     public String toString() {
-        return String.format(Locale.ROOT, "%.4g", volts).replaceAll("\\.?0+$", "") + " V " + kind;
+        return Nameplate.figure(volts) + " V " + kind;
     }
 }

@@ -31,8 +31,14 @@ public record Source(
      *
      * @param load the input's position among the device's loads
      * @param law how
+     * @param drop the share of its voltage that every VA drawn from it takes away, 0 for one that is stiff
      */
-    public record Following(int load, Law law) {}
+    public record Following(int load, Law law, double drop) {}
+
+    /** The share of its voltage that every VA drawn from it takes away, 0 for one that is stiff. */
+    public double drop() {
+        return following.map(Following::drop).orElse(0.0);
+    }
 
     /** How the output of a device follows its input. */
     public enum Law {

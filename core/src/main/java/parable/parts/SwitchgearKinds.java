@@ -50,6 +50,7 @@ final class SwitchgearKinds {
                         Family.CONTACTOR,
                         List.of(
                                 "rated",
+                                "category",
                                 "coil",
                                 "holding",
                                 "inrush",
@@ -139,6 +140,7 @@ final class SwitchgearKinds {
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
         Load coil = settings.coil(
                 "A1", "A2", CoilData.contactor(settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
+        settings.oneOf("category", List.of("AC-3", "AC-4"), "AC-3");
         Travel travel = coil.rated().kind() == CurrentKind.DC ? Travel.DIRECT_CONTACTOR : Travel.CONTACTOR;
         return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))

@@ -22,6 +22,15 @@ public enum TripCurve {
         this.seconds = seconds;
     }
 
+    /** As it is printed on the device: {@code gG}, {@code D}. */
+    public String sign() {
+        return switch (this) {
+            case GG -> "gG";
+            case AM -> "aM";
+            case B, C, D -> name();
+        };
+    }
+
     /** The curve of this name, such as {@code gG} or {@code D}. */
     static TripCurve named(String name) {
         return valueOf(name.toUpperCase(Locale.ROOT));

@@ -113,6 +113,10 @@ final class Limits {
                 || machine.programmed().isPresent()) {
             sentences.add("What comes round only when a timer has run its time is not called chatter.");
         }
+        if (machine.parts().stream().anyMatch(part -> part.sources().stream().anyMatch(source -> source.drop() > 0))) {
+            sentences.add(
+                    "Transformers are taken to hold their voltage; the bench and the rules look whether they do.");
+        }
         if (!machine.motors().isEmpty()) {
             sentences.add(
                     "A dip of the supply so short that an armature stays in is ridden through; that is no restart.");

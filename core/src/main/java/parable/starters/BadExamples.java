@@ -32,18 +32,22 @@ final class BadExamples {
     }
 
     private static Sheet plain(String name) {
-        return Starter.of(Wish.of(name, Practice.IEC, PUMP)).sheet();
+        return Starter.of(Wish.of(name, Practice.IEC, PUMP).with(ControlSupply.LINE_TO_NEUTRAL))
+                .sheet();
     }
 
     private static Wish reversing(String name) {
         return Wish.of(name, Practice.IEC, PLATEN)
+                .with(ControlSupply.LINE_TO_NEUTRAL)
                 .with(Directions.STOP_FIRST)
                 .with(EmergencyStop.ONE)
                 .showing(Lamp.RUNNING);
     }
 
     private static Sheet twoBlockJog() {
-        return Starter.of(Wish.of("Two-block jog", Practice.IEC, PUMP).with(Jogging.TWO_BLOCK_BUTTON))
+        return Starter.of(Wish.of("Two-block jog", Practice.IEC, PUMP)
+                        .with(ControlSupply.LINE_TO_NEUTRAL)
+                        .with(Jogging.TWO_BLOCK_BUTTON))
                 .sheet();
     }
 
@@ -97,7 +101,9 @@ final class BadExamples {
     }
 
     private static Draft starDelta(String name) {
-        return new Draft(Starter.of(Wish.of(name, Practice.IEC, MILL).with(Running.STAR_DELTA_BY_STAR))
+        return new Draft(Starter.of(Wish.of(name, Practice.IEC, MILL)
+                        .with(ControlSupply.LINE_TO_NEUTRAL)
+                        .with(Running.STAR_DELTA_BY_STAR))
                 .sheet());
     }
 

@@ -89,6 +89,7 @@ final class BottleRinser {
                 MotorData.on400V("Bottle rinser", "machine", "0.75 kW").driving("conveyor", "40 %", "0.6 s");
         Wish wish = Wish.of("Bottle rinser", Practice.IEC, motor)
                 .with(Directions.STOP_FIRST)
+                .with(ControlSupply.LINE_TO_NEUTRAL)
                 .with(EmergencyStop.ONE);
         Draft draft = new Draft(Starter.withoutLadder(wish));
         draft.replace(
@@ -168,13 +169,13 @@ final class BottleRinser {
         draft.rung("P F2[97-98] @10 A1[I7-IC] M ; overload tripped");
         draft.rung("P A1[QC0-Q0] @11 KA1[A1-A2] M ; forward");
         draft.rung("P A1[QC0-Q1] @12 KA2[A1-A2] M ; reverse");
-        draft.rung("L F2[95-96] @13 S4[11-12] @14 KA1[11-14] @15 K2[21-22] @16 K1[A1-A2] N ; forward");
-        draft.rung("@14 KA2[11-14] @17 K1[21-22] @18 K2[A1-A2] N ; reverse");
-        draft.rung("L A1[QC1-Q4] @19 Q1[C1-C2] N ; trips the breaker if a contactor sticks");
-        draft.rung("P A1[QC2-Q8] @20 S1[X1-X2] M ; runs forward");
-        draft.rung("P A1[QC2-Q9] @21 S2[X1-X2] M ; runs in reverse");
-        draft.rung("P A1[QC2-Q10] @22 S0[X1-X2] M ; blinks while it runs down");
-        draft.rung("P A1[QC2-Q11] @23 P1[X1-X2] M ; fault");
+        draft.rung("P A1[QC2-Q8] @13 S1[X1-X2] M ; runs forward");
+        draft.rung("P A1[QC2-Q9] @14 S2[X1-X2] M ; runs in reverse");
+        draft.rung("P A1[QC2-Q10] @15 S0[X1-X2] M ; blinks while it runs down");
+        draft.rung("P A1[QC2-Q11] @16 P1[X1-X2] M ; fault");
+        draft.rung("L F2[95-96] @17 S4[11-12] @18 KA1[11-14] @19 K2[21-22] @20 K1[A1-A2] N ; forward");
+        draft.rung("@18 KA2[11-14] @21 K1[21-22] @22 K2[A1-A2] N ; reverse");
+        draft.rung("L A1[QC1-Q4] @23 Q1[C1-C2] N ; trips the breaker if a contactor sticks");
     }
 
     private static Program program() {

@@ -24,7 +24,7 @@ final class BrakeAndWarning extends LadderPart {
                 "panel",
                 "input",
                 wish.motor().voltage());
-        draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm");
+        draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm", "power", "250 W");
         for (int line = 1; line <= 2; line++) {
             draft.device(
                     "fuse",
@@ -123,10 +123,15 @@ final class BrakeAndWarning extends LadderPart {
                 control.volts(),
                 "aux",
                 aux("13-14 21-22"));
+        commandDevices(tags.timer());
+    }
+
+    /** What warns before a start: its timer, its relay, the horn and its supply. */
+    void commandDevices(String timer) {
         boolean fromPowerUp = wish.has(Warning.FROM_POWER_UP);
         draft.device(
                 "timer",
-                tags.timer(),
+                timer,
                 "Warning time",
                 "panel",
                 "function",
@@ -178,6 +183,15 @@ final class BrakeAndWarning extends LadderPart {
 
     /** Start is held by a relay, the horn sounds, the motor follows; stop at any moment cancels. */
     void warningFromStart() {
+        Draft.Line motor = warned(tags.timer());
+        String coil = motor.here();
+        ladder.end(motor.through(tags.contactor() + "[A1-A2]"), "the motor follows");
+        lamps(coil);
+        horn(tags.contactor() + "[21-22]");
+    }
+
+    /** The start command that a relay holds; returns the line behind the warning time. */
+    Draft.Line warned(String timer) {
         ladder.stations("Start");
         Draft.Line line = ladder.head();
         String before = line.here();
@@ -185,15 +199,16 @@ final class BrakeAndWarning extends LadderPart {
         String after = line.here();
         ladder.end(line.through(tags.relay() + "[A1-A2]"), "the start command is held");
         ladder.parallel(before, tags.relay() + "[11-14]", after, "");
-        ladder.end(draft.from(after).through(tags.timer() + "[A1-A2]"), "the warning time");
-        Draft.Line motor = draft.from(after).through(tags.timer() + "[15-18]");
-        String coil = motor.here();
-        ladder.end(motor.through(tags.contactor() + "[A1-A2]"), "the motor follows");
-        lamps(coil);
+        ladder.end(draft.from(after).through(timer + "[A1-A2]"), "the warning time");
+        return draft.from(after).through(timer + "[15-18]");
+    }
+
+    /** The horn, from the start command until the motor's contactor is in. */
+    void horn(String untilThatOpens) {
         control.hornSupply();
         draft.from(control.hornRails()[0])
                 .through(tags.relay() + "[21-24]")
-                .through(tags.contactor() + "[21-22]")
+                .through(untilThatOpens)
                 .through(tags.horn() + "[X1-X2]")
                 .to(control.hornRails()[1], "sounds until the motor runs");
     }

@@ -4,7 +4,8 @@ package parable.starters;
 public enum ControlSupply implements Choice {
     LINE_TO_NEUTRAL(
             "Line to neutral",
-            "One phase and the neutral feed the coils; it needs no transformer, but it needs a neutral."),
+            "One phase and the neutral feed the coils, without a transformer. IEC 60204-1, 9.1.1, leaves that to machines with one motor starter"
+                    + " and two control devices at most; it needs a neutral."),
     TRANSFORMER(
             "From a transformer",
             "A transformer on two phases with one side grounded; the coils have their own voltage and their own fuse."),

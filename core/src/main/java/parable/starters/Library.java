@@ -22,7 +22,7 @@ public final class Library {
     }
 
     private static Wish iec(String name, MotorData motor) {
-        return Wish.of(name, Practice.IEC, motor);
+        return Wish.of(name, Practice.IEC, motor).with(ControlSupply.LINE_TO_NEUTRAL);
     }
 
     private static Wish american(String name, MotorData motor) {
@@ -145,7 +145,8 @@ public final class Library {
                 iec("Direct change", gate).with(Directions.BUTTON_INTERLOCK),
                 iec("Direction selector", gate).with(Directions.SELECTOR).showing(Lamp.RUNNING),
                 iec("Star-delta direct", fan).with(Running.STAR_DELTA_DIRECT),
-                iec("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME));
+                iec("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME),
+                iec("Jog both ways", gate).with(Directions.STOP_FIRST).with(Jogging.SELECTOR));
         List<Sheet> byHand = List.of(
                 HandOperated.threePhase("Drum switch", hoist).sheet(),
                 HandOperated.singlePhase("Single-phase drum", hoist.driving("hoist", "60 %", "0.4 s"))

@@ -69,15 +69,19 @@ public record MotorData(
         return of(label, place, Supply.NORTH_AMERICAN_480, power);
     }
 
+    /** Its rated current in the line, in A. */
+    double amperes() {
+        return Double.parseDouble(current.substring(0, current.indexOf(' ')));
+    }
+
     /** What flows in the leads of its windings when they are joined in delta: the current in the line over root 3. */
     String currentInDelta() {
-        double amperes = Double.parseDouble(current.substring(0, current.indexOf(' ')));
-        return Power.amperes(amperes / Math.sqrt(3));
+        return Power.amperes(amperes() / Math.sqrt(3));
     }
 
     /** The rating of the fuses before the rectifier of a brake with twice its current: the next standard one, such as {@code 25 A}. */
     String brakeFuse() {
-        double amperes = 2 * Double.parseDouble(current.substring(0, current.indexOf(' ')));
+        double amperes = 2 * amperes();
         return Power.amperes(DoubleStream.of(2, 4, 6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250)
                 .filter(rating -> rating >= amperes)
                 .findFirst()

@@ -28,11 +28,20 @@ final class OneDirection extends LadderPart {
                 "coil",
                 relay ? wish.motor().voltageToNeutral() : control.volts(),
                 "aux",
-                "13-14 21-22");
+                "13-14 21-22",
+                "rated",
+                isJogged()
+                        ? Power.contactorForJogging(
+                                wish.practice(), wish.motor().amperes())
+                        : "");
         if (relay || wish.has(Jogging.RELAY)) {
             String label = relay ? "Between the supplies" : "Run relay";
             draft.device("control-relay", tags.relay(), label, "panel", "coil", control.volts(), "changeovers", "2");
         }
+    }
+
+    private boolean isJogged() {
+        return wish.has(Jogging.SELECTOR) || wish.has(Jogging.RELAY) || wish.has(Jogging.TWO_BLOCK_BUTTON);
     }
 
     /** Start, stop and seal-in; the relay's other contact feeds the contactor where there is one. */
@@ -50,13 +59,13 @@ final class OneDirection extends LadderPart {
             ladder.parallel(before, start + "[13-14]", after, "");
         }
         ladder.parallel(before, relay ? tags.relay() + "[11-14]" : sealIn(), after, "holds itself in");
+        ladder.lamps(after, tags.contactor());
         if (relay) {
             draft.from("L")
                     .through(tags.relay() + "[21-24]")
                     .through(coil())
                     .to("N", "the contactor on its own supply");
         }
-        ladder.lamps(after, tags.contactor());
     }
 
     /** A switch that stays where it is put; in automatic a switch of the process decides. */

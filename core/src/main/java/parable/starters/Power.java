@@ -26,6 +26,14 @@ public final class Power {
             15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450,
             500, 600);
 
+    /** Rated currents of contactors for motors (AC-3), in A. */
+    private static final List<Integer> IEC_CONTACTORS =
+            List.of(9, 12, 18, 25, 32, 40, 50, 65, 80, 95, 115, 150, 185, 225, 265, 330, 400);
+
+    private static final List<Integer> NEMA_CONTACTORS = List.of(9, 18, 27, 45, 90, 135, 270, 540);
+
+    private static final double TIMES_FOR_JOGGING = 2;
+
     /** A breaker that opens at once above ten times its rating lets the start of 6.5 to 8 times the motor's current pass with so much room. */
     private static final double ROOM_FOR_START = 1.4;
 
@@ -53,6 +61,24 @@ public final class Power {
     public static String amperes(double amperes) {
         return String.format(Locale.ROOT, "%.1f A", Math.max(0.1, Math.min(1000, amperes)))
                 .replace(".0 A", " A");
+    }
+
+    /**
+     * The rating of a contactor by which a motor is jogged: the next standard one from twice the motor's current on, for jogging breaks the starting current each
+     * time (AC-4, IEC 60947-4-1, table 1). By North American practice the continuous ratings of NEMA ICS 2, sizes 00 to 6.
+     *
+     * @param amperes the motor's rated current
+     */
+    static String contactorForJogging(Practice practice, double amperes) {
+        List<Integer> ratings =
+                switch (practice) {
+                    case IEC -> IEC_CONTACTORS;
+                    case NORTH_AMERICAN -> NEMA_CONTACTORS;
+                };
+        return amperes(ratings.stream()
+                .filter(rating -> rating >= TIMES_FOR_JOGGING * amperes)
+                .findFirst()
+                .orElse((int) Math.ceil(TIMES_FOR_JOGGING * amperes)));
     }
 
     /**

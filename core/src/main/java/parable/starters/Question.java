@@ -37,7 +37,7 @@ public record Question(String words, List<Choice> answers) {
     static Choice byDefault(Class<? extends Choice> question, Practice practice) {
         boolean northAmerican = practice == Practice.NORTH_AMERICAN;
         if (question == ControlSupply.class) {
-            return northAmerican ? ControlSupply.TRANSFORMER : ControlSupply.LINE_TO_NEUTRAL;
+            return ControlSupply.TRANSFORMER;
         }
         if (question == OverloadContact.class) {
             return northAmerican ? OverloadContact.LAST : OverloadContact.FIRST;

@@ -83,6 +83,11 @@ final class Tags {
         return tag("KT", "TR");
     }
 
+    /** The timer of the warning, where another one already has the name of the only one. */
+    String warningTimer() {
+        return tag("KT2", "TR2");
+    }
+
     String relay() {
         return tag("KA", "CR");
     }

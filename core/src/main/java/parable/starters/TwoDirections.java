@@ -17,7 +17,12 @@ final class TwoDirections extends LadderPart {
                     "coil",
                     control.volts(),
                     "aux",
-                    "13-14 21-22" + (shows(Lamp.RUNNING) ? " 33-34" : "") + (shows(Lamp.STOPPED) ? " 41-42" : ""));
+                    "13-14 21-22" + (shows(Lamp.RUNNING) ? " 33-34" : "") + (shows(Lamp.STOPPED) ? " 41-42" : ""),
+                    "rated",
+                    isJogged()
+                            ? Power.contactorForJogging(
+                                    wish.practice(), wish.motor().amperes())
+                            : "");
         }
         draft.device(
                 "mechanical-interlock",
@@ -37,6 +42,10 @@ final class TwoDirections extends LadderPart {
         String forward = ladder.button(1, "Forward", "door", blocks, "black");
         String reverse = ladder.button(2, "Reverse", "door", blocks, "black");
         ends();
+        if (isJogged()) {
+            draft.device(
+                    "selector", tags.mode(), "Mode", "door", "positions", "run jog", "blocks", "13-14=run 23-24=run");
+        }
         Draft.Line line = ladder.head();
         if (wish.has(EndSwitches.TURN_ROUND)) {
             line.through(tags.overTravel(1) + "[11-12]").through(tags.overTravel(2) + "[11-12]");
@@ -85,8 +94,20 @@ final class TwoDirections extends LadderPart {
             line.through(tags.end(end) + "[11-12]");
         }
         ladder.end(line.through(other + "[21-22]").through(own + "[A1-A2]"), remark);
-        ladder.parallel(before, own + "[13-14]", after, "");
+        if (isJogged()) {
+            draft.from(before)
+                    .through(tags.mode() + (end == 1 ? "[13-14]" : "[23-24]"))
+                    .through(own + "[13-14]")
+                    .to(after, "holds itself in only in run");
+        } else {
+            ladder.parallel(before, own + "[13-14]", after, "");
+        }
         return after;
+    }
+
+    /** In jog the selector opens the seal-in of both directions. */
+    private boolean isJogged() {
+        return wish.has(Jogging.SELECTOR);
     }
 
     private void ends() {

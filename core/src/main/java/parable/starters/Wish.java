@@ -87,6 +87,15 @@ public record Wish(
         return choice(answer.getDeclaringClass()) == answer;
     }
 
+    /** Of what is special two go together: jogging by a selector in two directions, and a warning before each start of a star-delta. */
+    private boolean isDrawnTogether(List<String> asked) {
+        boolean jogsBothWays = has(Jogging.SELECTOR)
+                && (has(Directions.STOP_FIRST) || has(Directions.BUTTON_INTERLOCK))
+                && !has(EndSwitches.TURN_ROUND);
+        boolean warnsBeforeStar = !has(Running.DIRECT) && has(Warning.FROM_START);
+        return asked.size() == 2 && (jogsBothWays || warnsBeforeStar);
+    }
+
     /** Why the library has no starter like this, empty if it has. */
     public Optional<String> conflict() {
         List<String> specials = List.of(
@@ -99,7 +108,7 @@ public record Wish(
                 has(ControlSupply.DC_24_WITH_RELAY) ? "a relay between two supplies" : "");
         List<String> asked =
                 specials.stream().filter(special -> !special.isEmpty()).toList();
-        if (asked.size() > 1) {
+        if (asked.size() > 1 && !isDrawnTogether(asked)) {
             return Optional.of("The library has no starter with " + String.join(" and ", asked)
                     + " in one: begin with one of them and draw the rest.");
         }

@@ -26,7 +26,7 @@ import parable.wiring.WireList;
 final class DeadSteps {
 
     /** Ohms times square millimetres over metres, at 20 degrees (IEC 60228). */
-    private static final double COPPER = 0.0175;
+    static final double COPPER = 0.0175;
 
     /** What the clamps and screws of a protective conductor may add, in ohms. */
     private static final double CLAMPS = 0.1;

@@ -17,6 +17,9 @@ public sealed interface Observation {
     /** A meter shows less than this, in ohms, where it shows nothing. */
     double JOINED = 1;
 
+    /** The voltage in V that may be left on what can be touched. */
+    double TOUCHABLE = 60;
+
     /** As it is said to whoever tests. */
     String words();
 
@@ -202,6 +205,68 @@ public sealed interface Observation {
         public boolean accepts(Found expected, String written) {
             double number = number(written).orElse(0);
             return isSame(expected, written) || isOpen(written) || number >= LEAST;
+        }
+    }
+
+    /**
+     * The impedance of the loop of an earth fault, by an instrument for that, at the incoming line. At the motor it must still be so small that the breaker
+     * or fuse before it opens in time, so that the line and the protective conductor to it are taken off; and the instrument measures at a cold conductor, so
+     * that two thirds of it are allowed (IEC 60204-1, 18.2; IEC 60364-6, D.6.4.3.7.3).
+     *
+     * @param red where the line comes in
+     * @param black the wire number of the protective earth
+     * @param opens which device has to open, at which current, in words
+     * @param most in ohms
+     */
+    record Loop(String red, String black, String opens, double most) implements Observation {
+
+        @Override
+        public String words() {
+            return "Loop impedance from " + place(red) + " to " + place(black) + ", so that " + opens;
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            double volts = rest.moment()
+                    .meter()
+                    .read(Meter.Range.VOLTS_AC, red, black)
+                    .value()
+                    .orElse(0.0);
+            return Math.abs(volts) > TOUCHABLE
+                    ? new Found(String.format(Locale.ROOT, "at most %.2f \u03a9", most), Optional.of(0.0))
+                    : Found.words("no loop");
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            OptionalDouble number = number(written);
+            return isSame(expected, written)
+                    || number.isPresent() && number.getAsDouble() >= 0 && number.getAsDouble() <= most;
+        }
+    }
+
+    /** The voltage that is left five seconds after the supply has gone: at most 60 V (IEC 60204-1, 6.2.4 and 18.5). */
+    record Residual(String red, String black, boolean direct) implements Observation {
+
+        @Override
+        public String words() {
+            return "Five seconds later, volts " + (direct ? "DC" : "AC") + " from " + place(red) + " to "
+                    + place(black);
+        }
+
+        @Override
+        public Found at(Rehearsal.Rest rest) {
+            Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
+            Meter.Reading reading = rest.moment().meter().read(range, red, black);
+            return reading.value().filter(volts -> Math.abs(volts) <= TOUCHABLE).isPresent()
+                    ? new Found("at most 60 V", Optional.of(0.0))
+                    : new Found(reading.text(), reading.value());
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            OptionalDouble number = number(written);
+            return isSame(expected, written) || number.isPresent() && Math.abs(number.getAsDouble()) <= TOUCHABLE;
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.Set;
 import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.Moment;
+import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -15,6 +16,8 @@ import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.CurrentKind;
 import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Source;
 import parable.parts.Verb;
@@ -41,9 +44,11 @@ final class OperatedSteps {
     private final Situations situations;
     private final Phase phase;
     private final List<Situation> tried = new ArrayList<>();
+    private final Optional<Observation.Loop> loop;
 
-    OperatedSteps(Steps steps, Phase phase) {
+    OperatedSteps(Steps steps, Phase phase, Practice practice) {
         this.steps = steps;
+        loop = phase == Phase.CONTROL ? new FaultLoop(steps.assembly(), practice).step() : Optional.empty();
         this.assembly = steps.assembly();
         this.phase = phase;
         situations = new Situations(assembly);
@@ -69,7 +74,9 @@ final class OperatedSteps {
     /** Adds them, in the order in which they are done. */
     void add() {
         if (phase == Phase.CONTROL) {
-            voltages(new Situation(phase, List.of()));
+            Situation untouched = new Situation(phase, List.of());
+            voltages(untouched);
+            loop.ifPresent(one -> steps.add(untouched, one));
         }
         for (List<Action> hands : situations.ready()) {
             Situation ready = new Situation(phase, hands);
@@ -146,7 +153,39 @@ final class OperatedSteps {
         }
         List<Action> lost = Situations.and(running.hands(), situations.supplies(Verb.LOSE));
         look(new Situation(phase, lost));
+        residual(new Situation(phase, lost));
         look(new Situation(phase, Situations.and(lost, situations.supplies(Verb.RESTORE))));
+    }
+
+    /** What is left on each motor, and without motors on each DC supply. */
+    private void residual(Situation lost) {
+        for (Part part : assembly.parts()) {
+            if (phase == Phase.MOTOR && part.family() == Family.MOTOR) {
+                List<String> leads = part.loads().stream()
+                        .filter(load -> load.role() == LoadRole.WINDING)
+                        .map(Load::from)
+                        .filter(marking -> steps.isWired(part, marking))
+                        .toList();
+                if (leads.size() > 1) {
+                    boolean direct = part.loads().get(0).rated().kind() == CurrentKind.DC;
+                    steps.add(
+                            lost,
+                            new Observation.Residual(
+                                    Steps.at(part, leads.get(0)), Steps.at(part, leads.get(1)), direct));
+                }
+            }
+            for (Source source : phase == Phase.CONTROL ? part.sources() : List.<Source>of()) {
+                boolean stores = source.following()
+                        .filter(following -> following.law() == Source.Law.REGULATED)
+                        .isPresent();
+                if (stores && steps.isWired(part, source.live()) && steps.isWired(part, source.reference())) {
+                    steps.add(
+                            lost,
+                            new Observation.Residual(
+                                    Steps.at(part, source.live()), Steps.at(part, source.reference()), true));
+                }
+            }
+        }
     }
 
     /** A stopwatch for everything that comes later than by itself. */

@@ -19,8 +19,8 @@ public final class TestSheet {
     public static List<TestStep> of(Assembly assembly, Practice practice) {
         Steps steps = new Steps(assembly);
         new DeadSteps(steps, practice).add();
-        new OperatedSteps(steps, Phase.CONTROL).add();
-        new OperatedSteps(steps, Phase.MOTOR).add();
+        new OperatedSteps(steps, Phase.CONTROL, practice).add();
+        new OperatedSteps(steps, Phase.MOTOR, practice).add();
         return steps.all();
     }
 

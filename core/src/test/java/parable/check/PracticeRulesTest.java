@@ -3,7 +3,9 @@ package parable.check;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -11,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.circuit.Circuit;
 import parable.circuit.ColourCode;
+import parable.circuit.Device;
 import parable.circuit.Practice;
 import parable.circuit.Rung;
 import parable.circuit.RungNotation;
@@ -170,5 +173,85 @@ class PracticeRulesTest {
                 .singleElement()
                 .satisfies(finding -> assertThat(finding.text())
                         .isEqualTo("Something is shorted once S1 was pressed: wires 2L1 and U1 meet."));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "L S5[13-14] N, L to N through S5[13-14]",
+        "L S5[13-14] S6[11-12] N, L to N through S5[13-14] and S6[11-12]",
+        "@5 S5[13-14] L, ''",
+        "L S5[13-14] S6[13-14] @6, ''",
+        "L S5[13-14] P9[X1-X2] N, ''"
+    })
+    void aRungFromOneSideToTheOtherNeedsALoad(String rung, String joins) throws Exception {
+        Sheet pump = Examples.ofLibrary("Wash pump");
+        List<Device> devices = new ArrayList<>(pump.devices());
+        devices.addAll(Examples.sheet(
+                        """
+                        {"tag": "S5", "kind": "push-button", "blocks": "13-14"},
+                        {"tag": "S6", "kind": "push-button", "blocks": "11-12 13-14"},
+                        {"tag": "P9", "kind": "pilot-lamp", "lamp": "230 V AC"}
+                        """,
+                        "",
+                        "")
+                .devices());
+        List<Rung> control = new ArrayList<>(pump.control());
+        control.add(new RungNotation(Set.of("L", "N")).read(rung));
+        Sheet sheet = pump.withDevices(devices).withRungs(Circuit.CONTROL, control);
+
+        assertThat(Check.of(Examples.fitted(sheet), ColourCode.EITHER).stream()
+                        .filter(finding -> finding.code().equals("rung-without-load"))
+                        .map(Finding::text)
+                        .toList())
+                .isEqualTo(
+                        joins.isEmpty()
+                                ? List.of()
+                                : List.of("Rung " + control.size() + " joins " + joins
+                                        + ", without a coil, a lamp or any other load."));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Pomace auger, K1, '', '', true",
+        "Pomace auger, K1, 9 A, '', true",
+        "Pomace auger, K1, 32 A, '', false",
+        "Pomace auger, K1, 9 A, AC-4, false",
+        "Pomace auger, K1, 1 A, AC-4, true",
+        "Jog relay, K1, '', '', true",
+        "Jog relay, K1, 25 A, AC-3, false",
+        "Wash pump, K1, '', '', false",
+        "Two-wire, K1, '', '', false",
+        "Missing seal-in, K1, '', '', false"
+    })
+    void aContactorThatJogsIsMadeForIt(String name, String tag, String rated, String category, boolean wrong) {
+        Sheet sheet = Examples.ofLibrary(name);
+        Sheet changed = sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.tag().equals(tag) ? set(device, rated, category) : device)
+                .toList());
+
+        assertThat(found(changed, Practice.IEC).contains("jog-duty")).isEqualTo(wrong);
+    }
+
+    private static Device set(Device device, String rated, String category) {
+        Map<String, String> settings = new LinkedHashMap<>(device.settings());
+        settings.remove("rated");
+        if (!rated.isEmpty()) {
+            settings.put("rated", rated);
+        }
+        if (!category.isEmpty()) {
+            settings.put("category", category);
+        }
+        return new Device(
+                device.tag(), device.also(), device.kind(), device.label(), device.place(), settings, device.extras());
+    }
+
+    /** 14 ohm at 23 A are 7.4 kW, a fortieth of which is 185 W. */
+    @ParameterizedTest
+    @CsvSource({"250 W, false", "190 W, false", "170 W, true", "50 W, true"})
+    void aBrakeResistorTakesItsHeat(String power, boolean wrong) {
+        Sheet sheet = Examples.ofLibrary("Juice separator");
+
+        assertThat(found(with(sheet, "R1", "power", power), Practice.IEC).contains("brake-resistor"))
+                .isEqualTo(wrong);
     }
 }

@@ -15,9 +15,12 @@ import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import parable.Examples;
 import parable.bench.Condition;
 import parable.circuit.Practice;
+import parable.circuit.Rail;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
@@ -55,11 +58,14 @@ class SheetDrawingTest {
     }
 
     @Test
-    void aMechanicalInterlockIsToldAtBothCoils() {
+    void aMechanicalInterlockIsDrawnBetweenThePoles() {
         Drawing drawing = SheetDrawing.of(
                 Examples.fitted(Examples.pressHouse().sheet("Press platen").orElseThrow()), Practice.IEC);
 
-        assertThat(texts(drawing)).contains("X1: bars K2", "X1: bars K1");
+        assertThat(texts(drawing)).contains("X1").doesNotContain("X1: bars K2");
+        assertThat(drawing.marks())
+                .filteredOn(mark -> mark instanceof Mark.Link link && link.tag().equals("X1"))
+                .isNotEmpty();
     }
 
     @Test
@@ -131,13 +137,19 @@ class SheetDrawingTest {
         Stream<String> onWires = wires(drawing).stream().flatMap(wire -> labels.stream()
                 .filter(label -> pieces(wire).anyMatch(letters(label)::overlaps))
                 .map(label -> label + " on wire " + wire.number()));
+        Stream<String> onInterlocks = drawing.marks().stream()
+                .filter(mark -> mark instanceof Mark.Link link && link.tag().matches("X1|MI"))
+                .map(Mark.Link.class::cast)
+                .flatMap(link -> labels.stream()
+                        .filter(label -> spanned(link.from(), link.to()).overlaps(letters(label)))
+                        .map(label -> label + " on the dashes of " + link.tag()));
         Stream<String> inMotors = drawing.symbols()
                 .filter(symbol -> symbol.subject() instanceof Subject.OfMotor)
                 .flatMap(motor -> labels.stream()
                         .filter(label -> label.role() == Mark.TextRole.WIRE_NUMBER)
                         .filter(label -> letters(label).overlaps(core(motor)))
                         .map(label -> label + " in " + motor.subject()));
-        return Stream.of(words, onWires, inMotors).flatMap(all -> all);
+        return Stream.of(words, onWires, onInterlocks, inMotors).flatMap(all -> all);
     }
 
     /** What is written by a mark; of the words for a condition one of middling length. */
@@ -164,6 +176,82 @@ class SheetDrawingTest {
                 };
         double height = 0.7 * label.role().size();
         return new Box(left, label.at().y() - height, width, height);
+    }
+
+    /** No rung of one supply is drawn through a rail of another. */
+    @Test
+    void eachSupplyHasRailsOfItsOwn() throws IOException, JobFormatException {
+        List<String> through = new ArrayList<>();
+        for (var file : Examples.all().toList()) {
+            for (Sheet sheet : JobFile.open(file).sheets()) {
+                List<Mark.Wire> wires = wires(SheetDrawing.of(Examples.fitted(sheet), Practice.IEC));
+                Set<String> rails = sheet.rails().stream().map(Rail::number).collect(Collectors.toSet());
+                wires.stream().filter(wire -> rails.contains(wire.number())).forEach(rail -> wires.stream()
+                        .filter(wire -> !wire.number().equals(rail.number()) && isAcross(rail, wire))
+                        .forEach(wire -> through.add(sheet.name() + ": " + wire + " through " + rail)));
+            }
+        }
+        assertThat(through).isEmpty();
+    }
+
+    /** Whether a level wire goes through an upright one; that it touches it with an end is another matter. */
+    private static boolean isAcross(Mark.Wire upright, Mark.Wire level) {
+        Point top = upright.points().get(0);
+        Point foot = upright.points().get(1);
+        Point left = level.points().get(0);
+        Point right = level.points().get(1);
+        return top.x() == foot.x()
+                && left.y() == right.y()
+                && Math.min(left.x(), right.x()) < top.x()
+                && Math.max(left.x(), right.x()) > top.x()
+                && Math.min(top.y(), foot.y()) < left.y()
+                && Math.max(top.y(), foot.y()) > left.y();
+    }
+
+    /** A wire that goes on elsewhere says where, and what it is called there is on the drawing. */
+    @Test
+    void everyPointerLeadsSomewhere() throws IOException, JobFormatException {
+        for (var file : Examples.all().toList()) {
+            for (Sheet sheet : JobFile.open(file).sheets()) {
+                Drawing drawing = SheetDrawing.of(Examples.fitted(sheet), Practice.IEC);
+                List<String> texts = texts(drawing);
+                Set<String> rails = sheet.rails().stream().map(Rail::name).collect(Collectors.toSet());
+                assertThat(texts.stream()
+                                .filter(text -> text.startsWith("to "))
+                                .map(text -> text.substring(3))
+                                .filter(name -> !rails.contains(name)))
+                        .as(sheet.name())
+                        .allMatch(texts::contains);
+            }
+        }
+    }
+
+    /** Whoever does not know a symbol finds it beside the names of the devices that have it. */
+    @ParameterizedTest
+    @EnumSource(Practice.class)
+    void theLegendHasEverySymbolOnce(Practice practice) throws IOException, JobFormatException {
+        for (var file : Examples.all().toList()) {
+            for (Sheet sheet : JobFile.open(file).sheets()) {
+                Assembly assembly = Examples.fitted(sheet);
+                Drawing legend = LegendDrawing.of(assembly, practice);
+                List<String> texts = texts(legend);
+                assertThat(texts.stream().filter(text -> assembly.part(text.split(",")[0])
+                                .isEmpty()))
+                        .as(sheet.name())
+                        .doesNotHaveDuplicates()
+                        .hasSizeGreaterThan(8);
+                assertThat(covered(legend)).as(sheet.name()).isEmpty();
+                Set<String> told = texts.stream()
+                        .flatMap(text -> Stream.of(text.split(", ")))
+                        .collect(Collectors.toSet());
+                SheetDrawing.of(assembly, practice)
+                        .symbols()
+                        .filter(symbol -> symbol.subject() instanceof Subject.OfContact)
+                        .map(symbol -> symbol.subject().tag())
+                        .filter(tag -> !told.contains("\u2026"))
+                        .forEach(tag -> assertThat(told).as(sheet.name()).contains(tag));
+            }
+        }
     }
 
     /** Any ladder at all, also one no electrician would draw, with rungs that lead backwards and across. */

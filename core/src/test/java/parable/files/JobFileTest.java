@@ -36,8 +36,10 @@ import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.circuit.Tick;
+import parable.circuit.TitleBlock;
 import parable.circuit.WireChoice;
 import parable.circuit.WiringMethod;
+import parable.drafting.Dress;
 import parable.parts.Catalogue;
 import parable.parts.PartKind;
 
@@ -84,15 +86,31 @@ class JobFileTest {
         assertThat(JobFile.read(JobFile.text(agreed))).isEqualTo(agreed);
     }
 
+    @Test
+    void theTitleBlockIsKeptInEitherPracticeAndLeftOutWhereItIsBlank() throws JobFormatException {
+        Job blank = new Job("Kept", Practice.IEC, List.of(Examples.ofLibrary("Wash pump")), Extras.NONE);
+        TitleBlock title = new TitleBlock("TH-12", "B", "12 March", "R. Vane", "");
+        Job titled = blank.with(blank.conventions().with(title));
+
+        assertThat(JobFile.text(blank)).doesNotContain("title-block");
+        assertThat(JobFile.text(titled)).contains("\"drawn\": \"R. Vane\"").doesNotContain("checked");
+        assertThat(JobFile.read(JobFile.text(titled))).isEqualTo(titled);
+        assertThat(Dress.of(titled, Practice.NORTH_AMERICAN).conventions().title())
+                .isEqualTo(title);
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
+                "\"title-block\": {\"author\": \"R. Vane\"}| one of drawing, revision, date, drawn, checked",
+                "\"title-block\": {\"drawn\": \"a name that is far too long\"}| up to 24 letters",
+                "\"title-block\": {\"revision\": 2}| a text",
                 "\"colours\": {\"start\": \"pink\"}| colours with spaces between, of red",
                 "\"colours\": {\"stopping\": \"red\"}| one of start, other button, stop",
                 "\"colours\": \"red\"| an object in braces"
             })
-    void whatAreNoColoursIsRefused(String field, String expected) {
+    void whatIsNoneOfTheConventionsIsRefused(String field, String expected) {
         String text =
                 Examples.pressHouseText().replaceFirst("\"practice\"", field.replace("\\", "") + ",\n \"practice\"");
 

@@ -16,6 +16,7 @@ import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.circuit.TitleBlock;
 import parable.circuit.WiringMethod;
 import parable.drafting.Dress;
 import parable.logbook.Revision;
@@ -66,13 +67,46 @@ class JobPackTest {
     }
 
     @Test
+    void whatItDoesAndWhatItsSymbolsMeanAreInIt() throws IOException {
+        Sheet mill = Examples.ofLibrary("Mill");
+        Job job = Examples.pressHouse().with(List.of(mill));
+        Job titled = job.with(job.conventions().with(new TitleBlock("TH-12", "B", "12 March", "R. Vane", "")));
+        String text = textOf(JobPack.of(titled, List.of(mill), JobPack.STATES));
+
+        assertThat(text)
+                .contains(
+                        "Drawing TH-12",
+                        "Rev. B",
+                        "Date 12 March",
+                        "Drawn R. Vane",
+                        "Checked",
+                        "Circuit " + Revision.of(mill),
+                        "Mill, symbols",
+                        "mechanical interlock: never both in",
+                        "M1, Apple mill: 18.5 kW, 35 A, 400 V AC.",
+                        "What it does Switched on and untouched, the sheet ends with this: no motor runs. S1, pressed from rest and held, ends with this: M1 runs forward, KM and KD are in, P1 is on.",
+                        "as long as nothing is broken No two points of different potential are ever joined without a load.")
+                .doesNotContain("What does not hold", "What was not proved");
+    }
+
+    /** What was not proved is not said to be so, and what fails is said to fail. */
+    @Test
+    void theFunctionClaimsNoMoreThanWasProved() throws IOException {
+        Sheet spoilt = Examples.ofLibrary("Stops in parallel");
+        Job job = Examples.pressHouse().with(List.of(spoilt));
+
+        assertThat(textOf(JobPack.of(job, List.of(spoilt), JobPack.STATES)))
+                .containsPattern("What does not hold [^#]*While S0 is held every motor comes to have no current");
+    }
+
+    @Test
     void aProgramAndItsInputsAreInIt() throws IOException {
         Job job = Examples.pressHouse();
         Sheet rinser = job.sheet("Bottle rinser").orElseThrow();
         String text = textOf(JobPack.of(job, List.of(rinser), 1000));
 
         assertThat(text).contains("Bottle rinser, program", "END_PROGRAM", "Bottle rinser, inputs and outputs");
-        assertThat(text).contains("not finished or not reached and so not proved");
+        assertThat(text).contains("not finished or not reached and so not proved", "What was not proved");
     }
 
     /** Sheets are written as they are worked out, and bound in the order of the job behind the cover. */

@@ -28,6 +28,8 @@ import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.Verb;
+import parable.proof.Claim;
+import parable.proof.Proof;
 
 class LibraryTest {
 
@@ -80,6 +82,33 @@ class LibraryTest {
         bench.runUntil(20_300_000);
         assertThat(bench.moment().condition(motor)).isIn(Condition.COASTING, Condition.BRAKED, Condition.STOPPED);
         assertThat(starter.reasons()).hasSizeGreaterThanOrEqualTo(Question.all().size());
+    }
+
+    /** What goes together of the special things: jogging both ways, and a warning before star-delta. */
+    static Stream<Wish> together() {
+        MotorData motor = MotorData.on400V("Drying fan", "loft", "18.5 kW").driving("fan", "40 %", "4 s");
+        Wish plain =
+                Wish.of("Together", Practice.IEC, motor).with(EmergencyStop.ONE).showing(Lamp.RUNNING);
+        return Stream.concat(
+                Stream.of(Directions.STOP_FIRST, Directions.BUTTON_INTERLOCK)
+                        .map(both -> plain.with(both).with(Jogging.SELECTOR)),
+                Stream.of(Running.STAR_DELTA_BY_STAR, Running.STAR_DELTA_DIRECT, Running.STAR_DELTA_DEAD_TIME)
+                        .map(star -> plain.with(star).with(Warning.FROM_START)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("together")
+    void whatIsDrawnTogetherIsSound(Wish wish) {
+        Assembly assembly = Examples.fitted(Starter.of(wish).sheet());
+
+        assertThat(Check.of(assembly, wish.conventions().colours()))
+                .filteredOn(finding -> finding.severity() != Severity.NOTE)
+                .isEmpty();
+        Proof proof = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, states -> false);
+        assertThat(proof.claims())
+                .allMatch(claim -> claim.verdict().holds(), "holds")
+                .extracting(Claim::id)
+                .anyMatch(id -> id.startsWith(wish.has(Warning.FROM_START) ? "warned:" : "jog:"));
     }
 
     /** Each pair of answers to two questions, in both practices, everything else as the practice has it. */

@@ -163,6 +163,11 @@ class TestSheetTest {
                 "Volts AC on wire 9, the other probe parked on wire 2 | 3.1 V | true",
                 "Clamp on the lead of M1 V1 | 4.4 A | true",
                 "Clamp on the lead of M1 V1 | 5.5 A | false",
+                "Loop impedance from G1 L1 | 0.6 | true",
+                "Loop impedance from G1 L1 | 0.7 | false",
+                "Loop impedance from G1 L1 | open | false",
+                "switch G1 off. Five seconds later, volts AC from M1 U1 to M1 V1 | 12 V | true",
+                "switch G1 off. Five seconds later, volts AC from M1 U1 to M1 V1 | 61 V | false",
                 "hit S4. Look | ok | true",
                 "hit S4. Look | k1 OUT, F2 healthy, P1 dark, P2 lit, P3 dark | true",
                 "hit S4. Look | K1 in | false",
@@ -192,6 +197,44 @@ class TestSheetTest {
                 .isEqualTo("Insulation of M1 with its cable at 500 V DC: U1 V1 W1 joined, against wire PE."));
         assertThat(Coverage.firstFailing(pump, insulation, new Fault(Fault.Kind.EARTHED, "M1", "V1")))
                 .isPresent();
+    }
+
+    /** Two thirds of 230.9 V over what opens the breaker at once, less some milliohms of line and protective conductor. */
+    @ParameterizedTest
+    @CsvSource({
+        "B, 10, 50",
+        "C, 10, 100",
+        "D, 10, 200",
+        "C, 16, 160",
+    })
+    void theLoopMustOpenWhatIsBeforeTheMotor(String curve, double rated, double amperes) {
+        Sheet pump = Examples.washPump();
+        Sheet fitted = pump.withDevices(pump.devices().stream()
+                .map(device ->
+                        device.tag().equals("Q1") ? device.with("curve", curve).with("rated", rated + " A") : device)
+                .toList());
+        Observation.Loop loop = TestSheet.of(Examples.fitted(fitted), Practice.IEC).stream()
+                .map(TestStep::observation)
+                .filter(Observation.Loop.class::isInstance)
+                .map(Observation.Loop.class::cast)
+                .findFirst()
+                .orElseThrow();
+
+        double whole = 2.0 / 3 * 400 / Math.sqrt(3) / amperes;
+        assertThat(loop.opens()).isEqualTo("Q1 opens in time at " + Math.round(amperes) + " A");
+        assertThat(loop.most()).isLessThan(whole).isGreaterThan(whole - 0.5);
+    }
+
+    /** What can hold a voltage once the supply is off is measured then: each motor, and each supply with capacitors. */
+    @ParameterizedTest
+    @CsvSource({"Wash pump, M1 U1, 1", "24 V relay, G2 +, 1", "Press platen, M1 U1, 2", "Drum switch, M1 U1, 0"})
+    void whatMayBeLeftAfterSwitchingOffIsMeasured(String sheet, String from, int times) {
+        assertThat(TestSheet.of(Examples.fitted(Examples.ofLibrary(sheet)), Practice.IEC))
+                .filteredOn(step -> step.observation() instanceof Observation.Residual)
+                .filteredOn(step -> step.observation().words().contains("from " + from))
+                .hasSize(times)
+                .allMatch(step -> step.words().contains("switch G1 off"))
+                .allMatch(step -> step.expected().text().equals("at most 60 V"));
     }
 
     @Test

@@ -74,6 +74,7 @@ public final class PaperMenu extends MenuButton {
      * @param tell takes what became of it
      * @param edit takes the sheet with another program
      * @param logbook gives the logbook of the job
+     * @param title shows the page of the title block
      */
     public PaperMenu(
             Supplier<Job> job,
@@ -81,7 +82,8 @@ public final class PaperMenu extends MenuButton {
             FilePrompt prompt,
             Consumer<String> tell,
             Consumer<Sheet> edit,
-            Supplier<Logbook> logbook) {
+            Supplier<Logbook> logbook,
+            Runnable title) {
         super("Paper");
         this.edit = edit;
         this.logbook = logbook;
@@ -108,6 +110,7 @@ public final class PaperMenu extends MenuButton {
                         item("paper-svg", "This drawing as SVG\u2026", this::svg),
                         item("paper-places", "Its places as SVG\u2026", this::places),
                         print,
+                        item("paper-title", "Title block of all pages\u2026", title),
                         new SeparatorMenuItem(),
                         item(
                                 "paper-plcopen",

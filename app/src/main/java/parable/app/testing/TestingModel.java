@@ -229,6 +229,12 @@ public final class TestingModel {
         if (step.observation() instanceof Observation.Ohms ohms) {
             return List.of(ohms.red(), ohms.black());
         }
+        if (step.observation() instanceof Observation.Loop loop) {
+            return List.of(loop.red(), loop.black());
+        }
+        if (step.observation() instanceof Observation.Residual residual) {
+            return List.of(residual.red(), residual.black());
+        }
         return step.observation() instanceof Observation.Volts volts ? List.of(volts.red(), volts.parked()) : List.of();
     }
 }

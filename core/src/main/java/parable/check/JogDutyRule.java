@@ -1,0 +1,91 @@
+package parable.check;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import parable.circuit.Duty;
+import parable.network.PowerPath;
+import parable.parts.Family;
+import parable.parts.Nameplate;
+import parable.parts.Part;
+
+/**
+ * {@code jog-duty}: a contactor by which a motor is jogged is neither rated twice what it carries nor said to be made for that. Jogging breaks the starting current each
+ * time (utilization category AC-4, IEC 60947-4-1, table 1).
+ */
+final class JogDutyRule implements Rule {
+
+    private static final double TIMES = 2;
+
+    @Override
+    public List<Finding> findings(Study study) {
+        List<Finding> findings = new ArrayList<>();
+        PowerPath power = new PowerPath(study.assembly());
+        Set<String> jogged = jogged(study);
+        for (Part contactor : study.switchingContactors().toList()) {
+            List<String> motors = power.motorsFedBy(contactor).stream()
+                    .filter(jogged::contains)
+                    .toList();
+            double amperes = study.runningWays().through(contactor).stream()
+                    .mapToDouble(RunningWays.Carried::amperes)
+                    .max()
+                    .orElse(0);
+            if (!motors.isEmpty() && amperes > 0 && !isMadeForIt(contactor, amperes)) {
+                findings.add(finding(contactor, motors, amperes));
+            }
+        }
+        return findings;
+    }
+
+    /** The motors that some button drives only while it is held; where no start holds although it should, that is told instead. */
+    private static Set<String> jogged(Study study) {
+        Set<String> held = new HashSet<>();
+        Set<String> stays = new HashSet<>();
+        for (Rehearsal rehearsal : study.rehearsals()) {
+            boolean button = rehearsal
+                    .start()
+                    .flatMap(study.assembly()::part)
+                    .filter(part -> part.family() == Family.PUSH_BUTTON)
+                    .isPresent();
+            stays.addAll(rehearsal.after());
+            if (button && rehearsal.tripped().isEmpty() && rehearsal.shortedBy().isEmpty()) {
+                Set<String> released = new HashSet<>(rehearsal.held());
+                released.removeAll(rehearsal.after());
+                released.removeAll(rehearsal.shortly());
+                held.addAll(released);
+            }
+        }
+        if (study.assembly().sheet().duty() == Duty.MAINTAINED) {
+            held.retainAll(stays);
+        }
+        return held;
+    }
+
+    private static boolean isMadeForIt(Part contactor, double amperes) {
+        double needed =
+                contactor.device().setting("category").filter("AC-4"::equals).isPresent() ? amperes : TIMES * amperes;
+        return rated(contactor).filter(rated -> rated >= needed).isPresent();
+    }
+
+    private static Optional<Double> rated(Part contactor) {
+        return contactor.device().setting("rated").map(written -> Double.parseDouble(written.replaceAll(" ?A$", "")));
+    }
+
+    private static Finding finding(Part contactor, List<String> motors, double amperes) {
+        String motor = Words.and(motors);
+        String carries = Nameplate.figure(Math.round(amperes * 10) / 10.0) + " A";
+        return new Finding(
+                "jog-duty",
+                Severity.WARNING,
+                List.of(contactor.tag()),
+                rated(contactor)
+                        .map(rated -> contactor.tag() + " is rated " + Nameplate.figure(rated) + " A, and " + motor
+                                + " is jogged by it with " + carries + ".")
+                        .orElse(motor + " is jogged by " + contactor.tag() + ", and nothing says what "
+                                + contactor.tag() + " is rated."),
+                "Each jog breaks the starting current, six to eight times the rated one. A contactor lasts if it is rated twice what the motor takes ("
+                        + carries + "), or is made for that (AC-4).");
+    }
+}

@@ -1,0 +1,87 @@
+package parable.draw;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToIntFunction;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+
+/**
+ * The parts of a ladder, one below the other, each with rails of its own: where the supply changes from one rung to the next a part ends, unless a wire leads on
+ * into a later one. So no rung is drawn through the rails of another supply.
+ */
+final class LadderParts {
+
+    private final int[] parts;
+
+    private LadderParts(int[] parts) {
+        this.parts = parts;
+    }
+
+    /**
+     * The parts of a ladder.
+     *
+     * @param node the node that a point of a rung is on
+     */
+    static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.Point> node) {
+        int[] supply = new int[rungs.size()];
+        Map<Integer, Integer> lastRungOn = new HashMap<>();
+        Map<Integer, Integer> groupOf = new HashMap<>();
+        for (int rung = 0; rung < supply.length; rung++) {
+            supply[rung] = rung;
+            int here = rung;
+            rungs.get(rung).points().forEach(point -> {
+                Integer before = groupOf.putIfAbsent(node.applyAsInt(point), here);
+                if (before != null) {
+                    join(supply, before, here);
+                }
+                if (!point.rail()) {
+                    lastRungOn.put(node.applyAsInt(point), here);
+                }
+            });
+        }
+        int[] parts = new int[supply.length];
+        int openUntil = 0;
+        for (int rung = 0; rung < parts.length; rung++) {
+            boolean another = rung > 0 && root(supply, rung) != root(supply, rung - 1) && openUntil < rung;
+            parts[rung] = rung == 0 ? 0 : parts[rung - 1] + (another ? 1 : 0);
+            openUntil = Math.max(
+                    openUntil,
+                    rungs.get(rung)
+                            .points()
+                            .mapToInt(point -> lastRungOn.getOrDefault(node.applyAsInt(point), 0))
+                            .max()
+                            .orElse(0));
+        }
+        return new LadderParts(parts);
+    }
+
+    private static void join(int[] supply, int one, int other) {
+        int root = root(supply, one);
+        supply[root(supply, other)] = root;
+    }
+
+    private static int root(int[] supply, int rung) {
+        int root = rung;
+        while (supply[root] != root) {
+            root = supply[root];
+        }
+        return root;
+    }
+
+    /** The part that a rung is in, 0 for the first. */
+    int of(int rung) {
+        return parts[rung];
+    }
+
+    /** How many parts there are; 0 for a ladder without rungs. */
+    int count() {
+        return parts.length == 0 ? 0 : parts[parts.length - 1] + 1;
+    }
+
+    /** Whether a part other than the first begins with this rung. */
+    boolean beginsWith(int rung) {
+        return rung > 0 && parts[rung] != parts[rung - 1];
+    }
+}
