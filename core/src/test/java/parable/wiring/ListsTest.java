@@ -8,10 +8,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.circuit.WiringMethod;
 import parable.files.LabelsCsv;
 import parable.files.PartsCsv;
+import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.starters.Library;
 
@@ -25,7 +28,12 @@ class ListsTest {
     void likePartsAreOneLineAndContactsBeyondTheBuiltInOnesAreBlocks() {
         assertThat(PartsList.of(Examples.fitted(Examples.ofLibrary("Mill"))))
                 .contains(
-                        new PartsLine("contactor", "coil 230 V AC", List.of("KM", "KY", "KD")),
+                        new PartsLine(
+                                "contactor",
+                                "coil 230 V AC, AC-3 for M1 18.5 kW 35 A, star-delta",
+                                List.of("KM", "KY", "KD")),
+                        new PartsLine("fuse holder", "1 pole", List.of("F1")),
+                        new PartsLine("enclosure", "with mounting plate and door", List.of("panel")),
                         new PartsLine("contact block, closes", "for contactor", List.of("KM")),
                         new PartsLine("contact block, opens", "for push button", List.of("S0")),
                         new PartsLine("pilot lamp", "lamp 230 V AC, colour green", List.of("P1")))
@@ -36,7 +44,7 @@ class ListsTest {
     @MethodSource("sheets")
     void everyDeviceIsInTheListOnce(Sheet sheet) {
         List<String> listed = PartsList.of(Examples.fitted(sheet)).stream()
-                .filter(line -> !line.part().startsWith("contact block"))
+                .filter(line -> !line.part().matches("contact block.*|fuse holder|enclosure"))
                 .flatMap(line -> line.tags().stream())
                 .toList();
 
@@ -45,6 +53,29 @@ class ListsTest {
                         .filter(part -> part.family() != Family.SUPPLY)
                         .map(part -> part.tag())
                         .toList());
+    }
+
+    /** With a strip everything that leaves the panel has a terminal, and the strip what holds it. */
+    @Test
+    void theStripAndItsStopsCanBeOrdered() {
+        Sheet pump = Examples.ofLibrary("Wash pump").withFieldwork(Fieldwork.NONE.by(WiringMethod.TERMINAL_STRIP));
+        Assembly assembly = Examples.fitted(pump);
+        List<PartsLine> lines = PartsList.of(assembly);
+        List<String> strip = TerminalPlan.of(assembly, Practice.IEC).stream()
+                .map(line -> line.at().terminal().toString())
+                .toList();
+
+        assertThat(lines.stream()
+                        .filter(line -> line.part().endsWith("terminal"))
+                        .flatMap(line -> line.tags().stream()))
+                .containsExactlyInAnyOrderElementsOf(strip);
+        assertThat(lines)
+                .contains(
+                        new PartsLine("end plate", "", List.of("X1")),
+                        new PartsLine("end stop", "", List.of("X1", "X1")),
+                        new PartsLine("enclosure", "for what is operated there", List.of("wash floor")));
+        assertThat(PartsList.of(Examples.fitted(Examples.ofLibrary("Wash pump"))))
+                .noneMatch(line -> line.part().equals("end stop"));
     }
 
     @Test
