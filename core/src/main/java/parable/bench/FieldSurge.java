@@ -67,6 +67,18 @@ record FieldSurge(Optional<Phasor> left, long offSince, double amperes, long sin
         return amperes == 0 ? 0 : amperes * Math.exp(-(time - since) / 1e6 / SECONDS);
     }
 
+    /**
+     * The voltage that the motor still makes while nothing feeds it, in per unit; 0 for one that is fed or never was.
+     *
+     * @param fieldTime in which the field dies away to 37 %, in s
+     */
+    double voltageLeft(long time, double fieldTime) {
+        return fieldTime > 0
+                ? left.map(field -> field.amount() * Math.exp(-(time - offSince) / 1e6 / fieldTime))
+                        .orElse(0.0)
+                : 0;
+    }
+
     /** Whether nothing of it is left to speak of. */
     boolean isOver(long time) {
         return at(time) <= GONE * amperes;

@@ -142,7 +142,7 @@ public final class Moment {
     }
 
     private InducedVoltages induced() {
-        return new InducedVoltages(rig, solution, state.physical.excitations, this::speed);
+        return new InducedVoltages(rig, solution, state.physical, time, this::speed);
     }
 
     private double speed(int part) {

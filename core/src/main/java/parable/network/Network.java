@@ -225,7 +225,7 @@ public final class Network {
     }
 
     /** The node that is earth. */
-    int earth() {
+    public int earth() {
         return nodeCount - 1;
     }
 

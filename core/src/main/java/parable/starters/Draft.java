@@ -15,6 +15,7 @@ import parable.circuit.Rung;
 import parable.circuit.RungNotation;
 import parable.circuit.RungSyntaxException;
 import parable.circuit.Sheet;
+import parable.circuit.WiringMethod;
 
 /** A sheet that is being drawn, edit by edit. Wire numbers are given out from 3 on in the order they are asked for. */
 final class Draft {
@@ -31,9 +32,9 @@ final class Draft {
         return new Draft(new Sheet(name, duty, List.of(), List.of(), List.of(), List.of(), Extras.NONE));
     }
 
-    /** What has been drawn so far. */
+    /** What has been drawn so far, with a terminal for every wire that leaves the panel. */
     Sheet sheet() {
-        return sheet;
+        return sheet.withFieldwork(sheet.fieldwork().by(WiringMethod.TERMINAL_STRIP));
     }
 
     /** Notes on every device what it is called in the other practice. */

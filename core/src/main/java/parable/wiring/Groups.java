@@ -32,12 +32,24 @@ final class Groups {
         List<List<Terminal>> groups = new ArrayList<>();
         List<Terminal> inside = new ArrayList<>(in(node, PanelLayout.BACK_PLATE));
         groups.add(inside);
-        for (StripTerminal way : ways) {
+        for (int i = 0; i < ways.size(); i++) {
+            StripTerminal way = ways.get(i);
             inside.add(way.terminal());
-            groups.add(Stream.concat(Stream.of(way.terminal()), in(node, way.place()).stream())
+            groups.add(Stream.concat(Stream.of(way.terminal()), behind(node, ways, i).stream())
                     .toList());
         }
         return groups;
+    }
+
+    /** What a way leads to: all of its place, or where several lead there the one that it is for. */
+    private List<Terminal> behind(Node node, List<StripTerminal> ways, int index) {
+        String place = ways.get(index).place();
+        List<Terminal> there = in(node, place);
+        long alike = ways.stream().filter(way -> way.place().equals(place)).count();
+        long before = ways.subList(0, index).stream()
+                .filter(way -> way.place().equals(place))
+                .count();
+        return alike == 1 ? there : List.of(there.get((int) before));
     }
 
     private List<Terminal> in(Node node, String place) {

@@ -7,7 +7,7 @@ import parable.circuit.Terminal;
 import parable.parts.Assembly;
 
 /**
- * A terminal of the strip on the back plate: one for each wire number and place that it leaves for. Wires from the back plate come in at its upper
+ * A terminal of the strip on the back plate: one for each wire number and place that it leaves for, of a protective conductor one for each thing there. Wires from the back plate come in at its upper
  * side, those of the other place go off at its lower side; at most two on either.
  *
  * @param terminal its tag and number, for example {@code X1:3}
@@ -28,13 +28,23 @@ public record StripTerminal(Terminal terminal, String number, String place) {
             for (Node node : place.equals(PanelLayout.BACK_PLATE)
                     ? List.<Node>of()
                     : assembly.nodes().all()) {
-                if (leavesFor(assembly, node, place)) {
+                int ways = leavesFor(assembly, node, place) ? ways(assembly, node, place) : 0;
+                for (int way = 0; way < ways; way++) {
                     String number = Integer.toString(strip.size() + 1);
                     strip.add(new StripTerminal(new Terminal(tag, number), node.number(), place));
                 }
             }
         }
         return strip;
+    }
+
+    /** A protective conductor has a terminal for each thing that it leads to, so that taking one away leaves the others protected (IEC 60364-5-54, 543.2.8). */
+    private static int ways(Assembly assembly, Node node, String place) {
+        return Conductors.isEarth(node)
+                ? (int) node.terminals().stream()
+                        .filter(terminal -> place(assembly, terminal).equals(place))
+                        .count()
+                : 1;
     }
 
     private static String freeTag(Assembly assembly) {

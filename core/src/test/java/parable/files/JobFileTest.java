@@ -165,6 +165,7 @@ class JobFileTest {
             })
     void whatIsNoWorkAtThePanelIsRefusedWithItsLine(String field, String expected) {
         String text = Examples.pressHouseText()
+                .replaceAll(",\\s*\"wiring\": \"terminal strip\"", "")
                 .replace("\"name\": \"Wash pump\",", "\"name\": \"Wash pump\",\n" + field + ",");
 
         assertThatThrownBy(() -> JobFile.read(text))
