@@ -32,6 +32,7 @@ import parable.bench.Condition;
 import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.circuit.TitleBlock;
 import parable.parts.Verb;
 import parable.starters.Library;
 
@@ -139,6 +140,26 @@ class LookTest {
     }
 
     @Test
+    void theTitleBlockIsFilledInAndTakenBack(FxRobot robot) {
+        choose(robot, "paper-menu", "paper-title");
+        robot.clickOn("#title-revision").write("B");
+        robot.clickOn("#title-drawn").write("R. Vane of the night shift at the press house");
+        key(robot, KeyCode.ESCAPE);
+        assertThat(robot.lookup("#sheet").tryQuery()).isPresent();
+        assertThat(title()).isEqualTo(new TitleBlock("", "B", "", "R. Vane of the night shi", ""));
+
+        choose(robot, "paper-menu", "paper-title");
+        assertThat(robot.lookup("#title-revision").<TextField>query().getText()).isEqualTo("B");
+        key(robot, KeyCode.ESCAPE);
+        key(robot, KeyCode.CONTROL, KeyCode.Z);
+        assertThat(title().drawn()).isEmpty();
+    }
+
+    private TitleBlock title() {
+        return jobs.jobProperty().get().conventions().title();
+    }
+
+    @Test
     void drawingsAreWrittenAsFiles(FxRobot robot) throws Exception {
         choose(robot, "paper-menu", "paper-pdf");
         choose(robot, "paper-menu", "paper-sheet-pdf");
@@ -153,8 +174,10 @@ class LookTest {
         choose(robot, "paper-menu", "paper-wires");
         choose(robot, "paper-menu", "paper-parts");
         choose(robot, "paper-menu", "paper-labels");
-        assertThat(folder.resolve("wash-pump-wires.csv")).content().contains("3,F2:96,S4:11");
-        assertThat(folder.resolve("wash-pump-parts.csv")).content().contains("1,contactor,coil 230 V AC,K1");
+        assertThat(folder.resolve("wash-pump-wires.csv")).content().contains("3,F2:96,X1:");
+        assertThat(folder.resolve("wash-pump-parts.csv"))
+                .content()
+                .contains("1,contactor,\"coil 230 V AC, AC-3 for M1 2.2 kW 4.9 A\",K1");
         assertThat(folder.resolve("wash-pump-labels.csv")).content().contains("K1,device,Motor contactor,panel");
     }
 

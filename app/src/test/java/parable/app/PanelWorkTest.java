@@ -95,6 +95,7 @@ class PanelWorkTest {
 
     @Test
     void wiresAreTickedOffOneByOneAndTheTicksSurvive(FxRobot robot) throws Exception {
+        wirePointToPoint(robot);
         key(robot, KeyCode.CONTROL, KeyCode.L);
         until(robot, () -> !table("wires").getItems().isEmpty());
         assertThat(words("wire-sentence")).isEqualTo("Wire 1 leaves F2 95 and lands on F2 97.");
@@ -115,6 +116,11 @@ class PanelWorkTest {
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(work().wires().get(1).ticks()).containsExactly(Tick.TUGGED);
+    }
+
+    private void wirePointToPoint(FxRobot robot) {
+        Sheet pump = jobs.jobProperty().get().sheets().get(0);
+        robot.interact(() -> jobs.edit(pump.withFieldwork(Fieldwork.NONE)));
     }
 
     /** Three under one screw is a mistake that one can make, and that one is told of. */
@@ -165,6 +171,7 @@ class PanelWorkTest {
 
     @Test
     void aStripIsPutInByATickAndADeviceIsMovedByDragging(FxRobot robot) throws Exception {
+        wirePointToPoint(robot);
         key(robot, KeyCode.CONTROL, KeyCode.L);
         until(robot, () -> !table("wires").getItems().isEmpty());
         robot.clickOn("panel");

@@ -61,7 +61,14 @@ final class IecSymbols implements Symbols {
             return heater(subject, box, at);
         }
         List<Stroke> always = new ArrayList<>(
-                part.family() == Family.TIMER ? delay(part, contact, at) : actuator(part.family(), contact, at));
+                switch (part.family()) {
+                    case TIMER -> delay(part, contact, at);
+                    case MACHINE_SWITCH -> machine(part.device().kind(), contact, at);
+                    default -> actuator(part.family(), contact, at);
+                });
+        if (part.family() == Family.BREAKER && contact.pole() && part.heater().isPresent()) {
+            always.addAll(releases(at));
+        }
         if (contact.isNormallyClosed()) {
             always.add(axis.lines(at, -HALF, 0, -HALF, 9));
             return new Mark.Symbol(
@@ -104,9 +111,6 @@ final class IecSymbols implements Symbols {
             case BREAKER -> contact.pole()
                     ? List.of(axis.lines(at, -HALF - 4, -4, -HALF + 4, 4), axis.lines(at, -HALF - 4, 4, -HALF + 4, -4))
                     : List.of();
-            case MACHINE_SWITCH -> List.of(
-                    axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -10),
-                    axis.lines(at, -8, -10, 0, -19, 8, -10, -8, -10));
             case ISOLATOR -> contact.pole() ? List.of(axis.lines(at, -HALF, -5, -HALF, 5)) : List.of();
             case CONTROLLER -> List.of(
                     axis.dashes(at, 0, -5, 0, -11), axis.lines(at, -6, -11, -6, -19, 6, -19, 6, -11, -6, -11));
@@ -121,8 +125,42 @@ final class IecSymbols implements Symbols {
                     RESISTOR,
                     CONVERTER,
                     METALWORK,
+                    MACHINE_SWITCH,
                     MOTOR -> List.of();
         };
+    }
+
+    /**
+     * What moves a machine switch (IEC 60617, 02-13 and 02-14, 07-20): a float on the level, p for pressure, a sensor's diamond, n for speed, or else the cam of a
+     * position switch.
+     */
+    private List<Stroke> machine(String kind, Contact contact, Point at) {
+        List<Stroke> strokes = new ArrayList<>(List.of(axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -9)));
+        Stroke box = axis.lines(at, -6, -9, -6, -22, 6, -22, 6, -9, -6, -9);
+        switch (kind) {
+            case "float-switch" -> strokes.addAll(List.of(
+                    circle(at, -14, 4.5), axis.lines(at, -10, -14, -4.5, -14), axis.lines(at, 4.5, -14, 10, -14)));
+            case "pressure-switch" -> strokes.addAll(
+                    List.of(box, circle(at, -17, 2.5), axis.lines(at, -2.5, -17, -2.5, -11)));
+            case "proximity-switch" -> strokes.add(axis.lines(at, 0, -9, 7, -16, 0, -23, -7, -16, 0, -9));
+            case "zero-speed-switch" -> strokes.addAll(
+                    List.of(box, axis.lines(at, -3, -12, -3, -18), axis.lines(at, -3, -17, 0, -18.5, 3, -17, 3, -12)));
+            default -> strokes.add(axis.lines(at, -8, -10, 0, -19, 8, -10, -8, -10));
+        }
+        return strokes;
+    }
+
+    private Stroke circle(Point at, double across, double radius) {
+        Point aside = axis.point(0, across);
+        return new Stroke.Circle(at.plus(aside.x(), aside.y()), radius, false);
+    }
+
+    /** Ahead of a pole that opens by itself on too much current: the thermal release around the conductor, and the arrow of the one that acts at once. */
+    private List<Stroke> releases(Point at) {
+        return List.of(
+                axis.lines(at, -36, -5, -24, -5, -24, 5, -36, 5, -36, -5),
+                axis.lines(at, -33, 0, -33, 4, -27, 4, -27, 0),
+                axis.lines(at, -42, -4, -38, 0, -42, 4));
     }
 
     /** The mushroom that latches; a contact that is closed at rest is opened by force (IEC 60617, 02-12-09, and IEC 60947-5-1, annex K). */

@@ -2,6 +2,7 @@ package parable.draw;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -19,6 +20,7 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /** The control circuit as a ladder: rails upright, one rung below the other, coils and lamps at the right. */
@@ -40,6 +42,7 @@ final class Ladder extends LaneDiagram {
     private final LadderParts parts;
     private final double[] rows;
     private final double left;
+    private final Practice practice;
     private final List<List<String>> remarks;
 
     private Ladder(Assembly assembly, Practice practice, double left) {
@@ -50,6 +53,7 @@ final class Ladder extends LaneDiagram {
                 assembly.sheet().control(),
                 new Pitch(left + START, SLOT, 14));
         this.left = left;
+        this.practice = practice;
         references = new CrossReferences(assembly);
         uses = uses(rungs);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
@@ -176,11 +180,24 @@ final class Ladder extends LaneDiagram {
         label(marks, at.plus(-aside, 14), left, TextRole.MARKING, Anchor.MIDDLE);
         label(marks, at.plus(aside, 14), right, TextRole.MARKING, Anchor.MIDDLE);
         label(marks, at.plus(0, -heightAbove(passage) - 5), passage.tag(), TextRole.TAG, Anchor.MIDDLE);
+        colourLetter(part, passage)
+                .ifPresent(letter -> label(marks, at.plus(0, 4), letter, TextRole.WIRE_NUMBER, Anchor.MIDDLE));
         List<String> notes = notes(passage);
         for (int i = 0; i < notes.size(); i++) {
             double beside = isLoad(passage) ? -CLEAR_OF_RAIL : 0;
             label(marks, at.plus(beside, 33 + i * NOTE_LINE), notes.get(i), TextRole.NOTE, Anchor.MIDDLE);
         }
+    }
+
+    /** The letter of a lamp's colour within its circle, as North American drawings have it (NEMA ICS 19). */
+    private Optional<String> colourLetter(Part part, RungItem.Passage passage) {
+        boolean lamp = part.loadBetween(passage.from(), passage.to())
+                .filter(load -> part.loads().get(load).role() == LoadRole.LAMP)
+                .isPresent();
+        return lamp && practice == Practice.NORTH_AMERICAN
+                ? part.device().setting("colour").map(colour -> colour.substring(0, 1)
+                        .toUpperCase(Locale.ROOT))
+                : Optional.empty();
     }
 
     /** What is written below a symbol. */

@@ -63,13 +63,13 @@ final class NemaSymbols implements Symbols {
             case PUSH_BUTTON -> button(frame, closed, List.of(axis.lines(at, -5, -18, 5, -18)));
             case SELECTOR, DRUM_SWITCH -> button(frame, closed, List.of(axis.lines(at, -6, -14, 0, -18, 6, -22)));
             case EMERGENCY_STOP -> button(frame, closed, List.of(mushroom(at)));
-            case MACHINE_SWITCH -> arm(frame, closed, wedge(at, closed));
+            case MACHINE_SWITCH -> arm(frame, closed, actuator(part.device().kind(), at, closed));
             case TIMER -> arm(
                     frame,
                     closed,
                     arrow(at, closed, part.device().setting("function").orElse("")));
-            case BREAKER -> breaker(frame);
-            case ISOLATOR -> arm(frame, true, List.of());
+            case BREAKER -> contact.pole() ? breaker(frame) : bars(frame, closed);
+            case ISOLATOR -> contact.pole() ? arm(frame, true, List.of()) : bars(frame, closed);
             case FUSE -> alike.contact(part, index, at);
             case CONTACTOR,
                     CONTROL_RELAY,
@@ -157,7 +157,38 @@ final class NemaSymbols implements Symbols {
                 List.of(axis.lines(at, DOT, 0, -DOT, closed ? -RADIUS : RADIUS)));
     }
 
-    /** The roller arm of a machine switch. */
+    /** What moves a machine switch, below its arm (NEMA ICS 19): a float, the dome of a pressure switch, a sensor's diamond, a rotor, or else a roller arm. */
+    private List<Stroke> actuator(String kind, Point at, boolean closed) {
+        double from = closed ? 1 : 7;
+        return switch (kind) {
+            case "float-switch" -> List.of(axis.lines(at, 0, from, 0, 15), circle(at, 19, 4));
+            case "pressure-switch" -> List.of(axis.lines(at, 0, from, 0, 15), dome(at, 22));
+            case "proximity-switch" -> List.of(axis.lines(at, 0, 11, 6, 17, 0, 23, -6, 17, 0, 11));
+            case "zero-speed-switch" -> List.of(
+                    axis.lines(at, 0, from, 0, 13), circle(at, 18, 5), axis.lines(at, -3, 18, 3, 18));
+            default -> wedge(at, closed);
+        };
+    }
+
+    private Stroke circle(Point at, double across, double radius) {
+        Point aside = axis.point(0, across);
+        return new Stroke.Circle(at.plus(aside.x(), aside.y()), radius, false);
+    }
+
+    /** A half circle over a line. */
+    private Stroke dome(Point at, double foot) {
+        double[] points = new double[2 * 10];
+        for (int i = 0; i < 9; i++) {
+            double angle = Math.PI * i / 8;
+            points[2 * i] = -7 * Math.cos(angle);
+            points[2 * i + 1] = foot - 7 * Math.sin(angle);
+        }
+        points[18] = -7;
+        points[19] = foot;
+        return axis.lines(at, points);
+    }
+
+    /** The roller arm of a limit switch. */
     private List<Stroke> wedge(Point at, boolean closed) {
         double down = closed ? 4 : 9;
         return List.of(axis.lines(at, -6, down, 0, down + 6, 3, down - 2));

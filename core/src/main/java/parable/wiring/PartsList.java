@@ -100,6 +100,9 @@ public final class PartsList {
 
     private static String settings(Assembly assembly, Part part) {
         String told = settings(part);
+        if (part.family() == Family.FUSE && part.device().setting("curve").isEmpty()) {
+            return (told.isEmpty() ? "" : told + ", ") + "curve gG";
+        }
         if (part.family() != Family.CONTACTOR) {
             return told;
         }

@@ -9,6 +9,7 @@ import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.starters.Braking;
 import parable.starters.Choice;
+import parable.starters.ControlSupply;
 import parable.starters.Directions;
 import parable.starters.MotorData;
 import parable.starters.Running;
@@ -68,8 +69,9 @@ public enum PowerCircuit {
                     case IEC -> MotorData.on400V("Motor", "machine", "2.2 kW");
                     case NORTH_AMERICAN -> MotorData.on480V("Motor", "machine", "3 hp");
                 };
-        Sheet drawn =
-                Starter.withoutLadder(Wish.of(sheet.name(), practice, motor).with(choice));
+        ControlSupply control = practice == Practice.IEC ? ControlSupply.LINE_TO_NEUTRAL : ControlSupply.TRANSFORMER;
+        Sheet drawn = Starter.withoutLadder(
+                Wish.of(sheet.name(), practice, motor).with(control).with(choice));
         Sheet with = sheet;
         for (Device device : drawn.devices()) {
             with = new Edit.PutDevice(device).on(with);

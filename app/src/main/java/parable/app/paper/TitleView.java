@@ -11,6 +11,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextFormatter;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -43,10 +45,16 @@ public final class TitleView extends BorderPane {
         heading.getStyleClass().add("start-heading");
         Button back = new Button("Back to the sheet  Esc");
         back.setId("title-done");
-        back.setCancelButton(true);
-        back.setOnAction(event -> {
+        Runnable leave = () -> {
             agree();
             done.run();
+        };
+        back.setOnAction(event -> leave.run());
+        addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                event.consume();
+                leave.run();
+            }
         });
         HBox top = new HBox(24, heading, back);
         top.setAlignment(Pos.CENTER_LEFT);
@@ -59,8 +67,10 @@ public final class TitleView extends BorderPane {
         entry(grid, "title-date", "Date", TitleBlock::date);
         entry(grid, "title-drawn", "Drawn by", TitleBlock::drawn);
         entry(grid, "title-checked", "Checked by", TitleBlock::checked);
-        Label words = new Label("It stands at the foot of every page on paper, with the name of the job, the sheet and its circuit. What you"
-                + " leave empty is left free to be written by hand. Up to " + TitleBlock.MOST_LETTERS + " letters each.");
+        Label words = new Label(
+                "It stands at the foot of every page on paper, with the name of the job, the sheet and its circuit. What you"
+                        + " leave empty is left free to be written by hand. Up to " + TitleBlock.MOST_LETTERS
+                        + " letters each.");
         words.setWrapText(true);
         VBox content = new VBox(16, grid, words);
         content.setPadding(new Insets(14, 0, 0, 0));

@@ -23,6 +23,8 @@ import parable.network.NodeState;
 /** Paints a drawing as it is at one instant. */
 public final class Painter {
 
+    private static final double DASH = 4;
+    private static final double GAP = 3;
     private static final double THIN = 1.5;
     private static final double HEAVY = 3.2;
     private static final double DISC = 8;
@@ -67,7 +69,7 @@ public final class Painter {
             } else if (seen instanceof Seen.OfCondition condition) {
                 paintCondition(condition.mark(), condition.condition());
             } else if (seen instanceof Seen.OfLink link) {
-                paintLines(List.of(link.mark().from(), link.mark().to()), THIN, ink.symbol(), 4, 3);
+                paintDashed(link.mark().from(), link.mark().to(), ink.symbol());
             } else if (seen instanceof Seen.OfFigure figure) {
                 figure.mark().strokes().forEach(stroke -> paintStroke(stroke, THIN, ink.symbol()));
             }
@@ -166,6 +168,19 @@ public final class Painter {
         canvas.moveTo(points.get(0).x(), points.get(0).y());
         points.subList(1, points.size()).forEach(point -> canvas.lineTo(point.x(), point.y()));
         canvas.stroke();
+    }
+
+    /** Dash by dash, so that each is where it belongs also on a patch that the line only passes; a stroke would begin anew at the patch's edge. */
+    private void paintDashed(Point from, Point to, Color colour) {
+        double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
+        for (double at = 0; at < length; at += DASH + GAP) {
+            double end = Math.min(length, at + DASH);
+            paintBars(List.of(between(from, to, at / length), between(from, to, end / length)), THIN, colour);
+        }
+    }
+
+    private static Point between(Point from, Point to, double share) {
+        return new Point(from.x() + share * (to.x() - from.x()), from.y() + share * (to.y() - from.y()));
     }
 
     private static boolean isSquare(List<Point> points) {

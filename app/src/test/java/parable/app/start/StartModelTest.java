@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Practice;
+import parable.starters.ControlSupply;
 import parable.starters.EmergencyStop;
 import parable.starters.Lamp;
 import parable.starters.Question;
@@ -62,6 +63,8 @@ class StartModelTest {
         assertThat(setting("contactor", "coil")).isEqualTo("230 V AC");
         String on400 = setting("overload-relay", "setting");
         start.supply(Supply.IEC_690);
+        assertThat(setting("contactor", "coil")).isEqualTo("230 V AC");
+        start.answer(about("control voltage"), ControlSupply.LINE_TO_NEUTRAL);
         assertThat(setting("contactor", "coil")).isEqualTo("400 V AC");
         assertThat(setting("three-phase-motor", "voltage")).isEqualTo("690 V AC");
         assertThat(on400).isEqualTo("4.9 A");
