@@ -27,6 +27,11 @@ final class AtRest {
         drawing.marks().forEach(this::draw);
     }
 
+    /** What of a drawing may be seen between two heights. */
+    void draw(Drawing drawing, double top, double bottom) {
+        drawing.marksBetween(top, bottom).forEach(this::draw);
+    }
+
     private void draw(Mark mark) {
         if (mark instanceof Mark.Wire wire) {
             pen.lines(wire.points(), WIRE);

@@ -5,7 +5,9 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -443,10 +445,37 @@ final class PdfBook implements Closeable {
             float scale = (float) tile.scale();
             content.transform(new Matrix(
                     scale, 0, 0, scale, (float) (MARGIN - tile.left() * scale), (float) (top + tile.top() * scale)));
-            new AtRest(assembly, new PdfPen(content, fonts)).draw(drawing);
+            new AtRest(assembly, new PdfPen(content, fonts)).draw(drawing, tile.top(), tile.bottom());
+            content.restoreGraphicsState();
+            content.saveGraphicsState();
+            content.transform(new Matrix(1, 0, 0, 1, 0, paper.getHeight()));
+            continued(new PdfPen(content, fonts), drawing, tile);
             content.restoreGraphicsState();
             foot(new PdfPen(content, fonts), title, AT_REST);
         }
+    }
+
+    /** The number of each wire that goes on over the upper or lower edge of a page, where it does. */
+    private void continued(Pen pen, Drawing drawing, Tile tile) {
+        double lower = MARGIN + (tile.bottom() - tile.top()) * tile.scale();
+        Set<List<Object>> said = new HashSet<>();
+        for (Mark mark : drawing.marks()) {
+            if (mark instanceof Mark.Wire wire) {
+                for (double edge : List.of(tile.top(), tile.bottom())) {
+                    double x = MARGIN + (wire.points().get(0).x() - tile.left()) * tile.scale();
+                    if (crosses(wire, edge) && said.add(List.of(wire.number(), x, edge))) {
+                        double y = edge == tile.top() ? MARGIN - 5 : lower + 10;
+                        label(pen, x, y, wire.number(), Mark.TextRole.MARKING, Mark.Anchor.MIDDLE);
+                    }
+                }
+            }
+        }
+    }
+
+    private static boolean crosses(Mark.Wire wire, double height) {
+        Point one = wire.points().get(0);
+        Point other = wire.points().get(wire.points().size() - 1);
+        return Math.min(one.y(), other.y()) < height && Math.max(one.y(), other.y()) > height;
     }
 
     private void foot(Pen pen, String title, String remark) {
