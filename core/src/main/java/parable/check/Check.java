@@ -45,6 +45,7 @@ public final class Check {
             new ColourRule(),
             new ConductorsRule(),
             new ProgramReadingRule(),
+            new ProgramInputRule(),
             new ProgramSealRule(),
             new ProgramCopperRule(),
             new ProgramPaperRule());

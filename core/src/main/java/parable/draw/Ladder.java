@@ -34,6 +34,7 @@ final class Ladder extends LaneDiagram {
     private static final double START = 40;
     private static final double SLOT = 84;
     private static final double BETWEEN_PARTS = 20;
+    private static final double BESIDE = 20;
     private static final double SHORT_RAIL = 14;
     private static final double CLEAR_OF_RAIL = 4;
 
@@ -251,6 +252,17 @@ final class Ladder extends LaneDiagram {
                 TextRole.NOTE,
                 Anchor.START);
         return end;
+    }
+
+    @Override
+    double besideDevice(Placed placed, boolean next, double end) {
+        return next ? end + BESIDE : end - BESIDE;
+    }
+
+    /** Above the numbers of wires. */
+    @Override
+    void drawStripNumber(List<Mark> marks, String number, Point at) {
+        label(marks, at.plus(0, -17), number, TextRole.MARKING, Anchor.MIDDLE);
     }
 
     @Override

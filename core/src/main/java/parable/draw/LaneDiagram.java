@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SortedSet;
+import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
 import parable.circuit.Place;
@@ -43,6 +44,8 @@ abstract class LaneDiagram {
     private static final int WORTH_A_POINTER = 2;
     private static final double SPOT = 44;
 
+    private static final double TERMINAL = 3;
+
     final Assembly assembly;
     final Axis axis;
     final Symbols symbols;
@@ -53,6 +56,7 @@ abstract class LaneDiagram {
     private final Map<String, Stretch> numberedAt = new HashMap<>();
     private int lookedThrough;
     private LaneLayout layout;
+    private StripSigns strip;
     private double[] columnAt;
     private double[] slotAt;
 
@@ -96,6 +100,14 @@ abstract class LaneDiagram {
         layout = layoutOf(lanes);
         measure();
         arrange();
+        strip = StripSigns.of(
+                assembly,
+                lanes.stream()
+                        .map(lane -> lane.stream()
+                                .flatMap(placed -> Stream.of(towards(placed, false), towards(placed, true)))
+                                .filter(terminal -> !terminal.tag().isEmpty())
+                                .toList())
+                        .toList());
     }
 
     /** The nodes that run across the lanes. */
@@ -305,12 +317,30 @@ abstract class LaneDiagram {
             boolean device = placed.item() instanceof RungItem.Passage;
             wireFrom = device ? wireTo + 2 * halfLength(lane, placed) : wireTo;
             spot(marks, towards(placed, false), axis.point(wireTo, across));
+            drawStrip(marks, lane, placed, false, wireTo);
             if (device) {
                 spot(marks, towards(placed, true), axis.point(wireFrom, across));
+                drawStrip(marks, lane, placed, true, wireFrom);
             }
         }
         return marks;
     }
+
+    /** The sign of a terminal of the strip, with its number, where there is one. */
+    private void drawStrip(List<Mark> marks, int lane, Placed placed, boolean next, double end) {
+        strip.beside(towards(placed, next)).ifPresent(number -> {
+            Point at = axis.point(besideDevice(placed, next, end), across(lane));
+            marks.add(new Mark.Figure(
+                    Box.around(at, 2 * TERMINAL, 2 * TERMINAL), List.of(new Stroke.Circle(at, TERMINAL, false))));
+            drawStripNumber(marks, number, at);
+        });
+    }
+
+    /** Where along its lane the terminal of the strip is drawn that the wire from the end of a device goes by. */
+    abstract double besideDevice(Placed placed, boolean next, double end);
+
+    /** Adds the number of a terminal of the strip beside its sign. */
+    abstract void drawStripNumber(List<Mark> marks, String number, Point at);
 
     /** Whether the number of a wire stands on the stretch before an item of a lane, as it does on the first of all. */
     private boolean isNumbered(String number, int lane, int item) {

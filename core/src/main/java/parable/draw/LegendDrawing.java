@@ -15,6 +15,7 @@ import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.Part;
+import parable.wiring.PanelLayout;
 
 /** The legend of a sheet: each symbol that is on it once, with what it stands for and the devices that have it. */
 public final class LegendDrawing {
@@ -212,6 +213,13 @@ public final class LegendDrawing {
             marks.add(new Mark.Link("", barred.plus(-2 * STUB, 0), barred.plus(2 * STUB, 0)));
             marks.add(PoleBars.triangle(barred));
             words(barred, "mechanical interlock: never both in", "");
+        }
+        if (!PanelLayout.of(assembly).strip().isEmpty()) {
+            Point strip = next();
+            stub(strip.plus(-2 * STUB, 0), strip.plus(2 * STUB, 0));
+            marks.add(new Mark.Figure(Box.around(strip, 6, 6), List.of(new Stroke.Circle(strip, 3, false))));
+            marks.add(new Mark.Label(strip.plus(0, -6), "7", TextRole.MARKING, Anchor.MIDDLE));
+            words(strip, "terminal of the strip, by its number", "");
         }
         Point earth = next();
         stub(earth.plus(0, -STUB), earth);

@@ -14,6 +14,7 @@ import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
+import parable.circuit.WiringMethod;
 import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
@@ -30,15 +31,19 @@ final class PowerDiagram extends LaneDiagram {
     private static final double ROOM_FOR_TAG = 46;
     private static final double NOTE_LINE = 14;
     private static final double BELOW_LANDING = 26;
+    private static final double BESIDE = 20;
+    private static final double BESIDE_MOTOR = 12;
     private static final double POINTER = 37;
 
     private static final double ROOM_FOR_MARKING = 10;
+    private static final double ROOM_FOR_STRIP = 18;
     private static final double MOTOR_RADIUS = 47;
     private static final Pitch PITCH = new Pitch(30, 104, 14);
 
     private final Map<String, Integer> uses;
     private final Map<Object, Point> lastPole = new HashMap<>();
     private final List<Point> motors = new ArrayList<>();
+    private final Map<String, Point> circles = new HashMap<>();
     private final double[] columns;
     private final Set<String> tagged = new HashSet<>();
     private final PoleBars bars = new PoleBars();
@@ -196,7 +201,12 @@ final class PowerDiagram extends LaneDiagram {
     /** The markings of a motor's middle winding stand clear of the wires above and below. */
     @Override
     double roomAround(Placed placed) {
-        return placed.item() instanceof RungItem.Passage passage && isThreePhaseMotor(passage) ? ROOM_FOR_MARKING : 0;
+        double strip = assembly.sheet().fieldwork().method() == WiringMethod.TERMINAL_STRIP ? ROOM_FOR_STRIP : 0;
+        if (placed.item() instanceof RungItem.Landing landing) {
+            return isThreePhaseMotor(part(landing.terminal().tag())) ? strip : 0;
+        }
+        boolean motor = placed.item() instanceof RungItem.Passage passage && isThreePhaseMotor(passage);
+        return motor ? ROOM_FOR_MARKING + strip : 0;
     }
 
     /** Half of what a lane cuts out of the motor's circle. */
@@ -335,6 +345,7 @@ final class PowerDiagram extends LaneDiagram {
 
     private void drawMotor(List<Mark> marks, Part motor, Point centre) {
         motors.add(centre);
+        circles.put(motor.tag(), centre);
         marks.add(new Mark.Symbol(
                 new Subject.OfMotor(motor.tag()),
                 "",
@@ -407,6 +418,26 @@ final class PowerDiagram extends LaneDiagram {
         }
         lowest = Math.max(lowest, end + lower + 4);
         return end;
+    }
+
+    /** Those of a motor side by side, above its circle or below it. */
+    @Override
+    double besideDevice(Placed placed, boolean next, double end) {
+        Terminal terminal = placed.item() instanceof RungItem.Landing landing
+                ? landing.terminal()
+                : ((RungItem.Passage) placed.item()).lineSide();
+        Optional<Point> circle = Optional.ofNullable(circles.get(terminal.tag()));
+        double aside = circle.isPresent() ? MOTOR_RADIUS + BESIDE_MOTOR : BESIDE;
+        double from = circle.map(Point::y).orElse(end);
+        return next ? from + aside : from - aside;
+    }
+
+    /** At the right above and below a motor, at the left beside what else is there, where it is free of the numbers of wires. */
+    @Override
+    void drawStripNumber(List<Mark> marks, String number, Point at) {
+        boolean motor = circles.values().stream()
+                .anyMatch(circle -> Math.abs(Math.abs(at.y() - circle.y()) - MOTOR_RADIUS - BESIDE_MOTOR) < 1);
+        label(marks, at.plus(motor ? 6 : -6, 4), number, TextRole.MARKING, motor ? Anchor.START : Anchor.END);
     }
 
     @Override

@@ -9,6 +9,7 @@ import parable.bench.Fault;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Family;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /** Which single faults a test sheet finds. */
@@ -58,7 +59,7 @@ public final class Coverage {
         NOTHING_EARTHED("nothing on this sheet is earthed, so that one earth fault changes nothing"),
         /** It is no contact: the heater of an overload release conducts always. */
         ALWAYS_CLOSED("that path is always closed on a sound device"),
-        /** An output of a controller that no step switches, because it only tells of something else that has failed. */
+        /** An output of a controller or a lamp on one that no step switches, because it only tells of something else that has failed. */
         SECOND_FAULT("it only works once something else has failed"),
         /** The circuit as it is drawn hides it. */
         HIDDEN("the circuit as it is drawn does the same without it");
@@ -75,6 +76,18 @@ public final class Coverage {
         }
     }
 
+    /** Whether a lamp or horn hangs on an output of a controller. */
+    private static boolean isLampOfOutput(Assembly assembly, Part part) {
+        return part.loads().stream()
+                .filter(load -> load.role() == LoadRole.LAMP || load.role() == LoadRole.HORN)
+                .flatMap(load -> assembly.nodes().indexOf(new Terminal(part.tag(), load.from())).stream())
+                .flatMap(node -> assembly.nodes().all().get(node).terminals().stream())
+                .anyMatch(end -> assembly.part(end.tag()).orElseThrow().contacts().stream()
+                        .anyMatch(contact -> contact.output()
+                                && (contact.to().equals(end.marking())
+                                        || contact.from().equals(end.marking()))));
+    }
+
     /** Why no step finds a fault; to be asked only of one that none finds. */
     public static Unseen reason(Assembly assembly, Fault fault) {
         Part part = assembly.part(fault.tag()).orElseThrow();
@@ -86,7 +99,8 @@ public final class Coverage {
         if (fault.kind() == Fault.Kind.WELDED && part.family() == Family.OVERLOAD_RELAY && isPole(part, fault)) {
             return Unseen.ALWAYS_CLOSED;
         }
-        boolean output = fault.kind() == Fault.Kind.BURNT && part.family() == Family.CONTROLLER;
+        boolean output = fault.kind() == Fault.Kind.BURNT && part.family() == Family.CONTROLLER
+                || fault.kind() == Fault.Kind.BROKEN && isLampOfOutput(assembly, part);
         return output ? Unseen.SECOND_FAULT : Unseen.HIDDEN;
     }
 

@@ -338,8 +338,15 @@ public sealed interface Observation {
         @Override
         public Found at(Rehearsal.Rest rest) {
             return Found.words(tags.stream()
-                    .map(tag -> tag + " " + rest.moment().condition(tag).word())
+                    .map(tag -> tag + " " + condition(rest, tag).word())
                     .collect(Collectors.joining(", ")));
+        }
+
+        /** A button that is looked at has a lamp, and that is what is looked at. */
+        private static Condition condition(Rehearsal.Rest rest, String tag) {
+            Condition condition = rest.moment().condition(tag);
+            boolean button = condition == Condition.PRESSED || condition == Condition.RELEASED;
+            return !button ? condition : rest.moment().energised(tag) ? Condition.LIT : Condition.DARK;
         }
 
         @Override

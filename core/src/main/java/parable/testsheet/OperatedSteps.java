@@ -56,10 +56,14 @@ final class OperatedSteps {
 
     private List<String> acting() {
         return assembly.parts().stream()
-                .filter(part -> ACTING.contains(part.family()))
+                .filter(part -> ACTING.contains(part.family()) || isLamp(part))
                 .filter(part -> phase == Phase.MOTOR || part.family() != Family.MOTOR)
                 .map(Part::tag)
                 .toList();
+    }
+
+    private static boolean isLamp(Part part) {
+        return part.loads().stream().anyMatch(load -> load.role() == LoadRole.LAMP);
     }
 
     private void look(Situation situation) {

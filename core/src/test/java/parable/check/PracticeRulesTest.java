@@ -254,4 +254,34 @@ class PracticeRulesTest {
         assertThat(found(with(sheet, "R1", "power", power), Practice.IEC).contains("brake-resistor"))
                 .isEqualTo(wrong);
     }
+
+    /** Each contact before an input of the rinser's controller, taken out with its wires: the input is wired still and reads nothing. */
+    @ParameterizedTest
+    @CsvSource({
+        "S4[21-22], A1:I0",
+        "Q1[13-14], A1:I1",
+        "S0[11-12], A1:I2",
+        "S1[13-14], A1:I3",
+        "K1[13-14], A1:I5",
+        "F2[97-98], A1:I7"
+    })
+    void anInputThatNothingLeadsToIsNamed(String contact, String input) throws Exception {
+        Sheet rinser = Examples.ofLibrary("Bottle rinser");
+        assertThat(found(rinser, Practice.IEC)).doesNotContain("plc-input-never-fed");
+        List<Rung> control = new ArrayList<>();
+        for (Rung rung : rinser.control()) {
+            control.add(
+                    rung.text().contains("P " + contact + " ")
+                            ? new RungNotation(Set.of("P", "M"))
+                                    .read(rung.text().replace("P " + contact + " ", ""))
+                            : rung);
+        }
+        assertThat(control).isNotEqualTo(rinser.control());
+
+        assertThat(Check.of(Examples.fitted(rinser.withRungs(Circuit.CONTROL, control)), ColourCode.of(Practice.IEC)))
+                .filteredOn(finding -> finding.code().equals("plc-input-never-fed"))
+                .singleElement()
+                .satisfies(finding -> assertThat(finding.text())
+                        .isEqualTo(input + " is wired, and nothing leads to it from a supply."));
+    }
 }
