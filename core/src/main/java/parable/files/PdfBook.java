@@ -15,7 +15,6 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 import parable.circuit.Job;
 import parable.circuit.Practice;
-import parable.circuit.TitleBlock;
 import parable.draw.Drawing;
 import parable.draw.Mark;
 import parable.draw.Point;
@@ -28,7 +27,6 @@ import parable.parts.Assembly;
 final class PdfBook implements Closeable {
 
     private static final double MARGIN = 36;
-    private static final double FOOT = 48;
     private static final double SMALLEST = 0.5;
     private static final double LARGEST = 1;
 
@@ -44,19 +42,15 @@ final class PdfBook implements Closeable {
     private static final double BOX = 7;
     private static final double PAD = 4;
     private static final double BY_HAND = 58;
-    private static final double TITLE_LINE = -31;
-    private static final double TITLE_HEIGHT = 17;
     private static final double WIDEST = 300;
     private static final double SMALLEST_VIEW = 0.55;
     private static final double GAP = 14;
-
-    /** How wide the boxes of the title block are as shares of the page: drawing, revision, date, drawn, checked, circuit, page. */
-    private static final List<Double> TITLE_SHARES = List.of(0.17, 0.1, 0.13, 0.17, 0.17, 0.15, 0.11);
 
     private final PDDocument document = new PDDocument();
     private final PdfFonts fonts;
     private final Job job;
     private final PDRectangle paper;
+    private final PageFoot foot;
     private final List<PDPage> written = new ArrayList<>();
     private String circuit = "";
 
@@ -66,6 +60,7 @@ final class PdfBook implements Closeable {
         fonts = new PdfFonts(document);
         PDRectangle upright = job.practice() == Practice.IEC ? PDRectangle.A4 : PDRectangle.LETTER;
         paper = new PDRectangle(upright.getHeight(), upright.getWidth());
+        foot = new PageFoot(job, MARGIN, paper.getWidth());
     }
 
     /** What is written from now on is about this circuit; an empty word for what is about none. */
@@ -93,13 +88,7 @@ final class PdfBook implements Closeable {
             try (PDPageContentStream content = new PDPageContentStream(
                     document, pages.get(i), PDPageContentStream.AppendMode.APPEND, true, true)) {
                 String number = "Page " + (i + 1) + " of " + pages.size();
-                label(
-                        new PdfPen(content, fonts),
-                        paper.getWidth() - MARGIN - PAD,
-                        TITLE_LINE,
-                        number,
-                        Mark.TextRole.MARKING,
-                        Mark.Anchor.END);
+                foot.number(new PdfPen(content, fonts), number);
             }
         }
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -118,7 +107,7 @@ final class PdfBook implements Closeable {
 
     /** How far down a page can be written on. */
     private double bottom() {
-        return paper.getHeight() - MARGIN - FOOT;
+        return paper.getHeight() - MARGIN - PageFoot.HEIGHT;
     }
 
     private interface OnPage {
@@ -135,7 +124,7 @@ final class PdfBook implements Closeable {
             stream.transform(new Matrix(1, 0, 0, 1, 0, paper.getHeight()));
             content.draw(new PdfPen(stream, fonts));
             stream.restoreGraphicsState();
-            foot(new PdfPen(stream, fonts), title, "");
+            foot.draw(new PdfPen(stream, fonts), title, "", circuit);
         }
     }
 
@@ -201,7 +190,7 @@ final class PdfBook implements Closeable {
                 }
                 top += row.height();
             }
-            foot(new PdfPen(content, fonts), title, "");
+            foot.draw(new PdfPen(content, fonts), title, "", circuit);
         }
     }
 
@@ -373,7 +362,7 @@ final class PdfBook implements Closeable {
     /** A drawing, on as many pages as it needs to be read. */
     void draw(Assembly assembly, Drawing drawing, String name) throws IOException {
         double width = paper.getWidth() - 2 * MARGIN;
-        double height = paper.getHeight() - 2 * MARGIN - FOOT;
+        double height = paper.getHeight() - 2 * MARGIN - PageFoot.HEIGHT;
         double whole = Math.min(width / drawing.width(), height / drawing.height());
         double scale = Math.max(SMALLEST, Math.min(LARGEST, whole));
         int across = pages(drawing.width() * scale, width);
@@ -451,7 +440,7 @@ final class PdfBook implements Closeable {
             content.transform(new Matrix(1, 0, 0, 1, 0, paper.getHeight()));
             continued(new PdfPen(content, fonts), drawing, tile);
             content.restoreGraphicsState();
-            foot(new PdfPen(content, fonts), title, AT_REST);
+            foot.draw(new PdfPen(content, fonts), title, AT_REST, circuit);
         }
     }
 
@@ -476,54 +465,6 @@ final class PdfBook implements Closeable {
         Point one = wire.points().get(0);
         Point other = wire.points().get(wire.points().size() - 1);
         return Math.min(one.y(), other.y()) < height && Math.max(one.y(), other.y()) > height;
-    }
-
-    private void foot(Pen pen, String title, String remark) {
-        double line = -(MARGIN + FOOT - 10);
-        double words = line + 15;
-        double right = paper.getWidth() - MARGIN;
-        pen.lines(List.of(new Point(MARGIN, line), new Point(right, line)), 0.8);
-        label(pen, MARGIN, words, job.name() + ": " + title, Mark.TextRole.TAG, Mark.Anchor.START);
-        String state = remark + job.practice().words() + " practice.";
-        label(pen, right, words, state, Mark.TextRole.MARKING, Mark.Anchor.END);
-        label(
-                pen,
-                MARGIN,
-                words + 13,
-                "Made to advise, not to certify: isolate, lock out and prove dead before work; local code and licensed"
-                        + " practice decide.",
-                Mark.TextRole.MARKING,
-                Mark.Anchor.START);
-        titleBlock(pen);
-    }
-
-    /** A row of boxes: what the title block says, what of it is to be written by hand, and last the room for the number of the page. */
-    private void titleBlock(Pen pen) {
-        TitleBlock title = job.conventions().title();
-        List<String> entries = List.of(
-                "Drawing " + title.drawing(),
-                "Rev. " + title.revision(),
-                "Date " + title.date(),
-                "Drawn " + title.drawn(),
-                "Checked " + title.checked(),
-                circuit.isEmpty() ? "" : "Circuit " + circuit,
-                "");
-        double bottom = TITLE_LINE + 5;
-        double top = bottom - TITLE_HEIGHT;
-        double left = MARGIN;
-        for (int i = 0; i < entries.size(); i++) {
-            double right = left + TITLE_SHARES.get(i) * width();
-            pen.lines(
-                    List.of(
-                            new Point(left, bottom),
-                            new Point(left, top),
-                            new Point(right, top),
-                            new Point(right, bottom),
-                            new Point(left, bottom)),
-                    0.5);
-            label(pen, left + PAD, TITLE_LINE, entries.get(i), Mark.TextRole.MARKING, Mark.Anchor.START);
-            left = right;
-        }
     }
 
     private static void label(Pen pen, double x, double y, String text, Mark.TextRole role, Mark.Anchor anchor) {
