@@ -61,10 +61,9 @@ public record Repair(String words, Sheet sheet) {
                         case "mechanical-interlock-missing" -> mechanical(
                                 assembly.sheet(), finding, conventions.practice());
                         case ProtectiveConductorRule.MISSING -> protectiveConductor(assembly, finding);
-                        case OverloadPhaseRule.CODE -> sensitive(assembly.sheet(), finding);
                         case "timer-function" -> function(assembly.sheet(), finding);
                         case "three-conductors" -> asProposed(assembly.sheet(), assembly.nodes(), finding);
-                        default -> Optional.empty();
+                        default -> SettingRepair.of(assembly.sheet(), assembly.parts(), finding);
                     };
             return proposed.filter(repair -> repair.isSafe(finding, findings, conventions.colours(), cancelled));
         } catch (EditException impossible) {
@@ -182,16 +181,6 @@ public record Repair(String words, Sheet sheet) {
                 .map(device -> device == set ? device.with("function", function) : device)
                 .toList();
         return Optional.of(new Repair("Sets " + timer + " to " + function + ".", sheet.withDevices(devices)));
-    }
-
-    /** A release that trips sooner when a line is lost. */
-    private static Optional<Repair> sensitive(Sheet sheet, Finding finding) {
-        String release = finding.where().get(0);
-        List<Device> devices = sheet.devices().stream()
-                .map(device -> device.tag().equals(release) ? device.with("phase-loss", "sensitive") : device)
-                .toList();
-        return Optional.of(
-                new Repair("Takes a release for " + release + " that feels a lost line.", sheet.withDevices(devices)));
     }
 
     private static String voltage(Part contactor) {

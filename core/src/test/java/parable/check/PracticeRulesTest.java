@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,6 +14,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.circuit.Circuit;
 import parable.circuit.ColourCode;
+import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Practice;
 import parable.circuit.Rung;
@@ -283,5 +285,31 @@ class PracticeRulesTest {
                 .singleElement()
                 .satisfies(finding -> assertThat(finding.text())
                         .isEqualTo(input + " is wired, and nothing leads to it from a supply."));
+    }
+
+    /** What is offered does away with what was found, and with nothing else. */
+    @Test
+    void aDiodeOrALongerStarTimeIsOffered() {
+        Sheet coil = direct("", "\"T1[+] A1[QC0-Q0] K1[A1-A2] T1[-]\"");
+        assertThat(repair(coil, "suppressor-missing").map(Repair::words))
+                .contains("Fits a diode across the coil of K1, its cathode at the plus.");
+
+        Sheet hasty = with(Examples.ofLibrary("Mill"), "KT", "setting", "4 s");
+        Optional<Repair> longer = repair(hasty, "star-too-short");
+        assertThat(longer.map(Repair::words)).contains("Gives the motor 8 s in star instead of 4 s.");
+        assertThat(found(longer.orElseThrow().sheet(), Practice.IEC)).doesNotContain("star-too-short");
+
+        assertThat(repair(with(hasty, "KT", "setting", "2 s"), "star-too-short"))
+                .as("four seconds are too short as well")
+                .isEmpty();
+    }
+
+    private static Optional<Repair> repair(Sheet sheet, String code) {
+        List<Finding> findings = Check.of(Examples.fitted(sheet), ColourCode.of(Practice.IEC));
+        Finding finding = findings.stream()
+                .filter(one -> one.code().equals(code))
+                .findFirst()
+                .orElseThrow();
+        return Repair.of(Examples.fitted(sheet), finding, findings, Conventions.of(Practice.IEC), () -> false);
     }
 }
