@@ -41,6 +41,12 @@ public final class TestsCsv {
         return List.of("", phase.words(), phase.condition(), "done", "", "", "", "", "");
     }
 
+    /** Nothing, to be written in, for a step that is still to be done: "open" would be taken for what a meter shows. */
+    private static String result(TestStep step, Fieldwork work) {
+        Verdict verdict = Verdict.of(step, work);
+        return verdict == Verdict.OPEN ? "" : verdict.words();
+    }
+
     private static List<String> row(int number, TestStep step, Fieldwork work) {
         Optional<Reading> reading = work.reading(step.id());
         return List.of(
@@ -50,7 +56,7 @@ public final class TestsCsv {
                 step.words(),
                 step.expected().text(),
                 reading.map(Reading::found).orElse(""),
-                Verdict.of(step, work).words(),
+                result(step, work),
                 reading.map(Reading::remark).orElse(""),
                 reading.map(Reading::by).orElse(""),
                 reading.map(Reading::on).orElse(""));

@@ -8,7 +8,7 @@ import parable.circuit.Reading;
 /** What a step of a test sheet has come to. */
 public enum Verdict {
     /** Nothing was found yet. */
-    OPEN("open"),
+    OPEN("to do"),
     /** What was found is as good as expected. */
     PASS("pass"),
     /** It is not. */

@@ -22,6 +22,7 @@ import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
+import parable.files.TestsCsv;
 import parable.parts.Assembly;
 import parable.starters.Library;
 import parable.wiring.Conductor;
@@ -308,5 +309,18 @@ class TestSheetTest {
         List<TestStep> again = TestSheet.of(Examples.fitted(Examples.ofLibrary("Wash pump")), Practice.IEC);
 
         assertThat(again).isEqualTo(steps);
+    }
+
+    /** On paper what is still to be done is left free: the word "open" would be taken for what a meter shows. */
+    @Test
+    void whatIsToDoIsLeftFreeOnPaper() {
+        Sheet pump = Examples.washPump();
+        List<TestStep> all = TestSheet.of(Examples.fitted(pump), Practice.IEC);
+        TestStep first = all.get(0);
+        Fieldwork work = Fieldwork.NONE.with(new Reading(first.id(), "ok", "", "R. Vane", "2026-11-29"));
+        List<String> lines = TestsCsv.text(all, work).lines().toList();
+
+        assertThat(lines.get(2)).contains(",ok,pass,").startsWith("1,");
+        assertThat(lines.get(3)).endsWith(",,,,,").startsWith("2,");
     }
 }

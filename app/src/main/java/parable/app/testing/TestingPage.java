@@ -210,7 +210,7 @@ public final class TestingPage {
         sign.setText(
                 left.isEmpty()
                         ? "Sign, and enter it in the logbook"
-                        : "Cannot be signed: " + left.size() + " open or failed");
+                        : "Cannot be signed: " + left.size() + " to do or failed");
     }
 
     private String summary() {
