@@ -117,7 +117,7 @@ final class Tags {
     }
 
     String mode() {
-        return tag("S5", "SW1");
+        return tag("S5", "SS1");
     }
 
     String process() {

@@ -62,7 +62,7 @@ class LibraryTest {
         bench.runUntil(6_000_000);
         assertThat(bench.moment().condition(motor)).isEqualTo(Condition.STOPPED);
         boolean maintained = wish.has(Starting.START_STOP);
-        String mode = iec ? "S5" : "SW1";
+        String mode = iec ? "S5" : "SS1";
         String start = iec ? "S1" : "PB2";
         String stop = iec ? "S0" : "PB1";
         bench.act(
