@@ -22,9 +22,6 @@ final class Sagging {
     /** A voltage is one of so many steps, so that a circuit comes back to the same. */
     private static final double STEPS = 200;
 
-    /** Cosine phi of a coil with its armature open; the copper has this share of what hinders the current then. */
-    private static final double COPPER_SHARE = 0.75;
-
     private final Network network;
     private final Solution unloaded;
     private final Solution copper;
@@ -100,6 +97,6 @@ final class Sagging {
     private double ohms(Part part, Load load, int index) {
         boolean open =
                 part.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC && !home.test(index);
-        return open ? load.directOhms() / COPPER_SHARE : Math.hypot(load.ohms(), load.reactance());
+        return open ? load.openOhms() : Math.hypot(load.ohms(), load.reactance());
     }
 }

@@ -14,7 +14,7 @@ record CoilData(double sealed, double inrush) {
     static final double SEALED_POWER_FACTOR = 0.3;
 
     /** Cosine phi with the armature open: the copper's share of what hinders the current then. */
-    private static final double INRUSH_POWER_FACTOR = 0.75;
+    static final double INRUSH_POWER_FACTOR = 0.75;
 
     /** The rated current in A, for motors at 400 V (AC-3), of a contactor of which nothing is said. */
     static final double SMALL_CONTACTOR = 12;

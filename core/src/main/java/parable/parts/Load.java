@@ -57,6 +57,14 @@ public record Load(
         return new Load(from, to, role, rated, ohms, 0, ohms, ohms);
     }
 
+    /**
+     * What hinders an alternating current in a coil while its armature is open, in ohms: mostly the copper, which then has three quarters of it (data sheets; cosine phi
+     * with the armature open).
+     */
+    public double openOhms() {
+        return directOhms / CoilData.INRUSH_POWER_FACTOR;
+    }
+
     /** Whether its other side is the inner star point of a motor, which no rung can reach. */
     public boolean endsAtStarPoint() {
         return to.equals(Part.STAR_POINT);

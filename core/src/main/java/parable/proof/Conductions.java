@@ -16,6 +16,7 @@ import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.network.Supplies;
+import parable.network.WorstSag;
 import parable.parts.Assembly;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
@@ -93,7 +94,7 @@ final class Conductions {
         network = Network.of(assembly);
         this.faults = faults;
         effects = new Faults(network);
-        wired = network.with(effects.defects(faults, 0));
+        wired = network.with(WorstSag.beside(network, effects.defects(faults, 0)));
         parts = assembly.parts();
         this.moving = moving;
         this.motors = motors;
@@ -234,7 +235,7 @@ final class Conductions {
 
     private Solution solve(BitSet contacts, BitSet on) {
         if (faults.isEmpty()) {
-            return network.solve(contacts, on);
+            return wired.solve(contacts, on);
         }
         for (int p = 0; p < parts.size(); p++) {
             for (int s = 0; s < parts.get(p).sources().size(); s++) {

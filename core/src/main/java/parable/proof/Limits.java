@@ -115,7 +115,7 @@ final class Limits {
         }
         if (machine.parts().stream().anyMatch(part -> part.sources().stream().anyMatch(source -> source.drop() > 0))) {
             sentences.add(
-                    "Transformers are taken to hold their voltage; the bench and the rules look whether they do.");
+                    "Transformers are taken at what they give while the largest coil behind them pulls in and all else there is at work.");
         }
         if (!machine.motors().isEmpty()) {
             sentences.add(
