@@ -38,7 +38,8 @@ final class ClassLetters {
             Map.entry("proximity-switch", new Letters("B", "PRS")),
             Map.entry("zero-speed-switch", new Letters("B", "ZS")),
             Map.entry("metal-part", new Letters("UC", "ENC")),
-            Map.entry("dc-supply", new Letters("G", "PSU")));
+            Map.entry("dc-supply", new Letters("G", "PSU")),
+            Map.entry("controller", new Letters("A", "PLC")));
     private static final Letters SUPPLY = new Letters("G", "G");
 
     private ClassLetters() {}

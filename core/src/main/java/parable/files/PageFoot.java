@@ -19,7 +19,7 @@ final class PageFoot {
     private static final double PAD = 4;
 
     /** How wide the boxes of the title block are as shares of the page: drawing, revision, date, drawn, checked, circuit, page. */
-    private static final List<Double> SHARES = List.of(0.17, 0.1, 0.13, 0.17, 0.17, 0.15, 0.11);
+    private static final List<Double> SHARES = List.of(0.15, 0.08, 0.12, 0.16, 0.16, 0.2, 0.13);
 
     private final Job job;
     private final double margin;

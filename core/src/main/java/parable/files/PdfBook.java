@@ -28,6 +28,10 @@ final class PdfBook implements Closeable {
 
     private static final double MARGIN = 36;
     private static final double SMALLEST = 0.5;
+
+    /** A drawing that is a little too wide is rather made smaller than cut from top to bottom. */
+    private static final double SMALLEST_ACROSS = 0.4;
+
     private static final double LARGEST = 1;
 
     /** A drawing on several pages fills this share of each at least. */
@@ -364,7 +368,9 @@ final class PdfBook implements Closeable {
         double width = paper.getWidth() - 2 * MARGIN;
         double height = paper.getHeight() - 2 * MARGIN - PageFoot.HEIGHT;
         double whole = Math.min(width / drawing.width(), height / drawing.height());
-        double scale = Math.max(SMALLEST, Math.min(LARGEST, whole));
+        double onOnePage = width / drawing.width();
+        double smallest = onOnePage >= SMALLEST_ACROSS ? Math.min(SMALLEST, onOnePage) : SMALLEST;
+        double scale = Math.max(smallest, Math.min(LARGEST, whole));
         int across = pages(drawing.width() * scale, width);
         List<Double> cuts = cuts(drawing, height / scale);
         int down = cuts.size() - 1;
