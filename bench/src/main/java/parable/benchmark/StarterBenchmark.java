@@ -68,6 +68,7 @@ public class StarterBenchmark {
         "tern-hollow-further-starters/Direction selector",
         "tern-hollow-further-starters/Star-delta direct",
         "tern-hollow-further-starters/Star-delta dead time",
+        "tern-hollow-further-starters/Jog both ways",
         "tern-hollow-further-starters/Drum switch",
         "tern-hollow-further-starters/Single-phase drum",
         "tern-hollow-further-starters/DC drum"
