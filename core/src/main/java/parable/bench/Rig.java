@@ -85,7 +85,7 @@ final class Rig {
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
         faults = new Faults(network);
-        sags = Sagging.isPossible(parts);
+        sags = parts.stream().anyMatch(Part::sags);
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             List<Integer> ofPart = new ArrayList<>();

@@ -40,16 +40,6 @@ final class Sagging {
         this.home = home;
     }
 
-    /** Whether a sheet has a source that sags. */
-    static boolean isPossible(Iterable<Part> parts) {
-        for (Part part : parts) {
-            if (part.sources().stream().anyMatch(source -> source.drop() > 0)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** The share of its voltage that each source still gives that gives less than all of it, by its live terminal. */
     Map<Terminal, Double> shares() {
         Map<Terminal, Double> shares = new HashMap<>();

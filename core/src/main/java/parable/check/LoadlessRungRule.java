@@ -56,10 +56,15 @@ final class LoadlessRungRule implements Rule {
                 .filter(RungItem.Passage.class::isInstance)
                 .map(RungItem::text)
                 .collect(Collectors.joining(" and "));
+        List<String> tags = items.stream()
+                .filter(RungItem.Passage.class::isInstance)
+                .map(item -> ((RungItem.Passage) item).tag())
+                .distinct()
+                .toList();
         return new Finding(
                 "rung-without-load",
                 Severity.DANGER,
-                List.of(),
+                tags,
                 "Rung " + number + " joins " + items.get(0).text() + " to "
                         + items.get(items.size() - 1).text() + " through " + contacts
                         + ", without a coil, a lamp or any other load.",

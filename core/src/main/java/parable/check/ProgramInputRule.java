@@ -29,7 +29,7 @@ final class ProgramInputRule implements Rule {
         return new Finding(
                 "plc-input-never-fed",
                 Severity.WARNING,
-                List.of(controller.tag()),
+                List.of(controller.tag(), input.from()),
                 terminal + " is wired, and nothing leads to it from a supply.",
                 "The program always reads 0 there. Bring the contact that it is to read, and its supply.");
     }

@@ -163,7 +163,7 @@ final class IecSymbols implements Symbols {
                 axis.lines(at, -42, -4, -38, 0, -42, 4));
     }
 
-    /** The mushroom that latches; a contact that is closed at rest is opened by force (IEC 60617, 02-12-09, and IEC 60947-5-1, annex K). */
+    /** The mushroom that latches; a contact that is closed at rest is opened by force (IEC 60617, 02-13-08; IEC 60947-5-1, annex K). */
     private List<Stroke> emergencyStop(Contact contact, Point at) {
         List<Stroke> strokes = new ArrayList<>(List.of(
                 axis.dashes(at, 0, contact.isNormallyClosed() ? 4 : -5, 0, -17),

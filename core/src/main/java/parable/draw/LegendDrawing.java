@@ -205,10 +205,7 @@ public final class LegendDrawing {
         Point together = next();
         marks.add(new Mark.Link("", together.plus(-2 * STUB, 0), together.plus(2 * STUB, 0)));
         words(together, "dashed: moved together", "");
-        if (!assembly.parts().stream()
-                .filter(part -> part.family() == Family.INTERLOCK)
-                .toList()
-                .isEmpty()) {
+        if (assembly.parts().stream().anyMatch(part -> part.family() == Family.INTERLOCK)) {
             Point barred = next();
             marks.add(new Mark.Link("", barred.plus(-2 * STUB, 0), barred.plus(2 * STUB, 0)));
             marks.add(PoleBars.triangle(barred));

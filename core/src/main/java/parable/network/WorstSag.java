@@ -32,8 +32,7 @@ public final class WorstSag {
      * @param network as it is drawn
      */
     public static Defects beside(Network network, Defects others) {
-        boolean sags = network.assembly().parts().stream()
-                .anyMatch(part -> part.sources().stream().anyMatch(source -> source.drop() > 0));
+        boolean sags = network.assembly().parts().stream().anyMatch(Part::sags);
         return sags ? new WorstSag(network).lowered(others) : others;
     }
 

@@ -54,6 +54,11 @@ public record Part(
         bare = List.copyOf(bare);
     }
 
+    /** Whether a source of it gives less voltage the more is drawn from it. */
+    public boolean sags() {
+        return sources.stream().anyMatch(source -> source.drop() > 0);
+    }
+
     /** The device's tag. */
     public String tag() {
         return device.tag();

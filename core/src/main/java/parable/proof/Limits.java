@@ -113,7 +113,7 @@ final class Limits {
                 || machine.programmed().isPresent()) {
             sentences.add("What comes round only when a timer has run its time is not called chatter.");
         }
-        if (machine.parts().stream().anyMatch(part -> part.sources().stream().anyMatch(source -> source.drop() > 0))) {
+        if (machine.parts().stream().anyMatch(Part::sags)) {
             sentences.add(
                     "Transformers are taken at what they give while the largest coil behind them pulls in and all else there is at work.");
         }

@@ -161,7 +161,7 @@ final class OperatedSteps {
         look(new Situation(phase, Situations.and(lost, situations.supplies(Verb.RESTORE))));
     }
 
-    /** What is left on each motor, and without motors on each DC supply. */
+    /** What is left on each motor, and with the motors off on each DC supply of more than may be left. */
     private void residual(Situation lost) {
         for (Part part : assembly.parts()) {
             if (phase == Phase.MOTOR && part.family() == Family.MOTOR) {
@@ -182,7 +182,10 @@ final class OperatedSteps {
                 boolean stores = source.following()
                         .filter(following -> following.law() == Source.Law.REGULATED)
                         .isPresent();
-                if (stores && steps.isWired(part, source.live()) && steps.isWired(part, source.reference())) {
+                if (stores
+                        && source.rated().volts() > Observation.TOUCHABLE
+                        && steps.isWired(part, source.live())
+                        && steps.isWired(part, source.reference())) {
                     steps.add(
                             lost,
                             new Observation.Residual(

@@ -14,11 +14,11 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import parable.app.JobModel;
 import parable.app.look.Colours;
+import parable.app.look.PageHead;
 import parable.circuit.ColourCode;
 import parable.circuit.ColourUse;
 import parable.circuit.Conventions;
@@ -44,16 +44,8 @@ public final class ColoursView extends BorderPane {
         this.jobs = jobs;
         setId("colours");
         getStyleClass().add("keys");
-        Label heading = new Label("Colours of buttons and lamps");
-        heading.getStyleClass().add("start-heading");
-        Button back = new Button("Back to the sheet  Esc");
-        back.setId("colours-done");
-        back.setCancelButton(true);
-        back.setDefaultButton(true);
-        back.setOnAction(event -> done.run());
-        HBox top = new HBox(24, heading, back);
-        top.setAlignment(Pos.CENTER_LEFT);
-        setTop(top);
+        PageHead head = new PageHead("Colours of buttons and lamps", "colours-done", done).byKeys();
+        setTop(head);
         usual.setId("colours-usual");
         usual.setOnAction(event -> agree(ColourCode.of(conventions().practice())));
         Label caution = new Label(
@@ -71,7 +63,7 @@ public final class ColoursView extends BorderPane {
                 jobs.jobProperty().removeListener(changed);
             } else {
                 jobs.jobProperty().addListener(changed);
-                Platform.runLater(back::requestFocus);
+                Platform.runLater(head::focus);
             }
         });
         show();

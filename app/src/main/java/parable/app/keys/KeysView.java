@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.GridPane;
@@ -13,6 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.desk.Stroke;
 import parable.app.look.DirectScroll;
+import parable.app.look.PageHead;
 
 /** All keys on one page. */
 public final class KeysView extends BorderPane {
@@ -78,16 +78,9 @@ public final class KeysView extends BorderPane {
     public KeysView(Runnable done) {
         setId("keys");
         getStyleClass().add("keys");
-        Label heading = new Label("All keys");
-        heading.getStyleClass().add("start-heading");
-        Button back = new Button("Back to the sheet  Esc");
-        back.setId("keys-done");
-        back.setCancelButton(true);
-        back.setDefaultButton(true);
-        back.setOnAction(event -> done.run());
-        sceneProperty().addListener((any, before, scene) -> Platform.runLater(back::requestFocus));
-        HBox top = new HBox(24, heading, back);
-        setTop(top);
+        PageHead head = new PageHead("All keys", "keys-done", done).byKeys();
+        sceneProperty().addListener((any, before, scene) -> Platform.runLater(head::focus));
+        setTop(head);
         HBox groups = new HBox(
                 30,
                 new VBox(18, group("Anywhere", ANYWHERE), group("Trying", TRYING)),

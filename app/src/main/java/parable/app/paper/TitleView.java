@@ -7,7 +7,6 @@ import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextFormatter;
@@ -16,9 +15,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import parable.app.JobModel;
+import parable.app.look.PageHead;
 import parable.circuit.Job;
 import parable.circuit.TitleBlock;
 
@@ -41,24 +40,17 @@ public final class TitleView extends BorderPane {
         this.jobs = jobs;
         setId("title-block");
         getStyleClass().add("keys");
-        Label heading = new Label("Title block");
-        heading.getStyleClass().add("start-heading");
-        Button back = new Button("Back to the sheet  Esc");
-        back.setId("title-done");
         Runnable leave = () -> {
             agree();
             done.run();
         };
-        back.setOnAction(event -> leave.run());
+        setTop(new PageHead("Title block", "title-done", leave));
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
                 event.consume();
                 leave.run();
             }
         });
-        HBox top = new HBox(24, heading, back);
-        top.setAlignment(Pos.CENTER_LEFT);
-        setTop(top);
         GridPane grid = new GridPane();
         grid.setVgap(10);
         grid.getColumnConstraints().addAll(new ColumnConstraints(NAMES), new ColumnConstraints(ENTRIES));
