@@ -12,7 +12,8 @@ import parable.parts.Source;
 
 /**
  * What is left of the voltage of a sheet's transformers in the worst case: everything that can hang on them does, and the largest coil among it
- * is just pulling in. So a proof does not call certain what a transformer that is too small does not bring about.
+ * is just pulling in. So a proof does not call certain what a transformer that is too small does not bring about. Coils that pull in at the same instant take more, which is
+ * left out, and so is what is in series with another load.
  */
 public final class WorstSag {
 
