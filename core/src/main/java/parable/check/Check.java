@@ -58,7 +58,8 @@ public final class Check {
             new StartRule(),
             new VoltageRule(),
             new SequenceRule(),
-            new JogDutyRule(),
+            new HeavyDutyRule(),
+            new FieldLossRule(),
             new SuppressorRule());
 
     private Check() {}

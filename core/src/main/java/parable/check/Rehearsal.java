@@ -25,6 +25,7 @@ import parable.network.Potential;
  * @param begun the first voltage on the winding of each motor that got any, in V
  * @param settled the voltage on it once all had settled, in V
  * @param changedAt the speed, in per unit, at which that of each motor rose from what it began with to what it settled at; those where it did not rise are left out
+ * @param mishaps what hurts motors while they run
  */
 record Rehearsal(
         Map<String, String> turned,
@@ -41,7 +42,8 @@ record Rehearsal(
         Set<String> pulledIn,
         Map<String, Double> begun,
         Map<String, Double> settled,
-        Map<String, Double> changedAt) {
+        Map<String, Double> changedAt,
+        Mishaps mishaps) {
 
     /**
      * One way to stop, tried while the motors ran.

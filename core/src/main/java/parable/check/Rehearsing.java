@@ -302,6 +302,7 @@ final class Rehearsing {
         long running = bench.now();
         List<Rehearsal.Stop> stops = new ArrayList<>();
         Set<String> returned = Set.of();
+        Mishaps mishaps = Mishaps.NONE;
         if (!after.isEmpty()) {
             for (Part part : assembly.parts()) {
                 stop(part).ifPresent(stop -> {
@@ -311,6 +312,7 @@ final class Rehearsing {
             }
             backTo(bench, running);
             returned = powerReturned(bench);
+            mishaps = new Mishaps(plugged(bench, running, start), runAway(bench, running, after));
         }
         return new Rehearsal(
                 arrangement,
@@ -327,7 +329,49 @@ final class Rehearsing {
                 Set.copyOf(pulledIn),
                 first,
                 last,
-                changed);
+                changed,
+                mishaps);
+    }
+
+    /** The motors that something else than what started them turns round while they run. */
+    private Set<String> plugged(Bench bench, long running, Optional<String> start) {
+        Set<String> plugged = new LinkedHashSet<>();
+        for (Part part : assembly.parts()) {
+            if (start.filter(part.tag()::equals).isEmpty()) {
+                for (Action other : others(part)) {
+                    backTo(bench, running);
+                    if (other.verb() == Verb.TURN) {
+                        turn(bench, part.tag(), other.position());
+                    } else {
+                        act(bench, other);
+                    }
+                    bench.runUntil(bench.now() + FINGER);
+                    plugged.addAll(Mishaps.against(assembly, bench));
+                }
+            }
+        }
+        return plugged;
+    }
+
+    private static List<Action> others(Part part) {
+        return part.drive() instanceof Drive.ByTurning turning
+                ? turning.arranged().stream()
+                        .map(position -> new Action(Verb.TURN, part.tag(), position))
+                        .toList()
+                : start(part).stream().toList();
+    }
+
+    private Set<String> runAway(Bench bench, long running, Set<String> motors) {
+        Set<String> runAway = new LinkedHashSet<>();
+        Mishaps.fields(assembly, motors).forEach((motor, field) -> {
+            backTo(bench, running);
+            Mishaps.open(bench, field);
+            bench.runUntil(bench.now() + SHORTLY);
+            if (driven(bench.moment()).contains(motor)) {
+                runAway.add(motor);
+            }
+        });
+        return runAway;
     }
 
     /** What should stop motors: an E-stop, an overload release, a button that only opens. */

@@ -38,6 +38,9 @@ final class Ladder extends LaneDiagram {
     private static final double SHORT_RAIL = 14;
     private static final double CLEAR_OF_RAIL = 4;
 
+    /** In letters. */
+    private static final int MOST_BESIDE_A_WIRE = 13;
+
     private final CrossReferences references;
     private final Map<String, Integer> uses;
     private final LadderParts parts;
@@ -128,12 +131,15 @@ final class Ladder extends LaneDiagram {
                 .toList();
     }
 
-    /** What a timer does and after how long: {@code on-delay 5 s}. */
-    private static Optional<String> timing(Part part) {
-        return part.family() != Family.TIMER
-                ? Optional.empty()
-                : Optional.of(part.device().setting("function").orElse("on-delay") + " "
-                        + part.device().setting("setting").orElse("5 s"));
+    /** What a timer does and after how long: {@code on-delay 5 s}, on two lines where one is too long. */
+    private static List<String> timing(Part part) {
+        if (part.family() != Family.TIMER) {
+            return List.of();
+        }
+        String function = part.device().setting("function").orElse("on-delay");
+        String time = part.device().setting("setting").orElse("5 s");
+        String line = function + " " + time;
+        return line.length() > MOST_BESIDE_A_WIRE ? List.of(function, time) : List.of(line);
     }
 
     private boolean isLoad(RungItem.Passage passage) {

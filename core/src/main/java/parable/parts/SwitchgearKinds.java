@@ -49,6 +49,7 @@ final class SwitchgearKinds {
                         "contactor",
                         Family.CONTACTOR,
                         List.of(
+                                "poles",
                                 "rated",
                                 "category",
                                 "coil",
@@ -136,13 +137,13 @@ final class SwitchgearKinds {
                 .build();
     }
 
-    /** Three poles, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
+    /** One to four poles, three as a rule, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
         Load coil = settings.coil(
                 "A1", "A2", CoilData.contactor(settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
         settings.oneOf("category", List.of("AC-3", "AC-4"), "AC-3");
         Travel travel = coil.rated().kind() == CurrentKind.DC ? Travel.DIRECT_CONTACTOR : Travel.CONTACTOR;
-        return part.contacts(withPoles(3, settings.contacts("aux", "13-14")))
+        return part.contacts(withPoles(settings.count("poles", 1, 4, 3), settings.contacts("aux", "13-14")))
                 .loads(List.of(coil))
                 .movedBy(settings.electromagnet(coil), settings.suppressed(travel, coil))
                 .build();

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +33,7 @@ final class Comparing {
     private final Quiescence[] rests;
     private final Progress progress;
     private final List<Pair> pairs = new ArrayList<>();
-    private final Map<Two, Integer> seen = new HashMap<>();
+    private final Set<Known> seen = new HashSet<>();
     private Optional<String> forgotten = Optional.empty();
     private Optional<String> raceFirst = Optional.empty();
     private int races;
@@ -41,8 +42,15 @@ final class Comparing {
 
     private record Two(long one, long other) {}
 
+    /** A pair of rests, and whether a timer of the one still knows its time that the other has forgotten with its supply. */
+    private record Known(Two states, boolean forgotten) {}
+
     /** A pair of rests and how it was come to. */
-    private record Pair(Two states, int parent, Optional<Deed> deed) {}
+    private record Pair(Known known, int parent, Optional<Deed> deed) {
+        Two states() {
+            return known.states();
+        }
+    }
 
     /** Something done to both: hands of either machine, or a timer that runs out. */
     private record Deed(
@@ -131,7 +139,7 @@ final class Comparing {
                 }
             }
             if (!matched) {
-                if (!isForgetting(one, looks, deed)) {
+                if (!isForgetting(one, looks, parent, deed)) {
                     return Optional.of(difference(parent, deed, words(0, one), looks.words()));
                 }
                 forgotten = forgotten.or(
@@ -147,21 +155,37 @@ final class Comparing {
         return Optional.empty();
     }
 
-    /** A controller that has lost its supply begins anew: what it lacks then is no mistake as long as it only lacks something. */
-    private boolean isForgetting(Quiescence.Rests one, Outcome looks, Optional<Deed> deed) {
+    /**
+     * A controller that has lost its supply begins anew: what it lacks then, and for as long as a timer of the other goes on, is no mistake as long as
+     * it only lacks something.
+     */
+    private boolean isForgetting(Quiescence.Rests one, Outcome looks, int parent, Optional<Deed> deed) {
         boolean lessOnly = one.states().stream()
                 .map(state -> outcome(0, state))
                 .anyMatch(relay ->
                         relay.motors().containsAll(looks.motors()) && relay.in().containsAll(looks.in()));
         boolean forgets =
                 machines[1].programmed().isPresent() && machines[0].programmed().isEmpty();
-        return deed.filter(Deed::power).isPresent() && lessOnly && forgets;
+        return lessOnly && forgets && isForgetting(parent, deed);
+    }
+
+    private boolean isForgetting(int parent, Optional<Deed> deed) {
+        return deed.filter(Deed::power).isPresent()
+                || parent >= 0 && pairs.get(parent).known().forgotten();
     }
 
     private void add(Two states, int parent, Optional<Deed> deed) {
-        if (seen.putIfAbsent(states, pairs.size()) == null) {
-            pairs.add(new Pair(states, parent, deed));
+        Known known = new Known(states, isForgetting(parent, deed) && timesAlone(states));
+        if (seen.add(known)) {
+            pairs.add(new Pair(known, parent, deed));
         }
+    }
+
+    /** Whether a timer of the one goes on that does not of the other. */
+    private boolean timesAlone(Two states) {
+        return !rests[1].timers(states.other())
+                .keySet()
+                .containsAll(rests[0].timers(states.one()).keySet());
     }
 
     /** What both sheets have in common of what a state shows. */

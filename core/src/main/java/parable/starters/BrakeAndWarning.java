@@ -12,9 +12,18 @@ final class BrakeAndWarning extends LadderPart {
     void brakeDevices() {
         String run = tags.contactor();
         boolean timed = wish.has(Braking.TIMED);
-        String aux = aux(timed ? "13-14 21-22 33-34" : "13-14 21-22");
-        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", aux);
-        draft.device("contactor", tags.brake(), "Brake", "panel", "coil", control.volts(), "aux", "13-14 21-22");
+        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", aux("13-14 21-22 33-34"));
+        draft.device(
+                "contactor",
+                tags.brake(),
+                "Brake",
+                "panel",
+                "poles",
+                "4",
+                "coil",
+                control.volts(),
+                "aux",
+                "13-14 21-22");
         draft.device(
                 "mechanical-interlock", tags.interlock(), "Interlock", "panel", "between", run + " " + tags.brake());
         draft.device(
@@ -34,19 +43,18 @@ final class BrakeAndWarning extends LadderPart {
                     "rated",
                     wish.motor().brakeFuse());
         }
-        if (timed) {
-            draft.device(
-                    "timer",
-                    tags.timer(),
-                    "Brake time",
-                    "panel",
-                    "function",
-                    "off-delay",
-                    "setting",
-                    "4 s",
-                    "coil",
-                    control.volts());
-        } else {
+        draft.device(
+                "timer",
+                tags.timer(),
+                timed ? "Brake time" : "Longest brake time",
+                "panel",
+                "function",
+                "off-delay",
+                "setting",
+                timed ? "4 s" : "10 s",
+                "coil",
+                control.volts());
+        if (!timed) {
             draft.device(
                     "zero-speed-switch",
                     tags.zeroSpeed(),
@@ -60,9 +68,9 @@ final class BrakeAndWarning extends LadderPart {
     }
 
     /**
-     * Stop drops the run contactor, whose rest contact lets the brake in until standstill or for the set time. The timer of the latter is fed
-     * through a contact of the run contactor: beside its coil it would close its contact before that one's rest contact has opened, and the
-     * brake could come in at a start.
+     * Stop drops the run contactor, whose rest contact lets the brake in for the set time, or until standstill and for the set time at most: a speed
+     * switch that sticks would leave the direct current on. The timer is fed through a contact of the run contactor: beside its coil it would close
+     * its contact before that one's rest contact has opened, and the brake could come in at a start.
      */
     void brake() {
         ladder.stations("Start");
@@ -76,13 +84,13 @@ final class BrakeAndWarning extends LadderPart {
         String coil = line.here();
         ladder.end(line.through(run + "[A1-A2]"), "run");
         ladder.parallel(before, run + "[13-14]", after, "");
-        if (timed) {
-            ladder.end(
-                    ladder.line(run + "[33-34]").through(tags.timer() + "[A1-A2]"),
-                    "the brake time begins when this lets go");
+        ladder.end(
+                ladder.line(run + "[33-34]").through(tags.timer() + "[A1-A2]"),
+                timed ? "the brake time begins when this lets go" : "the longest brake time begins when this lets go");
+        Draft.Line brake = ladder.line(run + "[21-22]").through(tags.timer() + "[15-18]");
+        if (!timed) {
+            brake.through(tags.zeroSpeed() + "[13-14]");
         }
-        Draft.Line brake =
-                ladder.line(run + "[21-22]").through(timed ? tags.timer() + "[15-18]" : tags.zeroSpeed() + "[13-14]");
         String brakeCoil = brake.here();
         brake.through(tags.brake() + "[A1-A2]")
                 .to(control.back(), timed ? "brake for the set time" : "brake until standstill");

@@ -19,6 +19,10 @@ final class HandOperated {
     private static final List<String> REASONS = List.of(
             "Drum switch: the hand switches the motor itself; there are no contactors, no seal-in and no wiring of a ladder.",
             "No coil, no no-volt release: when power returns with the switch on, the motor starts by itself.");
+    private static final List<String> WITH_FIELD_RELAY = List.of(
+            "Drum switch: the hand reverses the armature and switches the field; there is no seal-in and no wiring of a ladder.",
+            "A relay in the field's circuit lets the armature's contactor in: without its field the motor would run away or stall.",
+            "Nothing holds: when power returns with the switch on, the motor starts by itself.");
 
     private HandOperated() {}
 
@@ -86,11 +90,24 @@ final class HandOperated {
         return new Starter(draft.sheet(), REASONS);
     }
 
-    /** Direct current, the ends of the armature exchanged, the shunt field always the same way round. */
+    /**
+     * Direct current, the ends of the armature exchanged, the shunt field always the same way round. A relay in the field's circuit lets the contactor of
+     * the armature in: without its field an unloaded motor runs away, a loaded one stalls (overspeed, IEC 60204-1, 7.6).
+     */
     static Starter directCurrent(String name, MotorData motor) {
         Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
         feed(draft, motor);
-        draft.device("dc-supply", "G2", "DC supply", "panel", "input", "230 V AC", "output", "180 V DC");
+        draft.device(
+                "dc-supply",
+                "G2",
+                "DC supply",
+                "panel",
+                "input",
+                "230 V AC",
+                "output",
+                "180 V DC",
+                "minus",
+                "grounded");
         draft.device(
                 "motor-protective-breaker",
                 "Q2",
@@ -118,14 +135,19 @@ final class HandOperated {
                 motor.load(),
                 "run-up",
                 motor.runUp());
+        draft.device("control-relay", "K1", "Field has current", "panel", "coil", "12 V DC", "holding", "3.1 VA");
+        draft.device("contactor", "K2", "Armature", "panel", "coil", "230 V AC", "aux", "");
+        draft.device("fuse", "F1", "Control fuse", "panel", "rated", "2 A");
         draft.power("G1[L] @L Q1[1-2] @1L G2[L-N] @1N Q1[4-3] @N G1[N]");
-        draft.power("G2[+] @30 Q2[1-2] @31 Q2[3-4] @P S1[3-4] @A1 M1[A1-A2] @A2 S1[6-5] @M ; through all three poles");
-        draft.power("@P S1[3-6] @A2");
+        draft.power("G2[+] @30 Q2[1-2] @31 Q2[3-4] @P K2[1-2] @33 K2[3-4] @Q S1[3-4] @A1 M1[A1-A2] @A2 S1[6-5] @M"
+                + " ; through all three poles");
+        draft.power("@Q S1[3-6] @A2");
         draft.power("@M S1[5-4] @A1");
-        draft.power("@P S1[1-2] @F M1[F1-F2] @M");
+        draft.power("@P S1[1-2] @F M1[F1-F2] @F2 K1[A1-A2] @M ; the field, and a relay that feels its current");
         draft.power("G2[-] @32 Q2[6-5] @M");
+        draft.power("@1L F1[1-2] @1 K1[11-14] @2 K2[A1-A2] @1N ; no armature without a field");
         Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
-        return new Starter(draft.sheet(), REASONS);
+        return new Starter(draft.sheet(), WITH_FIELD_RELAY);
     }
 
     private static void supply(Draft draft) {

@@ -31,7 +31,7 @@ final class OneDirection extends LadderPart {
                 "13-14 21-22",
                 "rated",
                 isJogged()
-                        ? Power.contactorForJogging(
+                        ? Power.contactorForHeavyDuty(
                                 wish.practice(), wish.motor().amperes())
                         : "");
         if (relay || wish.has(Jogging.RELAY)) {

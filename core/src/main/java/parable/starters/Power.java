@@ -32,7 +32,7 @@ public final class Power {
 
     private static final List<Integer> NEMA_CONTACTORS = List.of(9, 18, 27, 45, 90, 135, 270, 540);
 
-    private static final double TIMES_FOR_JOGGING = 2;
+    private static final double TIMES_FOR_HEAVY_DUTY = 2;
 
     /** A breaker that opens at once above ten times its rating lets the start of 6.5 to 8 times the motor's current pass with so much room. */
     private static final double ROOM_FOR_START = 1.4;
@@ -64,21 +64,21 @@ public final class Power {
     }
 
     /**
-     * The rating of a contactor by which a motor is jogged: the next standard one from twice the motor's current on, for jogging breaks the starting current each
-     * time (AC-4, IEC 60947-4-1, table 1). By North American practice the continuous ratings of NEMA ICS 2, sizes 00 to 6.
+     * The rating of a contactor by which a motor is jogged or turned round while it runs: the next standard one from twice the motor's current on, for it makes
+     * and breaks the starting current each time (AC-4, IEC 60947-4-1, table 1). By North American practice the continuous ratings of NEMA ICS 2, sizes 00 to 6.
      *
      * @param amperes the motor's rated current
      */
-    static String contactorForJogging(Practice practice, double amperes) {
+    static String contactorForHeavyDuty(Practice practice, double amperes) {
         List<Integer> ratings =
                 switch (practice) {
                     case IEC -> IEC_CONTACTORS;
                     case NORTH_AMERICAN -> NEMA_CONTACTORS;
                 };
         return amperes(ratings.stream()
-                .filter(rating -> rating >= TIMES_FOR_JOGGING * amperes)
+                .filter(rating -> rating >= TIMES_FOR_HEAVY_DUTY * amperes)
                 .findFirst()
-                .orElse((int) Math.ceil(TIMES_FOR_JOGGING * amperes)));
+                .orElse((int) Math.ceil(TIMES_FOR_HEAVY_DUTY * amperes)));
     }
 
     /**

@@ -151,12 +151,15 @@ final class PowerPlan {
         }
     }
 
-    /** Two lines through a rectifier and a resistor into two motor leads, all of it behind poles of the brake contactor and fuses of its own. */
+    /**
+     * Two lines through a rectifier and a resistor into two motor leads: behind fuses of its own, and a pole of the brake contactor in each of the
+     * four, so that the motor's lines do not reach the rectifier while it runs.
+     */
     void brake() {
         String brake = tags.brake();
         draft.power("@1L1 " + tags.brakeFuse(1) + "[1-2] @25 " + brake + "[1-2] @21 " + tags.rectifier()
                 + "[~1-~2] @22 " + brake + "[4-3] @26 " + tags.brakeFuse(2) + "[2-1] @1L2");
         draft.power(tags.rectifier() + "[+] @23 " + tags.resistor() + "[1-2] @24 " + brake + "[5-6] @" + leads[0]);
-        draft.power(tags.rectifier() + "[-] @" + leads[1]);
+        draft.power(tags.rectifier() + "[-] @27 " + brake + "[7-8] @" + leads[1]);
     }
 }

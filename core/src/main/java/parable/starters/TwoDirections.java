@@ -19,8 +19,8 @@ final class TwoDirections extends LadderPart {
                     "aux",
                     "13-14 21-22" + (shows(Lamp.RUNNING) ? " 33-34" : "") + (shows(Lamp.STOPPED) ? " 41-42" : ""),
                     "rated",
-                    isJogged()
-                            ? Power.contactorForJogging(
+                    isJogged() || isPlugged()
+                            ? Power.contactorForHeavyDuty(
                                     wish.practice(), wish.motor().amperes())
                             : "");
         }
@@ -108,6 +108,11 @@ final class TwoDirections extends LadderPart {
     /** In jog the selector opens the seal-in of both directions. */
     private boolean isJogged() {
         return wish.has(Jogging.SELECTOR);
+    }
+
+    /** Whether the other direction can come in while the motor still turns, so that it is plugged. */
+    private boolean isPlugged() {
+        return wish.has(Directions.BUTTON_INTERLOCK) || wish.has(EndSwitches.TURN_ROUND);
     }
 
     private void ends() {

@@ -234,6 +234,50 @@ class PracticeRulesTest {
         assertThat(found(changed, Practice.IEC).contains("jog-duty")).isEqualTo(wrong);
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "Direct change, K1 K2, '', '', true",
+        "Direct change, K1, '', '', true",
+        "Direct change, K1 K2, 9 A, '', false",
+        "Direct change, K1 K2, 4 A, AC-3, true",
+        "Direct change, K1 K2, 4 A, AC-4, false",
+        "Direction selector, K2, '', '', false",
+        "Travel turned round, K1, '', '', true",
+        "Press platen, K1 K2, '', '', false",
+        "Juice separator, K1 K2, '', '', false",
+        "Wash pump, K1, '', '', false"
+    })
+    void aContactorThatTurnsAMotorRoundWhileItRunsIsMadeForIt(
+            String name, String tags, String rated, String category, boolean wrong) {
+        Sheet sheet = Examples.ofLibrary(name);
+        Sheet changed = sheet.withDevices(sheet.devices().stream()
+                .map(device -> List.of(tags.split(" ")).contains(device.tag()) ? set(device, rated, category) : device)
+                .toList());
+
+        assertThat(found(changed, Practice.IEC).contains("plugging-duty")).isEqualTo(wrong);
+    }
+
+    /** A contactor that stays in whatever the field does, or a relay whose coil is not in the field's circuit, protects from nothing. */
+    @ParameterizedTest
+    @CsvSource({
+        "K1[11-14], K1[11-14], false",
+        "K1[11-14] @2 K2, K2, true",
+        "M1[F1-F2] @F2 K1[A1-A2] @M, M1[F1-F2] @M, false",
+        "@F M1[F1-F2] @F2 K1[A1-A2] @M, @F M1[F1-F2] @M K1[A2-A1] @F, true"
+    })
+    void aFieldThatIsLostTakesTheArmatureOff(String before, String after, boolean wrong) throws RungSyntaxException {
+        Sheet changed = Examples.ofLibrary("DC drum");
+        for (Circuit circuit : Circuit.values()) {
+            List<Rung> rungs = new ArrayList<>();
+            for (Rung rung : changed.rungs(circuit)) {
+                rungs.add(new RungNotation(Set.of()).read(rung.text().replace(before, after)));
+            }
+            changed = changed.withRungs(circuit, rungs);
+        }
+
+        assertThat(found(changed, Practice.IEC).contains("field-loss")).isEqualTo(wrong);
+    }
+
     private static Device set(Device device, String rated, String category) {
         Map<String, String> settings = new LinkedHashMap<>(device.settings());
         settings.remove("rated");

@@ -12,10 +12,11 @@ import parable.parts.Nameplate;
 import parable.parts.Part;
 
 /**
- * {@code jog-duty}: a contactor by which a motor is jogged is neither rated twice what it carries nor said to be made for that. Jogging breaks the starting current each
- * time (utilization category AC-4, IEC 60947-4-1, table 1).
+ * {@code jog-duty} and {@code plugging-duty}: a contactor by which a motor is jogged, or turned round while it runs, is neither rated twice what it carries nor
+ * said to be made for that. Jogging breaks the starting current each time, plugging makes and breaks more than it (utilization category AC-4, IEC 60947-4-1,
+ * table 1).
  */
-final class JogDutyRule implements Rule {
+final class HeavyDutyRule implements Rule {
 
     private static final double TIMES = 2;
 
@@ -24,16 +25,26 @@ final class JogDutyRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         PowerPath power = new PowerPath(study.assembly());
         Set<String> jogged = jogged(study);
+        Set<String> plugged = new HashSet<>();
+        study.rehearsals()
+                .forEach(rehearsal -> plugged.addAll(rehearsal.mishaps().plugged()));
         for (Part contactor : study.switchingContactors().toList()) {
-            List<String> motors = power.motorsFedBy(contactor).stream()
-                    .filter(jogged::contains)
-                    .toList();
             double amperes = study.runningWays().through(contactor).stream()
                     .mapToDouble(RunningWays.Carried::amperes)
                     .max()
                     .orElse(0);
-            if (!motors.isEmpty() && amperes > 0 && !isMadeForIt(contactor, amperes)) {
-                findings.add(finding(contactor, motors, amperes));
+            if (amperes > 0 && !isMadeForIt(contactor, amperes)) {
+                List<String> motors = List.copyOf(power.motorsFedBy(contactor));
+                List<String> byJogging =
+                        motors.stream().filter(jogged::contains).toList();
+                List<String> byPlugging = motors.stream()
+                        .filter(motor -> plugged.contains(motor) && study.drivesAlone(contactor))
+                        .toList();
+                if (!byJogging.isEmpty()) {
+                    findings.add(jogging(contactor, byJogging, amperes));
+                } else if (!byPlugging.isEmpty()) {
+                    findings.add(plugging(contactor, byPlugging, amperes));
+                }
             }
         }
         return findings;
@@ -73,19 +84,39 @@ final class JogDutyRule implements Rule {
         return contactor.device().setting("rated").map(written -> Double.parseDouble(written.replaceAll(" ?A$", "")));
     }
 
-    private static Finding finding(Part contactor, List<String> motors, double amperes) {
-        String motor = Words.and(motors);
+    private static Finding jogging(Part contactor, List<String> motors, double amperes) {
+        return finding(
+                "jog-duty",
+                contactor,
+                Words.and(motors),
+                "jogged",
+                amperes,
+                "Each jog breaks the starting current, six to eight times the rated one.");
+    }
+
+    private static Finding plugging(Part contactor, List<String> motors, double amperes) {
+        return finding(
+                "plugging-duty",
+                contactor,
+                Words.and(motors),
+                "turned round while it runs",
+                amperes,
+                "A motor that is turned round while it runs takes more than its starting current.");
+    }
+
+    private static Finding finding(
+            String code, Part contactor, String motors, String how, double amperes, String because) {
         String carries = Nameplate.figure(Math.round(amperes * 10) / 10.0) + " A";
         return new Finding(
-                "jog-duty",
+                code,
                 Severity.WARNING,
                 List.of(contactor.tag()),
                 rated(contactor)
-                        .map(rated -> contactor.tag() + " is rated " + Nameplate.figure(rated) + " A, and " + motor
-                                + " is jogged by it with " + carries + ".")
-                        .orElse(motor + " is jogged by " + contactor.tag() + ", and nothing says what "
+                        .map(rated -> contactor.tag() + " is rated " + Nameplate.figure(rated) + " A, and " + motors
+                                + " is " + how + " by it with " + carries + ".")
+                        .orElse(motors + " is " + how + " by " + contactor.tag() + ", and nothing says what "
                                 + contactor.tag() + " is rated."),
-                "Each jog breaks the starting current, six to eight times the rated one. A contactor lasts if it is rated twice what the motor takes ("
-                        + carries + "), or is made for that (AC-4).");
+                because + " A contactor lasts if it is rated twice what the motor takes (" + carries
+                        + "), or is made for that (AC-4).");
     }
 }
