@@ -8,8 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import parable.circuit.Relabelling;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
 import parable.parts.Family;
+import parable.parts.Load;
 import parable.parts.Part;
 import parable.program.ProgramRun;
 
@@ -29,6 +33,7 @@ final class CarryOver {
     private final RunState before;
     private final Map<String, String> renamed = new HashMap<>();
     private final List<Optional<Integer>> survivors;
+    private final Relabelling names;
 
     CarryOver(Rig from, RunState before, Rig to) {
         this.from = from;
@@ -43,6 +48,33 @@ final class CarryOver {
         }
         survivors =
                 IntStream.range(0, from.parts.size()).mapToObj(this::survivorOf).toList();
+        names = new Relabelling(renamed, markings());
+    }
+
+    /** The leads of motors that are marked otherwise now. */
+    private Map<Terminal, String> markings() {
+        Map<Terminal, String> markings = new HashMap<>();
+        for (int p = 0; p < from.parts.size(); p++) {
+            Part old = from.parts.get(p);
+            List<Load> now =
+                    survivor(p).map(index -> to.parts.get(index).loads()).orElse(List.of());
+            for (int l = 0;
+                    l < Math.min(old.loads().size(), now.size())
+                            && !old.lineLeads().isEmpty();
+                    l++) {
+                Load load = old.loads().get(l);
+                markings.put(new Terminal(old.tag(), load.from()), now.get(l).from());
+                markings.put(new Terminal(old.tag(), load.to()), now.get(l).to());
+            }
+        }
+        return markings;
+    }
+
+    private Fault inNewNames(Fault fault) {
+        String place = Stream.of(fault.place().split("-"))
+                .map(marking -> names.of(new Terminal(fault.tag(), marking)).marking())
+                .collect(Collectors.joining("-"));
+        return new Fault(fault.kind(), names.of(new Terminal(fault.tag(), "")).tag(), place);
     }
 
     /** The position in the changed sheet of a part, empty if it is gone. */
@@ -84,7 +116,7 @@ final class CarryOver {
         }
         takeController(after);
         after.faults = before.faults.stream()
-                .map(fault -> fault.of(renamed.getOrDefault(fault.tag(), fault.tag())))
+                .map(this::inNewNames)
                 .filter(this::isStillPossible)
                 .toList();
         return after;
@@ -171,7 +203,7 @@ final class CarryOver {
         if (renamed.entrySet().stream().allMatch(entry -> entry.getKey().equals(entry.getValue()))) {
             return CHANGED;
         }
-        Sheet called = from.network.assembly().sheet().retagged(renamed);
+        Sheet called = from.network.assembly().sheet().relabelled(names);
         Sheet changed = to.network.assembly().sheet();
         boolean onlyCalled =
                 called.power().equals(changed.power()) && called.control().equals(changed.control());

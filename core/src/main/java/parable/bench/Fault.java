@@ -202,9 +202,4 @@ public record Fault(Kind kind, String tag, String place) {
     private static String between(Load load) {
         return load.from() + "-" + load.to();
     }
-
-    /** The same fault of the device that has this tag. */
-    Fault of(String other) {
-        return new Fault(kind, other, place);
-    }
 }

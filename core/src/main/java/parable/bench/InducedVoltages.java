@@ -58,19 +58,21 @@ final class InducedVoltages {
 
     /** The three leads of a motor that turns by itself, each a third of a turn behind the one before; of one with six leads none. */
     private void noteField(Rig rig, int part, double volts, double speed) {
-        boolean three = Rig.LINES.stream().allMatch(line -> rig.network
-                .node(new Terminal(rig.parts.get(part).tag(), line))
-                .isPresent());
+        List<String> lines = rig.parts.get(part).lineLeads();
+        boolean three = !lines.isEmpty()
+                && lines.stream().allMatch(line -> rig.network
+                        .node(new Terminal(rig.parts.get(part).tag(), line))
+                        .isPresent());
         boolean star = rig.parts.get(part).loads().stream().allMatch(Load::endsAtStarPoint);
         boolean free = three
-                && Rig.LINES.stream()
+                && lines.stream()
                         .map(line -> rig.node(part, line))
                         .allMatch(node -> solution.state(node) == NodeState.DEAD
                                 && !solution.joined(node, solution.network().earth()));
-        for (int line = 0; free && star && line < Rig.LINES.size(); line++) {
+        for (int line = 0; free && star && line < lines.size(); line++) {
             double angle = -Math.signum(speed) * 2 * Math.PI * line / 3;
             Potential there = new Potential(volts * Math.cos(angle), volts * Math.sin(angle), 0);
-            int node = rig.node(part, Rig.LINES.get(line));
+            int node = rig.node(part, lines.get(line));
             for (int other = 0; other < solution.network().nodeCount(); other++) {
                 if (other == node || Rig.isOne(solution, other, node)) {
                     open.put(other, there);
@@ -80,7 +82,7 @@ final class InducedVoltages {
     }
 
     private void note(Rig rig, int part, String line, double[] ratio, double speed) {
-        List<String> lines = Rig.LINES;
+        List<String> lines = rig.parts.get(part).lineLeads();
         int at = lines.indexOf(line);
         Potential next = potential(rig, part, lines.get((at + 1) % lines.size()));
         Potential last = potential(rig, part, lines.get((at + 2) % lines.size()));

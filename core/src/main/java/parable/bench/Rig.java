@@ -27,9 +27,6 @@ import parable.program.ScanPlan;
 /** What does not change during a run: the network and which contacts move together. */
 final class Rig {
 
-    /** The terminals of a three-phase motor that its lines lead to. */
-    static final List<String> LINES = List.of("U1", "V1", "W1");
-
     /** In A. */
     private static final double NO_CURRENT = 1e-6;
 
@@ -302,10 +299,7 @@ final class Rig {
 
     /** The one of a motor's three lines at which no current comes in while it does at the others. */
     Optional<String> openLine(int part, Solution solution) {
-        if (!parts.get(part).terminals().containsAll(LINES)) {
-            return Optional.empty();
-        }
-        List<String> open = LINES.stream()
+        List<String> open = parts.get(part).lineLeads().stream()
                 .filter(line -> comingIn(part, line, solution) < NO_CURRENT)
                 .toList();
         return open.size() == 1 && !isFed(part, open.get(0), solution) ? Optional.of(open.get(0)) : Optional.empty();
@@ -313,7 +307,7 @@ final class Rig {
 
     /** Whether a line is on the same supply as another of the motor's. */
     private boolean isFed(int part, String line, Solution solution) {
-        return LINES.stream()
+        return parts.get(part).lineLeads().stream()
                 .filter(other -> !other.equals(line))
                 .anyMatch(other -> solution.joined(node(part, line), node(part, other)));
     }

@@ -14,8 +14,8 @@ import parable.parts.Part;
 import parable.parts.Source;
 
 /**
- * How far the voltage of a transformer sags under what it feeds. A coil with its armature open takes many times what it takes later: too small a transformer does not
- * pull a large contactor in. What is in series with another load does not count.
+ * How far the voltage of a transformer sags under what it feeds, and that of a DC supply that is asked for more than it gives. A coil with its armature open takes many times
+ * what it takes later: too small a transformer does not pull a large contactor in. What is in series with another load does not count.
  */
 final class Sagging {
 
@@ -45,9 +45,7 @@ final class Sagging {
         Map<Terminal, Double> shares = new HashMap<>();
         for (Part part : network.assembly().parts()) {
             for (Source source : part.sources()) {
-                double share = source.drop() > 0
-                        ? Math.round(STEPS / (1 + source.drop() * voltAmperes(part, source))) / STEPS
-                        : 1;
+                double share = source.sags() ? Math.round(STEPS * source.share(voltAmperes(part, source))) / STEPS : 1;
                 if (share < 1) {
                     shares.put(new Terminal(part.tag(), source.live()), share);
                 }

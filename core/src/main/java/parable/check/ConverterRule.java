@@ -14,7 +14,7 @@ import parable.parts.Source;
 /**
  * What is said of a transformer or a DC supply that feeds coils, lamps or horns. {@code grounded-side-without-conductor} and {@code floating-supply}: a first
  * earth fault goes unseen (IEC 60204-1, 9.4.3.1). {@code transformer-too-small}: what it feeds takes more than it is rated for, or the last coil that pulls
- * in takes it down (IEC 61558-2-2). {@code secondary-unprotected}: no fuse between it and what it feeds (IEC 60204-1, 7.2.4; NFPA 79, 7.2.7).
+ * in takes it down (IEC 61558-2-2). {@code supply-too-small}: a DC supply cannot give what it feeds. {@code secondary-unprotected}: no fuse between it and what it feeds (IEC 60204-1, 7.2.4; NFPA 79, 7.2.7).
  */
 final class ConverterRule implements Rule {
 
@@ -46,6 +46,11 @@ final class ConverterRule implements Rule {
             findings.add(floats(part, source));
         } else if (!isEarthed(study, part)) {
             findings.add(notLinked(part, source));
+        }
+        double amperes = fed.stream().mapToDouble(ConverterRule::voltAmperes).sum()
+                / source.rated().volts();
+        if (source.following().get().law() == Source.Law.REGULATED && amperes > ratedAmperes(part)) {
+            findings.add(asksTooMuch(part, amperes));
         }
         boolean transformer = source.following().get().law() == Source.Law.IN_PROPORTION;
         if (transformer) {
@@ -125,6 +130,28 @@ final class ConverterRule implements Rule {
                         most),
                 "The voltage sinks when a contactor is to pull in, and it chatters and burns its contacts, or stays out."
                         + " Take a larger one, by its data for short times.");
+    }
+
+    /** What a DC supply says that it gives, in A; without limit if it says nothing. */
+    private static double ratedAmperes(Part part) {
+        return part.device()
+                .setting("rated")
+                .map(written -> Double.parseDouble(written.replaceAll(" ?A$", "")))
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private static Finding asksTooMuch(Part part, double amperes) {
+        return new Finding(
+                "supply-too-small",
+                Severity.ERROR,
+                List.of(part.tag()),
+                String.format(
+                        Locale.ROOT,
+                        "%s is rated %s; the coils, lamps and horns behind it take %.1f A together.",
+                        part.tag(),
+                        part.device().setting("rated").orElse("too little"),
+                        amperes),
+                "With all of it on, its voltage sinks and relays let go. Take a larger one.");
     }
 
     private static Finding unprotected(Part part) {

@@ -21,7 +21,7 @@ final class ReversalRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         List<Part> contactors = study.switchingContactors().toList();
         for (Part motor : study.parts(Family.MOTOR).toList()) {
-            if (!motor.terminals().containsAll(List.of("U1", "V1", "W1"))) {
+            if (motor.lineLeads().isEmpty()) {
                 continue;
             }
             double[] turns = contactors.stream()
@@ -53,14 +53,14 @@ final class ReversalRule implements Rule {
         BitSet closed = study.closed(
                 (part, contact) -> Study.isFeed(part, contact) || contact.pole() && part.equals(contactor));
         Solution solution = study.solution(closed);
-        Potential first = at(study, solution, motor, "V1").minus(at(study, solution, motor, "U1"));
-        Potential second = at(study, solution, motor, "W1").minus(at(study, solution, motor, "U1"));
+        Potential first = at(study, solution, motor, 1).minus(at(study, solution, motor, 0));
+        Potential second = at(study, solution, motor, 2).minus(at(study, solution, motor, 0));
         double cross = first.real() * second.imaginary() - first.imaginary() * second.real();
         double size = first.alternating() * second.alternating();
         return size < LEAST || !solution.shorts().isEmpty() || !study.drives(solution) ? 0 : cross / size;
     }
 
-    private static Potential at(Study study, Solution solution, Part motor, String marking) {
-        return solution.potential(study.node(motor, marking));
+    private static Potential at(Study study, Solution solution, Part motor, int line) {
+        return solution.potential(study.node(motor, motor.lineLeads().get(line)));
     }
 }

@@ -58,7 +58,8 @@ final class SequenceRule implements Rule {
     }
 
     private static boolean hasSixLeads(Study study, String motor) {
-        return study.assembly().part(motor).orElseThrow().terminals().contains("U2");
+        Part part = study.assembly().part(motor).orElseThrow();
+        return !part.lineLeads().isEmpty() && !part.loads().get(0).endsAtStarPoint();
     }
 
     private static double rated(Study study, String motor) {

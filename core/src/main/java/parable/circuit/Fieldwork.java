@@ -2,11 +2,9 @@ package parable.circuit;
 
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -91,14 +89,14 @@ public record Fieldwork(WiringMethod method, List<WireChoice> choices, List<Wire
         return readings.stream().filter(one -> !one.step().equals(step));
     }
 
-    /** After devices were given other tags; {@code words} does so in a text. */
-    Fieldwork retagged(Map<String, String> tags, UnaryOperator<String> words) {
+    /** After devices and terminals were given other names. */
+    Fieldwork relabelled(Relabelling names) {
         return new Fieldwork(
                 method,
-                choices.stream().map(wire -> wire.retagged(tags)).toList(),
-                wires.stream().map(wire -> wire.retagged(tags)).toList(),
+                choices.stream().map(wire -> wire.relabelled(names)).toList(),
+                wires.stream().map(wire -> wire.relabelled(names)).toList(),
                 readings.stream()
-                        .map(one -> new Reading(words.apply(one.step()), one.found(), one.remark(), one.by(), one.on()))
+                        .map(one -> new Reading(names.words(one.step()), one.found(), one.remark(), one.by(), one.on()))
                         .toList());
     }
 }

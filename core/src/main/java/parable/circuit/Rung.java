@@ -2,7 +2,6 @@ package parable.circuit;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -61,20 +60,19 @@ public record Rung(List<RungItem> items, String remark) {
         return changed.equals(items) ? this : new Rung(changed, remark);
     }
 
-    /** This rung after devices were given other tags, from the old to the new; the same object if it has none of them. */
-    Rung retagged(Map<String, String> tags) {
-        return changed(item -> retagged(item, tags));
+    /** This rung after devices and terminals were given other names; the same object if it has none of them. */
+    Rung relabelled(Relabelling names) {
+        return changed(item -> relabelled(item, names));
     }
 
-    private static RungItem retagged(RungItem item, Map<String, String> tags) {
+    private static RungItem relabelled(RungItem item, Relabelling names) {
         if (item instanceof RungItem.Passage passage) {
-            String tag = tags.getOrDefault(passage.tag(), passage.tag());
-            return new RungItem.Passage(tag, passage.from(), passage.to());
+            Terminal from = names.of(new Terminal(passage.tag(), passage.from()));
+            Terminal to = names.of(new Terminal(passage.tag(), passage.to()));
+            return new RungItem.Passage(from.tag(), from.marking(), to.marking());
         }
         if (item instanceof RungItem.Landing landing) {
-            Terminal terminal = landing.terminal();
-            String tag = tags.getOrDefault(terminal.tag(), terminal.tag());
-            return new RungItem.Landing(new Terminal(tag, terminal.marking()));
+            return new RungItem.Landing(names.of(landing.terminal()));
         }
         return item;
     }

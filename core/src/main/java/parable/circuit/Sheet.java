@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import parable.program.Program;
 
@@ -36,8 +34,6 @@ public record Sheet(
         Optional<Program> program,
         Fieldwork fieldwork,
         Extras extras) {
-
-    private static final Pattern WORD = Pattern.compile("[A-Za-z0-9]+(\\.[A-Za-z0-9]+)*");
 
     /** Not modified: the lists are copied. */
     public Sheet {
@@ -122,23 +118,24 @@ public record Sheet(
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
     public Sheet retagged(Map<String, String> tags) {
+        return relabelled(new Relabelling(tags, Map.of()));
+    }
+
+    /** This sheet after devices and terminals were given other names. */
+    public Sheet relabelled(Relabelling names) {
+        Map<String, String> tags = names.tags();
         return new Sheet(
                 name,
                 duty,
                 rails,
                 devices.stream().map(device -> device.retagged(tags)).toList(),
-                power.stream().map(rung -> rung.retagged(tags)).toList(),
-                control.stream().map(rung -> rung.retagged(tags)).toList(),
+                power.stream().map(rung -> rung.relabelled(names)).toList(),
+                control.stream().map(rung -> rung.relabelled(names)).toList(),
                 accepted.stream().map(one -> one.retagged(tags)).toList(),
-                claims.stream().map(one -> retagged(one, tags)).toList(),
+                claims.stream().map(names::words).toList(),
                 program.map(one -> one.renamed(tags)),
-                fieldwork.retagged(tags, words -> retagged(words, tags)),
+                fieldwork.relabelled(names),
                 extras);
-    }
-
-    private static String retagged(String sentence, Map<String, String> tags) {
-        return WORD.matcher(sentence)
-                .replaceAll(word -> Matcher.quoteReplacement(tags.getOrDefault(word.group(), word.group())));
     }
 
     /** This sheet with other rails. */

@@ -1,6 +1,5 @@
 package parable.circuit;
 
-import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -14,11 +13,6 @@ public record Terminal(String tag, String marking) implements Comparable<Termina
     public Terminal {
         Objects.requireNonNull(tag, "tag");
         Objects.requireNonNull(marking, "marking");
-    }
-
-    /** The same terminal after devices were given other tags, from the old to the new. */
-    public Terminal retagged(Map<String, String> tags) {
-        return new Terminal(tags.getOrDefault(tag, tag), marking);
     }
 
     /** As any record's; written out, because terminals are looked up so often that the generated one is felt. */

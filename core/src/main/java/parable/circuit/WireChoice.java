@@ -1,7 +1,5 @@
 package parable.circuit;
 
-import java.util.Map;
-
 /**
  * A wire that somebody wants between two terminals of one wire number, whatever would be shortest.
  *
@@ -15,8 +13,8 @@ public record WireChoice(Terminal one, Terminal other) {
         return one.equals(first) && other.equals(second) || one.equals(second) && other.equals(first);
     }
 
-    WireChoice retagged(Map<String, String> tags) {
-        return new WireChoice(one.retagged(tags), other.retagged(tags));
+    WireChoice relabelled(Relabelling names) {
+        return new WireChoice(names.of(one), names.of(other));
     }
 
     /** As it is written in a job file: {@code S1:13 K1:13}. */

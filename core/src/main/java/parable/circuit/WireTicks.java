@@ -2,7 +2,6 @@ package parable.circuit;
 
 import java.util.Collections;
 import java.util.EnumSet;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -25,8 +24,8 @@ public record WireTicks(Terminal from, Terminal to, Set<Tick> ticks) {
         return from.equals(one) && to.equals(other) || from.equals(other) && to.equals(one);
     }
 
-    WireTicks retagged(Map<String, String> tags) {
-        return new WireTicks(from.retagged(tags), to.retagged(tags), ticks);
+    WireTicks relabelled(Relabelling names) {
+        return new WireTicks(names.of(from), names.of(to), ticks);
     }
 
     /** As it is written in a job file: {@code S1:13 K1:13 done tugged}. */

@@ -96,14 +96,17 @@ final class Fitting {
         }
         boolean operator = WITH_BLOCKS.contains(wanted) || wanted.equals("selector") || wanted.equals("pilot-lamp");
         Device device = new Device(tag, "", wanted, "", operator ? "door" : "panel", Map.of(), Extras.NONE);
-        put(withVoltage(WITH_BLOCKS.contains(wanted) ? device.with("blocks", " ") : device));
+        put(asWanted(WITH_BLOCKS.contains(wanted) ? device.with("blocks", " ") : device));
     }
 
-    private Device withVoltage(Device device) {
+    private Device asWanted(Device device) {
         return switch (device.kind()) {
             case "contactor", "control-relay", "timer", "solenoid" -> device.with("coil", voltage);
             case "pilot-lamp", "illuminated-button" -> device.with("lamp", voltage);
             case "horn" -> device.with("rated", voltage);
+            case "three-phase-motor" -> device.tag().startsWith("MTR")
+                    ? device.with("lead-marking", "T1 T2 T3 T4 T5 T6")
+                    : device;
             default -> device;
         };
     }

@@ -138,8 +138,7 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     static boolean isThreePhaseMotor(Part part) {
-        return part.family() == Family.MOTOR
-                && part.loads().stream().anyMatch(load -> load.from().equals("W1"));
+        return !part.lineLeads().isEmpty();
     }
 
     @Override

@@ -11,8 +11,8 @@ import parable.parts.Part;
 import parable.parts.Source;
 
 /**
- * What is left of the voltage of a sheet's transformers in the worst case: everything that can hang on them does, and the largest coil among it
- * is just pulling in. So a proof does not call certain what a transformer that is too small does not bring about. Coils that pull in at the same instant take more, which is
+ * What is left of the voltage of a sheet's transformers and DC supplies in the worst case: everything that can hang on them does, and the largest coil among it
+ * is just pulling in. So a proof does not call certain what one that is too small does not bring about. Coils that pull in at the same instant take more, which is
  * left out, and so is what is in series with another load.
  */
 public final class WorstSag {
@@ -28,7 +28,7 @@ public final class WorstSag {
     }
 
     /**
-     * Some defects with what transformers lose in the worst case beside them; the same where every source holds its voltage.
+     * Some defects with what transformers and supplies lose in the worst case beside them; the same where every source holds its voltage.
      *
      * @param network as it is drawn
      */
@@ -41,8 +41,8 @@ public final class WorstSag {
         Map<Terminal, Double> shares = new HashMap<>(others.shares());
         for (Part part : network.assembly().parts()) {
             for (Source source : part.sources()) {
-                if (source.drop() > 0) {
-                    double share = 1 / (1 + source.drop() * voltAmperes(part, source));
+                if (source.sags()) {
+                    double share = source.share(voltAmperes(part, source));
                     shares.merge(new Terminal(part.tag(), source.live()), share, (one, other) -> one * other);
                 }
             }

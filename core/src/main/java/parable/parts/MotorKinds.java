@@ -2,7 +2,7 @@ package parable.parts;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 
 /** Motors. Terminals by IEC 60034-8, those of DC motors by common practice. */
 final class MotorKinds {
@@ -29,6 +29,9 @@ final class MotorKinds {
 
     private static final double FIELD_BY_POWER = 0.35;
 
+    private static final int PHASES = 3;
+    private static final List<String> LEAD_MARKINGS = List.of("U1 V1 W1 U2 V2 W2", "T1 T2 T3 T4 T5 T6");
+
     private MotorKinds() {}
 
     static List<PartKind> all() {
@@ -36,7 +39,16 @@ final class MotorKinds {
                 new PartKind(
                         "three-phase-motor",
                         Family.MOTOR,
-                        List.of("voltage", "power", "current", "leads", "drives", "load", "run-up", "rotor"),
+                        List.of(
+                                "voltage",
+                                "power",
+                                "current",
+                                "leads",
+                                "lead-marking",
+                                "drives",
+                                "load",
+                                "run-up",
+                                "rotor"),
                         MotorKinds::threePhaseMotor),
                 new PartKind(
                         "single-phase-motor",
@@ -52,7 +64,7 @@ final class MotorKinds {
 
     /**
      * Three leads U1, V1, W1 with the windings joined inside in star, or six leads with each winding made for the line
-     * voltage. The current is that of the nameplate, or else as {@link RatedCurrent} has it; efficiency and power factor, taken as equal, follow from it by
+     * voltage. By North American practice they are marked T1 to T6, T1-T4 being the first winding (NEMA MG 1). The current is that of the nameplate, or else as {@link RatedCurrent} has it; efficiency and power factor, taken as equal, follow from it by
      * P = sqrt3 U I eta cosphi.
      */
     private static Part threePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
@@ -64,9 +76,15 @@ final class MotorKinds {
         double voltAmperes = line.volts() * inLine / Math.sqrt(3);
         double powerFactor =
                 Math.max(LEAST_POWER_FACTOR, Math.min(MOST_POWER_FACTOR, Math.sqrt(watts / 3 / voltAmperes)));
-        List<Load> windings = Stream.of("U", "V", "W")
-                .map(phase ->
-                        winding(phase + "1", six ? phase + "2" : Part.STAR_POINT, winding, voltAmperes, powerFactor))
+        List<String> leads = List.of(settings.oneOf("lead-marking", LEAD_MARKINGS, LEAD_MARKINGS.get(0))
+                .split(" "));
+        List<Load> windings = IntStream.range(0, PHASES)
+                .mapToObj(phase -> winding(
+                        leads.get(phase),
+                        six ? leads.get(PHASES + phase) : Part.STAR_POINT,
+                        winding,
+                        voltAmperes,
+                        powerFactor))
                 .toList();
         double amperes = voltAmperes / winding.volts();
         return part.loads(windings)

@@ -54,9 +54,17 @@ public record Part(
         bare = List.copyOf(bare);
     }
 
+    /** The markings at which the three lines of a three-phase motor begin, in their order: U1, V1, W1 or T1, T2, T3; none of anything else. */
+    public List<String> lineLeads() {
+        boolean threePhase = family == Family.MOTOR
+                && loads.size() == 3
+                && loads.stream().allMatch(load -> load.rated().kind() == CurrentKind.AC);
+        return threePhase ? loads.stream().map(Load::from).toList() : List.of();
+    }
+
     /** Whether a source of it gives less voltage the more is drawn from it. */
     public boolean sags() {
-        return sources.stream().anyMatch(source -> source.drop() > 0);
+        return sources.stream().anyMatch(Source::sags);
     }
 
     /** The device's tag. */

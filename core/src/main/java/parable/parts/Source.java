@@ -32,12 +32,32 @@ public record Source(
      * @param load the input's position among the device's loads
      * @param law how
      * @param drop the share of its voltage that every VA drawn from it takes away, 0 for one that is stiff
+     * @param most the most in VA that it gives; what would take more gets less voltage instead. Infinite for one without such a limit
      */
-    public record Following(int load, Law law, double drop) {}
+    public record Following(int load, Law law, double drop, double most) {
 
-    /** The share of its voltage that every VA drawn from it takes away, 0 for one that is stiff. */
-    public double drop() {
-        return following.map(Following::drop).orElse(0.0);
+        /** One that nothing weakens. */
+        Following(int load, Law law) {
+            this(load, law, 0, Double.POSITIVE_INFINITY);
+        }
+    }
+
+    /** Whether what hangs on it can weaken it. */
+    public boolean sags() {
+        return following
+                .filter(one -> one.drop() > 0 || one.most() < Double.POSITIVE_INFINITY)
+                .isPresent();
+    }
+
+    /**
+     * The share of its voltage that it still gives.
+     *
+     * @param voltAmperes what hangs on it would take at full voltage, in VA
+     */
+    public double share(double voltAmperes) {
+        return following
+                .map(one -> voltAmperes > one.most() ? one.most() / voltAmperes : 1 / (1 + one.drop() * voltAmperes))
+                .orElse(1.0);
     }
 
     /** How the output of a device follows its input. */

@@ -7,6 +7,9 @@ import java.util.Optional;
 /** Where the power comes from and what converts it. Terminals by IEC 60445. */
 final class SupplyKinds {
 
+    /** Where a regulated supply begins to give less voltage instead of more current; practice, 1.1 to 1.5. */
+    private static final double ABOVE_RATING = 1.2;
+
     private static final RatedVoltage LINE_BY_DEFAULT = new RatedVoltage(400, CurrentKind.AC);
     private static final RatedVoltage PHASE_BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);
     private static final Drive PRESENT_OR_LOST = new Drive.ByHand(Map.of(Verb.LOSE, 0, Verb.RESTORE, 1));
@@ -36,7 +39,11 @@ final class SupplyKinds {
                         Family.CONVERTER,
                         List.of("primary", "secondary", "rated", "secondary-side"),
                         SupplyKinds::controlTransformer),
-                new PartKind("dc-supply", Family.CONVERTER, List.of("input", "output", "minus"), SupplyKinds::dcSupply),
+                new PartKind(
+                        "dc-supply",
+                        Family.CONVERTER,
+                        List.of("input", "output", "rated", "minus"),
+                        SupplyKinds::dcSupply),
                 new PartKind("rectifier", Family.CONVERTER, List.of("input"), SupplyKinds::rectifier),
                 new PartKind("resistor", Family.RESISTOR, List.of("resistance", "power"), SupplyKinds::resistor),
                 new PartKind("metal-part", Family.METALWORK, List.of(), SupplyKinds::metalPart));
@@ -80,7 +87,8 @@ final class SupplyKinds {
                         "X1",
                         secondary,
                         0,
-                        Optional.of(new Source.Following(0, Source.Law.IN_PROPORTION, regulation(rated) / rated)),
+                        Optional.of(new Source.Following(
+                                0, Source.Law.IN_PROPORTION, regulation(rated) / rated, Double.POSITIVE_INFINITY)),
                         grounded)))
                 .bareTerminals("PE")
                 .build();
@@ -91,15 +99,23 @@ final class SupplyKinds {
         return 0.12 * Math.pow(25 / voltAmperes, 0.22);
     }
 
-    /** L-N in, plus and minus out; minus floats unless it is grounded. */
+    /** L-N in, plus and minus out; minus floats unless it is grounded. It gives a fifth more than it is rated for, and without a rating whatever is asked. */
     private static Part dcSupply(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage input = settings.voltage("input", PHASE_BY_DEFAULT);
         RatedVoltage output = settings.voltage("output", new RatedVoltage(24, CurrentKind.DC));
+        double rated = settings.quantity("rated", "A", 0.1, 1000, Double.POSITIVE_INFINITY);
         boolean grounded = settings.oneOf("minus", List.of("floating", "grounded"), "floating")
                 .equals("grounded");
         return part.loads(List.of(
                         Load.ofPower("L", "N", LoadRole.INPUT, input, 60, 0.9).electronic()))
-                .sources(List.of(follower("-", "+", output, Source.Law.REGULATED, grounded)))
+                .sources(List.of(new Source(
+                        "-",
+                        "+",
+                        output,
+                        0,
+                        Optional.of(new Source.Following(
+                                0, Source.Law.REGULATED, 0, ABOVE_RATING * output.volts() * rated)),
+                        grounded)))
                 .bareTerminals("PE")
                 .build();
     }
@@ -110,13 +126,9 @@ final class SupplyKinds {
         RatedVoltage output = new RatedVoltage(RECTIFIED * input.volts(), CurrentKind.DC);
         return part.loads(List.of(Load.ofPower("~1", "~2", LoadRole.INPUT, input, 500, 0.9)
                         .electronic()))
-                .sources(List.of(follower("-", "+", output, Source.Law.RECTIFIED, false)))
+                .sources(List.of(new Source(
+                        "-", "+", output, 0, Optional.of(new Source.Following(0, Source.Law.RECTIFIED)), false)))
                 .build();
-    }
-
-    private static Source follower(
-            String reference, String live, RatedVoltage rated, Source.Law law, boolean grounded) {
-        return new Source(reference, live, rated, 0, Optional.of(new Source.Following(0, law, 0)), grounded);
     }
 
     /** Metal that can be touched and is no device: a mounting plate, a door, the case of a station. It has a terminal for its protective conductor. */

@@ -132,7 +132,19 @@ final class FieldWiring {
         String back = railOf(graph.railsFrom(coil.to()).iterator().next());
         String input = part(coil).loads().get(coil.load()).rated().toString();
         String supply = panel.tag(american ? "PS" : "G", american ? 1 : 2);
-        panel.device("dc-supply", supply, "24 V supply", "panel", "input", input, "output", DC_24, "minus", "grounded");
+        panel.device(
+                "dc-supply",
+                supply,
+                "24 V supply",
+                "panel",
+                "input",
+                input,
+                "output",
+                DC_24,
+                "rated",
+                "2.5 A",
+                "minus",
+                "grounded");
         String fuse = panel.tag(american ? "FU" : "F", american ? 1 : 3);
         panel.device("fuse", fuse, "Fuse of the 24 V", "panel", "rated", "2 A");
         plus = panel.rail("P");

@@ -271,11 +271,12 @@ final class Conductions {
     /** Whether the order of the phases at a three-phase motor is the reverse one, or one winding of another motor is exchanged against the others. */
     private boolean isReversed(Solution solution, int motor) {
         String tag = parts.get(motor).tag();
-        if (!parts.get(motor).terminals().containsAll(List.of("U1", "V1", "W1"))) {
+        List<String> leads = parts.get(motor).lineLeads();
+        if (leads.isEmpty()) {
             return product(solution, motor) < 0;
         }
-        Potential first = potential(solution, tag, "V1").minus(potential(solution, tag, "U1"));
-        Potential second = potential(solution, tag, "W1").minus(potential(solution, tag, "U1"));
+        Potential first = potential(solution, tag, leads.get(1)).minus(potential(solution, tag, leads.get(0)));
+        Potential second = potential(solution, tag, leads.get(2)).minus(potential(solution, tag, leads.get(0)));
         boolean field = first.alternating() * second.alternating() > LEAST_FIELD;
         return field && first.real() * second.imaginary() - first.imaginary() * second.real() > 0;
     }

@@ -115,7 +115,7 @@ final class Limits {
         }
         if (machine.parts().stream().anyMatch(Part::sags)) {
             sentences.add(
-                    "Transformers are taken at what they give while the largest coil behind them pulls in and all else there is at work; coils"
+                    "Transformers and DC supplies are taken at what they give while the largest coil behind them pulls in and all else there is at work; coils"
                             + " that pull in at the same instant take more.");
         }
         if (!machine.motors().isEmpty()) {

@@ -127,6 +127,8 @@ final class BottleRinser {
                 "230 V AC",
                 "output",
                 "24 V DC",
+                "rated",
+                "2.5 A",
                 "minus",
                 "grounded");
         draft.device("fuse", "F3", "Fuse of the 24 V", "panel", "rated", "2 A");

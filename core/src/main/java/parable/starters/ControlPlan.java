@@ -100,6 +100,8 @@ final class ControlPlan {
                         wish.motor().voltageToNeutral(),
                         "output",
                         DIRECT,
+                        "rated",
+                        "2.5 A",
                         "minus",
                         "grounded");
             }
@@ -186,6 +188,8 @@ final class ControlPlan {
                     volts(),
                     "output",
                     DIRECT,
+                    "rated",
+                    "2.5 A",
                     "minus",
                     "grounded");
         }

@@ -85,6 +85,8 @@ final class PowerPlan {
                 motor.current(),
                 "leads",
                 wish.has(Running.DIRECT) ? "" : "6",
+                "lead-marking",
+                wish.practice() == Practice.IEC ? "" : "T1 T2 T3 T4 T5 T6",
                 "drives",
                 motor.drives(),
                 "load",
@@ -112,13 +114,12 @@ final class PowerPlan {
     }
 
     private String lead(int phase) {
-        String letter = "UVW".substring(phase, phase + 1);
         if (wish.has(Running.DIRECT)) {
-            return " @" + leads[phase] + " " + tags.motor() + "[" + letter + "1]";
+            return " @" + leads[phase] + " " + tags.motor() + "[" + beginning(phase) + "]";
         }
         String pole = (2 * phase + 1) + "-" + (2 * phase + 2);
-        return " @" + beginning(phase) + " " + tags.motor() + "[" + letter + "1-" + letter + "2] @" + end(phase) + " "
-                + tags.star() + "[" + pole + "] @star";
+        return " @" + beginning(phase) + " " + tags.motor() + "[" + beginning(phase) + "-" + end(phase) + "] @"
+                + end(phase) + " " + tags.star() + "[" + pole + "] @star";
     }
 
     private String beginning(int phase) {

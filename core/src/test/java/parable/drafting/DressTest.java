@@ -12,10 +12,18 @@ import parable.Examples;
 import parable.bench.Action;
 import parable.bench.Bench;
 import parable.bench.Condition;
+import parable.bench.Fault;
 import parable.circuit.Device;
+import parable.circuit.Extras;
+import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Practice;
+import parable.circuit.Reading;
+import parable.circuit.Rung;
 import parable.circuit.Sheet;
+import parable.circuit.Terminal;
+import parable.circuit.Tick;
+import parable.circuit.WireChoice;
 import parable.parts.Verb;
 import parable.scenario.Outcome;
 import parable.scenario.Player;
@@ -66,6 +74,47 @@ class DressTest {
                 .extracting(Device::tag)
                 .contains("F", "R", "OL", "CB1", "MTR1", "PB1", "LS1", "LS2", "MI", "LT1");
         assertThat(platen.device("MI").orElseThrow().setting("between")).hasValue("F R");
+    }
+
+    /** NEMA MG 1: T1-T4, T2-T5 and T3-T6 are the windings of a motor with six leads. */
+    @Test
+    void theLeadsOfAMotorAreMarkedAsInThePractice() throws Exception {
+        Sheet mill = Dress.of(Examples.pressHouse(), Practice.NORTH_AMERICAN)
+                .sheet("Mill")
+                .orElseThrow();
+
+        assertThat(Examples.fitted(mill).part("MTR1").orElseThrow().loads())
+                .extracting(load -> load.from() + "-" + load.to())
+                .containsExactly("T1-T4", "T2-T5", "T3-T6");
+        assertThat(mill.power())
+                .extracting(Rung::text)
+                .anyMatch(text -> text.contains("MTR1[T1-T4]"))
+                .noneMatch(text -> text.contains("[U1"));
+    }
+
+    /** What was measured at a lead, wired to it or put out of order stays with it. */
+    @Test
+    void whatIsKnownOfALeadGoesWithIt() throws Exception {
+        Sheet pump = Examples.washPump();
+        Terminal lead = new Terminal("M1", "U1");
+        Terminal overload = new Terminal("F2", "2");
+        Sheet noted = pump.withFieldwork(Fieldwork.NONE
+                .choosing(List.of(new WireChoice(overload, lead)))
+                .ticked(overload, lead, Tick.DONE, true)
+                .with(new Reading("dead: touch nothing: Ohms from F2 2 to M1 U1", "0.1 ohm", "", "", "")));
+        Job job = new Job("Cellar", Practice.IEC, List.of(noted), Extras.NONE);
+        Sheet dressed = Dress.of(job, Practice.NORTH_AMERICAN).sheets().get(0);
+        Fieldwork there = dressed.fieldwork();
+
+        assertThat(there.choices()).hasToString("[OL:2 MTR1:T1]");
+        assertThat(there.ticks(new Terminal("OL", "2"), new Terminal("MTR1", "T1")))
+                .containsExactly(Tick.DONE);
+        assertThat(there.reading("dead: touch nothing: Ohms from OL 2 to MTR1 T1"))
+                .isPresent();
+        Bench bench = Bench.of(Examples.fitted(pump));
+        bench.set(new Fault(Fault.Kind.OFF, "M1", "U1"), true);
+        assertThat(bench.on(Examples.fitted(dressed), 0).moment().faults())
+                .containsExactly(new Fault(Fault.Kind.OFF, "MTR1", "T1"));
     }
 
     @Test

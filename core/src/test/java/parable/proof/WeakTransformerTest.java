@@ -43,7 +43,8 @@ class WeakTransformerTest {
                     assertThat(claim.verdict()).isEqualTo(verdict);
                     assertThat(claim.text()).contains(words);
                 });
-        assertThat(proof.limits()).anyMatch(limit -> limit.startsWith("Transformers are taken at what they give"));
+        assertThat(proof.limits())
+                .anyMatch(limit -> limit.startsWith("Transformers and DC supplies are taken at what they give"));
     }
 
     /** What the rules say never pulls in the proof does not see running. */
