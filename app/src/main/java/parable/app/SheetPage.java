@@ -15,6 +15,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.circuit.Places;
 import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.door.Door;
@@ -264,7 +265,7 @@ final class SheetPage {
                 .filter(node -> probed.wires().contains(node.number()))
                 .flatMap(node -> node.terminals().stream()
                         .min(Comparator.comparing(
-                                end -> !layout.place(end.tag()).equals(PanelLayout.BACK_PLATE)))
+                                end -> !layout.place(end.tag()).equals(Places.BACK_PLATE)))
                         .stream())
                 .forEach(ends::add);
         return ends;

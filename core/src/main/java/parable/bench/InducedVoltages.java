@@ -16,7 +16,8 @@ import parable.parts.Load;
  * What is found on a line that is open while its motor turns on the two others: the motor makes up most of the missing voltage, so that a meter shows nearly a sound
  * supply. With a system along the sense of rotation and one against it in series (impedances Z1 and Z2) the open terminal is at the middle of the other two
  * and one and a half times D (Z1 - Z2) / (Z1 + Z2) beside it, where D is the voltage between those two over root 3, a quarter turn ahead. And on the leads of a motor
- * that has just been switched off: its field dies away over tenths of a second, and so does the voltage that it makes.
+ * that has just been switched off: its field dies away over tenths of a second, and so does the voltage that it makes. And on a wire that is joined to nothing what strays
+ * over from live ones.
  */
 final class InducedVoltages {
 
@@ -24,6 +25,7 @@ final class InducedVoltages {
     private static final double TURNS = 0.02;
 
     private final Solution solution;
+    private final StrayVoltages stray;
     private final Map<Integer, Potential> open = new HashMap<>();
 
     /**
@@ -33,6 +35,7 @@ final class InducedVoltages {
      */
     InducedVoltages(Rig rig, Solution solution, PhysicalState physical, long time, IntToDoubleFunction speedOf) {
         this.solution = solution;
+        stray = new StrayVoltages(solution);
         Excitation[] excitations = physical.excitations;
         for (int part = 0; part < rig.parts.size(); part++) {
             if (rig.parts.get(part).machine().isPresent()) {
@@ -108,10 +111,19 @@ final class InducedVoltages {
 
     /** The voltage of a node against another. */
     Potential voltage(int from, int to) {
-        return open.isEmpty() ? solution.voltage(from, to) : potential(to).minus(potential(from));
+        return potential(to).minus(potential(from));
+    }
+
+    /** As above, without what strays over from live wires, which does an ohmmeter no harm. */
+    Potential withoutStray(int from, int to) {
+        return made(to).minus(made(from));
+    }
+
+    private Potential made(int node) {
+        return open.getOrDefault(node, solution.potential(node));
     }
 
     private Potential potential(int node) {
-        return open.getOrDefault(node, solution.potential(node));
+        return open.containsKey(node) ? open.get(node) : stray.potential(node);
     }
 }

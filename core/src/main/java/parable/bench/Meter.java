@@ -83,7 +83,7 @@ public final class Meter {
         return switch (range) {
             case VOLTS_AC -> shown(volts.alternating(), "V");
             case VOLTS_DC -> shown(volts.direct(), "V");
-            case OHMS -> ohms(one.get(), other.get(), volts);
+            case OHMS -> ohms(one.get(), other.get());
             case AMPERES -> throw new IllegalStateException("a clamp has one place, not two");
         };
     }
@@ -101,8 +101,8 @@ public final class Meter {
                 .orElseGet(() -> refused("the sheet has no terminal " + place));
     }
 
-    private Reading ohms(int one, int other, Potential volts) {
-        if (isLive(one) || isLive(other) || volts.rms() > LIVE) {
+    private Reading ohms(int one, int other) {
+        if (isLive(one) || isLive(other) || induced.withoutStray(other, one).rms() > LIVE) {
             return refused("refused: the circuit is live; ohms only when it is proved dead");
         }
         double ohms = solution.resistance(one, other);

@@ -126,14 +126,17 @@ public final class Moment {
     public Optional<Potential> voltage(String one, String other) {
         Network network = solution.network();
         return network.node(one)
-                .flatMap(from -> network.node(other).map(to -> induced().voltage(to, from)));
+                .flatMap(from -> network.node(other).map(to -> induced().withoutStray(to, from)));
     }
 
-    /** The voltage between two terminals, empty if one of them does not exist. */
+    /**
+     * The voltage between two terminals, empty if one of them does not exist; of what strays over from live wires no more than in a duct, for it falls to nothing under any
+     * load.
+     */
     public Optional<Potential> voltage(Terminal one, Terminal other) {
         Network network = solution.network();
         return network.node(one)
-                .flatMap(from -> network.node(other).map(to -> induced().voltage(to, from)));
+                .flatMap(from -> network.node(other).map(to -> induced().withoutStray(to, from)));
     }
 
     /** A meter that can be put on this instant. */

@@ -202,8 +202,11 @@ final class Ladder extends LaneDiagram {
                 .filter(load -> part.loads().get(load).role() == LoadRole.LAMP)
                 .isPresent();
         return lamp && practice == Practice.NORTH_AMERICAN
-                ? part.device().setting("colour").map(colour -> colour.substring(0, 1)
-                        .toUpperCase(Locale.ROOT))
+                ? part.device()
+                        .setting("colour")
+                        .map(colour -> colour.equals("yellow")
+                                ? "A"
+                                : colour.substring(0, 1).toUpperCase(Locale.ROOT))
                 : Optional.empty();
     }
 

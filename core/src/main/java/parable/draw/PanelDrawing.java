@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import parable.circuit.Places;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Part;
@@ -76,9 +77,7 @@ public final class PanelDrawing {
 
     /** The sides from which a place is worth looking at: the back plate has its terminals in front. */
     public static List<PanelSide> sides(String place) {
-        return place.equals(PanelLayout.BACK_PLATE)
-                ? List.of(PanelSide.FRONT)
-                : List.of(PanelSide.FRONT, PanelSide.BACK);
+        return place.equals(Places.BACK_PLATE) ? List.of(PanelSide.FRONT) : List.of(PanelSide.FRONT, PanelSide.BACK);
     }
 
     /** The side of a place from which its terminals are seen. */

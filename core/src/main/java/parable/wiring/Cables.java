@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import parable.circuit.Places;
 import parable.circuit.Practice;
 import parable.parts.Assembly;
 
@@ -22,11 +23,11 @@ public final class Cables {
         for (Wire wire : WireList.of(assembly, practice).wires()) {
             String one = layout.place(wire.from().tag());
             String other = layout.place(wire.to().tag());
-            boolean turned = other.equals(PanelLayout.BACK_PLATE)
-                    || !one.equals(PanelLayout.BACK_PLATE) && one.compareTo(other) > 0;
+            boolean turned =
+                    other.equals(Places.BACK_PLATE) || !one.equals(Places.BACK_PLATE) && one.compareTo(other) > 0;
             String from = turned ? other : one;
             String to = turned ? one : other;
-            boolean hinge = from.equals(PanelLayout.BACK_PLATE) && to.equals(PanelLayout.DOOR);
+            boolean hinge = from.equals(Places.BACK_PLATE) && to.equals(Places.DOOR);
             if (wire.crosses() && !hinge) {
                 bundles.computeIfAbsent(List.of(from, to, wire.conductor().size()), bundle -> new ArrayList<>())
                         .add(wire);

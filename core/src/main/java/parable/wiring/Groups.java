@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import parable.circuit.Node;
+import parable.circuit.Places;
 import parable.circuit.Terminal;
 import parable.circuit.WireChoice;
 import parable.parts.Assembly;
@@ -30,7 +31,7 @@ final class Groups {
             return List.of(node.terminals());
         }
         List<List<Terminal>> groups = new ArrayList<>();
-        List<Terminal> inside = new ArrayList<>(in(node, PanelLayout.BACK_PLATE));
+        List<Terminal> inside = new ArrayList<>(in(node, Places.BACK_PLATE));
         groups.add(inside);
         for (int i = 0; i < ways.size(); i++) {
             StripTerminal way = ways.get(i);

@@ -10,6 +10,7 @@ import java.util.SortedSet;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import parable.circuit.Places;
 import parable.circuit.Position;
 import parable.circuit.Terminal;
 import parable.circuit.WiringMethod;
@@ -25,12 +26,6 @@ import parable.parts.Part;
  */
 public final class PanelLayout {
 
-    /** The place of what says none. */
-    public static final String BACK_PLATE = "panel";
-
-    /** The place over the hinge from the back plate. */
-    public static final String DOOR = "door";
-
     private static final double ROW = 112;
     private static final double HEIGHT = 60;
     private static final double STRIP_HEIGHT = 44;
@@ -39,12 +34,6 @@ public final class PanelLayout {
     private static final double OPERATOR = 64;
     private static final double OPERATOR_PITCH = 84;
     private static final double SCREW = 13;
-
-    /** From the back plate over the hinge to the door, in m, with slack to open it. */
-    private static final double TO_DOOR = 1.0;
-
-    /** From the cabinet to a box on the machine, in m, where nobody has said otherwise. */
-    private static final double TO_FIELD = 6;
 
     /** What every wire has more than the straight way, for bends and terminations, in m. */
     private static final double SLACK = 0.1;
@@ -69,14 +58,14 @@ public final class PanelLayout {
         Map<String, Double> taken = new HashMap<>();
         Map<String, Integer> count = new HashMap<>();
         SortedSet<Integer> rows = assembly.parts().stream()
-                .filter(part -> placeOf(part).equals(BACK_PLATE))
+                .filter(part -> placeOf(part).equals(Places.BACK_PLATE))
                 .map(part -> row(part.family()))
                 .collect(Collectors.toCollection(TreeSet::new));
         for (Part part : assembly.parts()) {
             String place = placeOf(part);
             double x;
             double y;
-            if (place.equals(BACK_PLATE)) {
+            if (place.equals(Places.BACK_PLATE)) {
                 int row = row(part.family());
                 x = taken.getOrDefault(place + row, 0.0);
                 y = rows.headSet(row).size() * ROW;
@@ -99,7 +88,9 @@ public final class PanelLayout {
 
     /** The place of a part: the back plate if it says none. */
     static String placeOf(Part part) {
-        return part.device().place().isEmpty() ? BACK_PLATE : part.device().place();
+        return part.device().place().isEmpty()
+                ? Places.BACK_PLATE
+                : part.device().place();
     }
 
     private static int row(Family family) {
@@ -134,7 +125,7 @@ public final class PanelLayout {
                             MOTOR,
                             DRUM_SWITCH -> 54;
                     case INTERLOCK -> 20;
-                    default -> placeOf(part).equals(BACK_PLATE) ? 36 : OPERATOR;
+                    default -> placeOf(part).equals(Places.BACK_PLATE) ? 36 : OPERATOR;
                 };
         return Math.max(body, screws);
     }
@@ -152,7 +143,7 @@ public final class PanelLayout {
     }
 
     private void put(Part part, String place, double x, double y) {
-        double height = place.equals(BACK_PLATE) ? HEIGHT : OPERATOR;
+        double height = place.equals(Places.BACK_PLATE) ? HEIGHT : OPERATOR;
         Footprint room = new Footprint(place, x, y, width(part), height);
         devices.put(part.tag(), room);
         for (boolean upper : new boolean[] {true, false}) {
@@ -171,14 +162,15 @@ public final class PanelLayout {
             return;
         }
         double y = devices.values().stream()
-                .filter(one -> one.place().equals(BACK_PLATE))
+                .filter(one -> one.place().equals(Places.BACK_PLATE))
                 .mapToDouble(one -> one.bottom() + ROW - HEIGHT)
                 .max()
                 .orElse(0);
         double width = SCREW * strip.size();
-        devices.put(strip.get(0).terminal().tag(), new Footprint(BACK_PLATE, 0, y, width, STRIP_HEIGHT));
+        devices.put(strip.get(0).terminal().tag(), new Footprint(Places.BACK_PLATE, 0, y, width, STRIP_HEIGHT));
         for (int i = 0; i < strip.size(); i++) {
-            terminals.put(strip.get(i).terminal(), new Spot(BACK_PLATE, SCREW * (i + 0.5), y + STRIP_HEIGHT / 2));
+            terminals.put(
+                    strip.get(i).terminal(), new Spot(Places.BACK_PLATE, SCREW * (i + 0.5), y + STRIP_HEIGHT / 2));
         }
     }
 
@@ -194,7 +186,7 @@ public final class PanelLayout {
 
     /** The place of a device; the back plate for one that the sheet has not. */
     public String place(String tag) {
-        return devices.containsKey(tag) ? devices.get(tag).place() : BACK_PLATE;
+        return devices.containsKey(tag) ? devices.get(tag).place() : Places.BACK_PLATE;
     }
 
     /** The room of each device in a place, by its tag, in the order of the sheet; the terminal strip last. */
@@ -262,8 +254,8 @@ public final class PanelLayout {
         if (far.size() == 1) {
             return "in the " + far.get(0);
         }
-        far.remove(BACK_PLATE);
-        if (far.equals(List.of(DOOR))) {
+        far.remove(Places.BACK_PLATE);
+        if (far.equals(List.of(Places.DOOR))) {
             return "over the hinge";
         }
         return far.size() == 1 ? "cable to " + far.get(0) : "cable " + far.get(0) + " to " + far.get(1);
@@ -276,15 +268,9 @@ public final class PanelLayout {
         if (from.place().equals(to.place())) {
             return SLACK + (Math.abs(from.x() - to.x()) + Math.abs(from.y() - to.y())) / MILLIMETRES;
         }
-        return SLACK + (from.x() + from.y() + to.x() + to.y()) / MILLIMETRES + run(from.place()) + run(to.place());
-    }
-
-    /** From the hinge side of the back plate to a place. */
-    private static double run(String place) {
-        return switch (place) {
-            case BACK_PLATE -> 0;
-            case DOOR -> TO_DOOR;
-            default -> TO_FIELD;
-        };
+        return SLACK
+                + (from.x() + from.y() + to.x() + to.y()) / MILLIMETRES
+                + Places.metresTo(from.place())
+                + Places.metresTo(to.place());
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import parable.circuit.Places;
 import parable.network.PowerPath;
 import parable.parts.Assembly;
 import parable.parts.Catalogue;
@@ -90,9 +91,9 @@ public final class PartsList {
             boolean station = assembly.parts().stream()
                     .anyMatch(part -> OPERATED.contains(part.family())
                             && layout.place(part.tag()).equals(place));
-            if (place.equals(PanelLayout.BACK_PLATE)) {
+            if (place.equals(Places.BACK_PLATE)) {
                 add(lines, List.of("enclosure", "with mounting plate and door"), place);
-            } else if (station && !place.equals(PanelLayout.DOOR)) {
+            } else if (station && !place.equals(Places.DOOR)) {
                 add(lines, List.of("enclosure", "for what is operated there"), place);
             }
         }

@@ -3,6 +3,7 @@ package parable.wiring;
 import java.util.ArrayList;
 import java.util.List;
 import parable.circuit.Node;
+import parable.circuit.Places;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 
@@ -25,7 +26,7 @@ public record StripTerminal(Terminal terminal, String number, String place) {
         List<String> places =
                 assembly.parts().stream().map(PanelLayout::placeOf).distinct().toList();
         for (String place : places) {
-            for (Node node : place.equals(PanelLayout.BACK_PLATE)
+            for (Node node : place.equals(Places.BACK_PLATE)
                     ? List.<Node>of()
                     : assembly.nodes().all()) {
                 int ways = leavesFor(assembly, node, place) ? ways(assembly, node, place) : 0;

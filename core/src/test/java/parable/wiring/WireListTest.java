@@ -23,6 +23,7 @@ import parable.bench.Condition;
 import parable.circuit.Circuit;
 import parable.circuit.Fieldwork;
 import parable.circuit.Node;
+import parable.circuit.Places;
 import parable.circuit.Position;
 import parable.circuit.Practice;
 import parable.circuit.Rung;
@@ -159,7 +160,7 @@ class WireListTest {
         assertThat(plan).hasSameSizeAs(layout.strip()).allMatch(line -> !line.outside()
                 .isEmpty());
         assertThat(plan)
-                .allMatch(line -> line.cable().isEmpty() == line.at().place().equals(PanelLayout.DOOR));
+                .allMatch(line -> line.cable().isEmpty() == line.at().place().equals(Places.DOOR));
         assertThat(cables).allMatch(cable -> cable.spares() >= 0);
         assertThat(cables)
                 .filteredOn(cable -> cable.wires().stream().anyMatch(wire -> wire.rung() > 0))

@@ -8,6 +8,7 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import parable.circuit.Places;
 import parable.app.JobModel;
 import parable.app.Latest;
 import parable.circuit.Device;
@@ -201,6 +202,6 @@ public final class WiringModel {
 
     /** The place of a terminal. */
     String place(Terminal terminal) {
-        return lists.get().map(made -> made.layout().place(terminal.tag())).orElse(PanelLayout.BACK_PLATE);
+        return lists.get().map(made -> made.layout().place(terminal.tag())).orElse(Places.BACK_PLATE);
     }
 }
