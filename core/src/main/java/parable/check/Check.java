@@ -36,6 +36,7 @@ public final class Check {
             new ExceptedCircuitRule(),
             new BrakeRule(),
             new ControlVoltageRule(),
+            new ControlSupplyRule(),
             new PaperRule(),
             new OpenStopRule(),
             new ContactorStaysInRule(),

@@ -79,7 +79,7 @@ public final class Why {
     }
 
     /** The two terminals of a source that a load's ends lead to, and the ways there. */
-    private record Feed(Way fromWay, int source, Way toWay, int reference) {
+    private record Feed(Part supply, Way fromWay, int source, Way toWay, int reference) {
         int open() {
             return fromWay.openTo(source) + toWay.openTo(reference);
         }
@@ -101,7 +101,7 @@ public final class Why {
                     boolean star = !parts.get(part).terminals().contains(load.to());
                     boolean leads = one != other && from.leadsTo(one) && (star || to.leadsTo(other));
                     if (leads) {
-                        Feed feed = new Feed(from, one, star ? from : to, star ? one : other);
+                        Feed feed = new Feed(supply, from, one, star ? from : to, star ? one : other);
                         best = best.filter(found -> found.open() <= feed.open()).or(() -> Optional.of(feed));
                     }
                 }
@@ -187,12 +187,26 @@ public final class Why {
         List<Branch> open = contacts(feed.get()).stream()
                 .filter(branch -> !solution.conducts(branch))
                 .toList();
+        Optional<String> unfed = unfed(feed.get().supply(), part);
+        if (open.isEmpty() && unfed.isPresent()) {
+            return tag + " is off: nothing is open in its way. " + unfed.get();
+        }
         if (open.isEmpty()) {
             return tag
                     + " is off: every contact in its way is closed, but the supply gives nothing, or it is burnt through.";
         }
         return tag + " is off. Open in its way: "
-                + open.stream().map(this::openBecause).collect(Collectors.joining(", and ")) + ".";
+                + open.stream().map(this::openBecause).collect(Collectors.joining(", and ")) + "."
+                + unfed.map(words -> " " + words).orElse("");
+    }
+
+    /** Why a transformer or DC supply that feeds something is off; empty if it is on, or is none. */
+    private Optional<String> unfed(Part supply, int fed) {
+        int index = parts.indexOf(supply);
+        boolean converts = index != fed
+                && supply.sources().stream()
+                        .anyMatch(source -> source.following().isPresent());
+        return converts && !moment.energised(supply.tag(), 0) ? Optional.of(off(index)) : Optional.empty();
     }
 
     private String openBecause(Branch branch) {

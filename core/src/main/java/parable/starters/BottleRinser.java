@@ -89,11 +89,12 @@ final class BottleRinser {
                 MotorData.on400V("Bottle rinser", "machine", "0.75 kW").driving("conveyor", "40 %", "0.6 s");
         Wish wish = Wish.of("Bottle rinser", Practice.IEC, motor)
                 .with(Directions.STOP_FIRST)
-                .with(ControlSupply.LINE_TO_NEUTRAL)
                 .with(EmergencyStop.ONE);
         Draft draft = new Draft(Starter.withoutLadder(wish));
         draft.replace(
-                Circuit.POWER, "@1L1 F1[1-2]", "@L1 F1[1-2] L ; excepted circuit: live while the breaker is open");
+                Circuit.POWER,
+                "@1L1 F1[1-2]",
+                "@L1 F1[1-2] @H1 T1[H1-H4] @H4 F3[2-1] @L2 ; excepted circuit: live while the breaker is open");
         draft.device(
                 "circuit-breaker",
                 "Q1",
@@ -110,7 +111,7 @@ final class BottleRinser {
         devices(draft);
         draft.rail("P", "31");
         draft.rail("M", "32");
-        draft.power("G2[+] @33 F3[1-2] P ; 24 V behind its own fuse");
+        draft.power("G2[+] @33 F5[1-2] P ; 24 V behind its own fuse");
         draft.power("G2[-] M");
         rungs(draft);
         Metalwork.draw(draft, number -> "UC" + number, "G1", "M1");
@@ -131,7 +132,7 @@ final class BottleRinser {
                 "2.5 A",
                 "minus",
                 "grounded");
-        draft.device("fuse", "F3", "Fuse of the 24 V", "panel", "rated", "2 A");
+        draft.device("fuse", "F5", "Fuse of the 24 V", "panel", "rated", "2 A");
         draft.device(
                 "controller",
                 "A1",
@@ -171,7 +172,7 @@ final class BottleRinser {
         draft.rung("P F2[97-98] @10 A1[I7-IC] M ; overload tripped");
         draft.rung("P A1[QC0-Q0] @11 KA1[A1-A2] M ; forward");
         draft.rung("P A1[QC0-Q1] @12 KA2[A1-A2] M ; reverse");
-        draft.rung("P A1[QC2-Q8] @13 S1[X1-X2] M ; runs forward");
+        draft.rung("P A1[QC2-Q8] @24 S1[X1-X2] M ; runs forward");
         draft.rung("P A1[QC2-Q9] @14 S2[X1-X2] M ; runs in reverse");
         draft.rung("P A1[QC2-Q10] @15 S0[X1-X2] M ; blinks while it runs down");
         draft.rung("P A1[QC2-Q11] @16 P1[X1-X2] M ; fault");

@@ -21,8 +21,13 @@ public final class Library {
         return new Job(name, practice, sheets, Extras.NONE);
     }
 
-    private static Wish iec(String name, MotorData motor) {
+    /** With one motor and two control devices at most, so that its control may be from line to neutral (IEC 60204-1, 9.1.1). */
+    private static Wish simple(String name, MotorData motor) {
         return Wish.of(name, Practice.IEC, motor).with(ControlSupply.LINE_TO_NEUTRAL);
+    }
+
+    private static Wish iec(String name, MotorData motor) {
+        return Wish.of(name, Practice.IEC, motor);
     }
 
     private static Wish american(String name, MotorData motor) {
@@ -48,7 +53,7 @@ public final class Library {
                         .from("door", "wash floor")
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.RUNNING, Lamp.STOPPED, Lamp.TRIPPED),
-                iec("Mill", mill)
+                simple("Mill", mill)
                         .with(Running.STAR_DELTA_BY_STAR)
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.RUNNING, Lamp.TRIPPED),
@@ -57,12 +62,14 @@ public final class Library {
                         .with(EndSwitches.STOP)
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.RUNNING),
-                iec("Pomace auger", auger)
+                simple("Pomace auger", auger)
                         .with(Jogging.SELECTOR)
                         .with(EmergencyStop.ONE)
                         .showing(Lamp.RUNNING),
-                iec("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
-                iec("Juice separator", separator).with(Braking.UNTIL_STANDSTILL).showing(Lamp.RUNNING));
+                simple("Mill start warning", feeder).with(Warning.FROM_POWER_UP),
+                simple("Juice separator", separator)
+                        .with(Braking.UNTIL_STANDSTILL)
+                        .showing(Lamp.RUNNING));
         return job(
                 "Tern Hollow press house",
                 Practice.IEC,
@@ -115,12 +122,12 @@ public final class Library {
                 "Tern Hollow direct starters",
                 Practice.IEC,
                 drawn(
-                        iec("Two-wire", motor).with(Starting.TWO_WIRE),
-                        iec("Hand off auto", motor).with(Starting.HAND_OFF_AUTO),
-                        iec("Breaker auxiliary", motor)
+                        simple("Two-wire", motor).with(Starting.TWO_WIRE),
+                        simple("Hand off auto", motor).with(Starting.HAND_OFF_AUTO),
+                        simple("Breaker auxiliary", motor)
                                 .with(Protection.MOTOR_PROTECTIVE_BREAKER)
                                 .showing(Lamp.TRIPPED),
-                        iec("Overload contact last", motor).with(OverloadContact.LAST),
+                        simple("Overload contact last", motor).with(OverloadContact.LAST),
                         iec("Transformer", motor).with(ControlSupply.TRANSFORMER),
                         iec("24 V DC", motor).with(ControlSupply.DC_24).showing(Lamp.RUNNING),
                         iec("24 V relay", motor)
@@ -129,10 +136,12 @@ public final class Library {
                         iec("Three stations", motor)
                                 .from("door", "cellar", "yard")
                                 .with(EmergencyStop.ONE),
-                        iec("Jog relay", motor).with(Jogging.RELAY),
-                        iec("Warning at start", motor).with(Warning.FROM_START),
-                        iec("Timed brake", saw).with(Braking.TIMED).showing(Lamp.RUNNING),
-                        iec("By controller", motor).with(ControlBy.CONTROLLER).showing(Lamp.RUNNING)));
+                        simple("Jog relay", motor).with(Jogging.RELAY),
+                        simple("Warning at start", motor).with(Warning.FROM_START),
+                        simple("Timed brake", saw).with(Braking.TIMED).showing(Lamp.RUNNING),
+                        simple("By controller", motor)
+                                .with(ControlBy.CONTROLLER)
+                                .showing(Lamp.RUNNING)));
     }
 
     /** The variants of reversing, star-delta and hand-operated starters. */
@@ -142,11 +151,11 @@ public final class Library {
         MotorData hoist = MotorData.on400V("Crate hoist", "yard", "0.75 kW").driving("hoist", "", "");
         List<Sheet> drawn = drawn(
                 iec("Travel turned round", gate).with(Directions.STOP_FIRST).with(EndSwitches.TURN_ROUND),
-                iec("Direct change", gate).with(Directions.BUTTON_INTERLOCK),
-                iec("Direction selector", gate).with(Directions.SELECTOR).showing(Lamp.RUNNING),
-                iec("Star-delta direct", fan).with(Running.STAR_DELTA_DIRECT),
-                iec("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME),
-                iec("Jog both ways", gate).with(Directions.STOP_FIRST).with(Jogging.SELECTOR));
+                simple("Direct change", gate).with(Directions.BUTTON_INTERLOCK),
+                simple("Direction selector", gate).with(Directions.SELECTOR).showing(Lamp.RUNNING),
+                simple("Star-delta direct", fan).with(Running.STAR_DELTA_DIRECT),
+                simple("Star-delta dead time", fan).with(Running.STAR_DELTA_DEAD_TIME),
+                simple("Jog both ways", gate).with(Directions.STOP_FIRST).with(Jogging.SELECTOR));
         List<Sheet> byHand = List.of(
                 HandOperated.threePhase("Drum switch", hoist).sheet(),
                 HandOperated.singlePhase("Single-phase drum", hoist.driving("hoist", "60 %", "0.4 s"))

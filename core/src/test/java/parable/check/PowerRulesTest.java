@@ -75,7 +75,7 @@ class PowerRulesTest {
         "Wash pump, Q1, rated, 1 A, protection-too-small",
         "Wash pump, Q1, rated, 63 A, protection-too-large",
         "Wash pump, Q1, rated, 13 A, ''",
-        "Wash pump, F1, rated, 63 A, control-fuse-too-large",
+        "Mill, F1, rated, 63 A, control-fuse-too-large",
         "Wash pump, F1, rated, 6 A, ''",
         "Wash pump, M1, voltage, 230 V AC, motor-voltage",
         "Wash pump, M1, voltage, 690 V AC, motor-voltage",

@@ -21,6 +21,13 @@ import parable.circuit.Rung;
 import parable.circuit.RungNotation;
 import parable.circuit.RungSyntaxException;
 import parable.circuit.Sheet;
+import parable.starters.ControlSupply;
+import parable.starters.Directions;
+import parable.starters.EmergencyStop;
+import parable.starters.EndSwitches;
+import parable.starters.MotorData;
+import parable.starters.Starter;
+import parable.starters.Wish;
 
 /** What the rules say of the practice: control voltages, excepted circuits, star times, coils for direct current; each with its sound twin. */
 class PracticeRulesTest {
@@ -255,6 +262,34 @@ class PracticeRulesTest {
                 .toList());
 
         assertThat(found(changed, Practice.IEC).contains("plugging-duty")).isEqualTo(wrong);
+    }
+
+    /** The buttons of one place are one device; E-stops and switches of the machine count each by itself. */
+    @ParameterizedTest
+    @CsvSource({
+        "LINE_TO_NEUTRAL, NONE, NONE, door, false",
+        "LINE_TO_NEUTRAL, ONE, NONE, door, false",
+        "LINE_TO_NEUTRAL, ONE, NONE, door yard, true",
+        "LINE_TO_NEUTRAL, NONE, NONE, door yard, false",
+        "LINE_TO_NEUTRAL, ONE, STOP, door, true",
+        "TRANSFORMER, ONE, STOP, door, false",
+        "DC_24, ONE, STOP, door, false",
+        "DC_24_WITH_RELAY, ONE, NONE, door yard, true"
+    })
+    void controlFromLineToNeutralIsForFewDevices(
+            ControlSupply supply, EmergencyStop emergencyStop, EndSwitches ends, String places, boolean told) {
+        MotorData motor = MotorData.on400V("Gate", "yard", "1.5 kW").driving("conveyor", "", "");
+        Wish wish = Wish.of("Gate", Practice.IEC, motor)
+                .with(supply)
+                .with(emergencyStop)
+                .from(places.split(" "));
+        Sheet sheet = Starter.of(
+                        ends == EndSwitches.NONE
+                                ? wish
+                                : wish.with(Directions.STOP_FIRST).with(ends))
+                .sheet();
+
+        assertThat(found(sheet, Practice.IEC).contains("control-transformer")).isEqualTo(told);
     }
 
     /** A contactor that stays in whatever the field does, or a relay whose coil is not in the field's circuit, protects from nothing. */

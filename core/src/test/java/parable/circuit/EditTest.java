@@ -92,7 +92,7 @@ class EditTest {
                         "found rung 0, expected a rung from 1 to 7"),
                 Arguments.of(
                         new Edit.ReplaceRung(Circuit.POWER, 99, rung("L N")),
-                        "found rung 100, expected a rung from 1 to 9"));
+                        "found rung 100, expected a rung from 1 to 11"));
     }
 
     @ParameterizedTest

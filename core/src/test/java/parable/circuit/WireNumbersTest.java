@@ -52,7 +52,8 @@ class WireNumbersTest {
                 .containsEntry("40", "4")
                 .containsEntry("70", "7")
                 .containsEntry("5", "5");
-        assertThat(WireNumbers.changed(odd, WireNumbers.inOrder(odd))).isEqualTo(pump);
+        assertThat(WireNumbers.changed(odd, WireNumbers.inOrder(odd)))
+                .isEqualTo(WireNumbers.changed(pump, WireNumbers.inOrder(pump)));
     }
 
     @ParameterizedTest

@@ -246,7 +246,7 @@ class JobFileTest {
                         "line 1: found broken JSON: Illegal character with code 0, expected well-formed JSON"),
                 Arguments.of(
                         good.replace("\"power\": [", "\"power\": "),
-                        "line 31: found broken JSON: Unexpected character ',': was expecting a colon"),
+                        "line 34: found broken JSON: Unexpected character ',': was expecting a colon"),
                 Arguments.of(
                         good.replace("\"version\": 1", "\"version\": 7"),
                         "line 2, version: found 7, expected 1 or lower; the file was written by a later Parable"),
@@ -256,23 +256,23 @@ class JobFileTest {
                         "line 13, sheets[0].devices[2].kind: found 'candle', expected one of three-phase-supply, "),
                 Arguments.of(
                         good.replace("\"tag\": \"S3\"", "\"tag\": \"S1\""),
-                        "line 21, sheets[0].devices[10].tag: found 'S1', expected a tag that no other device"),
+                        "line 24, sheets[0].devices[13].tag: found 'S1', expected a tag that no other device"),
                 Arguments.of(
                         good.replace("@6 K1[13-14] @7", "@6 K1[33-34] @7"),
-                        "line 43, sheets[0].rungs[2]: found 'K1:33', expected a terminal that K1 has: 1, 2, 3, 4, 5, 6,"
+                        "line 48, sheets[0].rungs[2]: found 'K1:33', expected a terminal that K1 has: 1, 2, 3, 4, 5, 6,"
                                 + " 13, 14, 21, 22, A1, A2"),
                 Arguments.of(
                         good.replace("@6 K1[13-14] @7", "@6 K1[13-22] @7"),
-                        "line 43, sheets[0].rungs[2]: found 'K1[13-22]', expected both ends of one contact or load"),
+                        "line 48, sheets[0].rungs[2]: found 'K1[13-22]', expected both ends of one contact or load"),
                 Arguments.of(
                         good.replace("@6 K1[13-14] @7", "@6 K9[13-14] @7"),
-                        "line 43, sheets[0].rungs[2]: found 'K9', expected a device that the sheet lists"),
+                        "line 48, sheets[0].rungs[2]: found 'K9', expected a device that the sheet lists"),
                 Arguments.of(
                         good.replace("@6 K1[13-14] @7", "@6 K1[13-14 @7"),
-                        "line 43, sheets[0].rungs[2]: found 'K1[13-14' at column 4, expected a rail (L, N), @number"),
+                        "line 48, sheets[0].rungs[2]: found 'K1[13-14' at column 4, expected a rail (L, N), @number"),
                 Arguments.of(
                         good.replace("\"coil\": \"230 V AC\"", "\"coil\": \"230 furlongs\""),
-                        "line 14, sheets[0].devices[3].coil: found '230 furlongs', expected a voltage such as"),
+                        "line 17, sheets[0].devices[6].coil: found '230 furlongs', expected a voltage such as"),
                 Arguments.of(
                         good.replace("\"maintained\"", "\"restless\""),
                         "line 8, sheets[0].duty: found 'restless', expected one of maintained, jogging"),

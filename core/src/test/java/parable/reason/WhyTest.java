@@ -32,8 +32,8 @@ class WhyTest {
     @Test
     void deadItIsTheBreakerAndTheStart() throws ActionRefusedException {
         assertThat(why("K1"))
-                .startsWith("K1 is off. Open in its way: Q1")
-                .contains("close Q1", "S1 13-14, until somebody should press S1");
+                .startsWith("K1 is off. Open in its way: S1 13-14, until somebody should press S1. T1 is off.")
+                .contains("Open in its way: Q1 1-2, until somebody should close Q1", "Q1 3-4");
         act(Verb.CLOSE, "Q1");
         assertThat(why("K1")).isEqualTo("K1 is off. Open in its way: S1 13-14, until somebody should press S1.");
         act(Verb.HIT, "S4");
@@ -46,7 +46,7 @@ class WhyTest {
         act(Verb.PRESS, "S1");
         act(Verb.RELEASE, "S1");
         assertThat(why("K1"))
-                .startsWith("K1 is on. The current comes from wire L1 through Q1 1-2 (Q1 is closed)")
+                .startsWith("K1 is on. The current comes from wire 13 through F4 1-2 (F4 is closed)")
                 .contains("F2 95-96 (closed at rest)", "K1 13-14 (K1 is in)");
         assertThat(why("M1")).contains("K1 1-2 (K1 is in)");
         assertThat(why("P2")).contains("K1 21-22, because K1 is in");

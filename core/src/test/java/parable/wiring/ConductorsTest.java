@@ -135,11 +135,12 @@ class ConductorsTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "Wash pump | black green-yellow light blue red",
+                "Wash pump | black green-yellow red",
+                "Mill | black green-yellow light blue red",
                 "Transformer | black green-yellow red",
                 "24 V DC | black blue green-yellow light blue",
                 "24 V relay | black blue green-yellow light blue red",
-                "Lamp board | black green-yellow light blue red",
+                "Lamp board | black green-yellow red",
                 "Breaker auxiliary | black green-yellow light blue orange",
                 "DC drum | black green-yellow light blue"
             })
