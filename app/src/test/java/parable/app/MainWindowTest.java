@@ -304,13 +304,13 @@ class MainWindowTest {
         robot.clickOn(sheet.onScreen(wire.x() + 4, wire.y()));
 
         assertThat(robot.lookup("#probe-red").<TextField>query().getText()).isEqualTo("4");
-        assertThat(robot.lookup("#meter-display").<Label>query().getText()).isEqualTo("230.9 V");
+        assertThat(robot.lookup("#meter-display").<Label>query().getText()).isEqualTo("230.0 V");
         assertThat(condition("S0")).as("typing is not pressing").isEqualTo(Condition.RELEASED);
 
         robot.interact(() -> window.part("spot-Q1").requestFocus());
         robot.type(KeyCode.DIGIT1);
         until(() -> condition("S4") == Condition.HIT);
-        until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("2.8 V"));
+        until(() -> robot.lookup("#meter-display").<Label>query().getText().equals("13.8 V"));
         robot.interact(() -> window.setDrawing(true));
         robot.interact(() -> window.setDrawing(false));
         assertThat(robot.lookup("#probe-red").<TextField>query().getText()).isEqualTo("4");

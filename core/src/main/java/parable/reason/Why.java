@@ -2,8 +2,10 @@ package parable.reason;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -196,7 +198,7 @@ public final class Why {
                     + " is off: every contact in its way is closed, but the supply gives nothing, or it is burnt through.";
         }
         return tag + " is off. Open in its way: "
-                + open.stream().map(this::openBecause).collect(Collectors.joining(", and ")) + "."
+                + openBecause(open) + "."
                 + unfed.map(words -> " " + words).orElse("");
     }
 
@@ -209,33 +211,45 @@ public final class Why {
         return converts && !moment.energised(supply.tag(), 0) ? Optional.of(off(index)) : Optional.empty();
     }
 
-    private String openBecause(Branch branch) {
+    /** The open contacts with what opens or would close them, those of one device together: {@code Q1 1-2 and 3-4, until somebody should close Q1}. */
+    private String openBecause(List<Branch> open) {
+        Map<String, Map<String, List<String>>> markings = new LinkedHashMap<>();
+        for (Branch branch : open) {
+            markings.computeIfAbsent(parts.get(branch.part()).tag(), tag -> new LinkedHashMap<>())
+                    .computeIfAbsent(reason(branch), reason -> new ArrayList<>())
+                    .add(contact(branch).marking());
+        }
+        return markings.entrySet().stream()
+                .flatMap(device -> device.getValue().entrySet().stream()
+                        .map(reason ->
+                                device.getKey() + " " + String.join(" and ", reason.getValue()) + reason.getKey()))
+                .collect(Collectors.joining(", and "));
+    }
+
+    private String reason(Branch branch) {
         Part part = parts.get(branch.part());
-        String name = part.tag() + " " + contact(branch).marking();
         if (contact(branch).output()) {
-            return name
-                    + new ProgramWhy(moment)
-                            .of(contact(branch), false)
-                            .map(words -> ", because " + words)
-                            .orElse("");
+            return new ProgramWhy(moment)
+                    .of(contact(branch), false)
+                    .map(words -> ", because " + words)
+                    .orElse("");
         }
         boolean atRest = contact(branch).closedAt(part.initial());
         if (atRest) {
-            return name + ", because " + part.tag() + " is "
+            return ", because " + part.tag() + " is "
                     + moment.condition(part.tag()).word();
         }
         boolean coil = part.drive() instanceof Drive.ByCoil || part.drive() instanceof Drive.ByTimer;
         if (coil) {
-            return name + ", because " + part.tag() + " is out";
+            return ", because " + part.tag() + " is out";
         }
-        return name
-                + part.drive().verbs().entrySet().stream()
-                        .filter(verb -> contact(branch).closedAt(verb.getValue()))
-                        .map(verb -> verb.getKey())
-                        .sorted()
-                        .findFirst()
-                        .map(Verb::word)
-                        .map(verb -> ", until somebody should " + verb + " " + part.tag())
-                        .orElse("");
+        return part.drive().verbs().entrySet().stream()
+                .filter(verb -> contact(branch).closedAt(verb.getValue()))
+                .map(verb -> verb.getKey())
+                .sorted()
+                .findFirst()
+                .map(Verb::word)
+                .map(verb -> ", until somebody should " + verb + " " + part.tag())
+                .orElse("");
     }
 }

@@ -33,7 +33,7 @@ class WhyTest {
     void deadItIsTheBreakerAndTheStart() throws ActionRefusedException {
         assertThat(why("K1"))
                 .startsWith("K1 is off. Open in its way: S1 13-14, until somebody should press S1. T1 is off.")
-                .contains("Open in its way: Q1 1-2, until somebody should close Q1", "Q1 3-4");
+                .endsWith("T1 is off. Open in its way: Q1 1-2 and 3-4, until somebody should close Q1.");
         act(Verb.CLOSE, "Q1");
         assertThat(why("K1")).isEqualTo("K1 is off. Open in its way: S1 13-14, until somebody should press S1.");
         act(Verb.HIT, "S4");
