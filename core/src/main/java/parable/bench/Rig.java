@@ -48,7 +48,9 @@ final class Rig {
     /** A circuit comes back to the same positions again and again, most of all one that blinks, or one that is tried at other speeds. */
     private final Map<Position, Solution> solutions;
 
-    private static final class Remembered extends LinkedHashMap<Position, Solution> {
+    private final Map<Loaded, Solution> sagged;
+
+    private static final class Remembered<K> extends LinkedHashMap<K, Solution> {
         private static final long serialVersionUID = 1L;
 
         Remembered() {
@@ -56,7 +58,7 @@ final class Rig {
         }
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Position, Solution> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<K, Solution> eldest) {
             return size() > REMEMBERED;
         }
     }
@@ -64,8 +66,10 @@ final class Rig {
     /** Which contacts are closed, which sources give voltage, what is miswired and which loads are open; none is modified. */
     private record Position(BitSet closed, BitSet on, Defects defects, BitSet open) {}
 
+    /** A position, and the parts whose armatures are home; neither is modified. */
+    private record Loaded(Position position, BitSet home) {}
+
     private static final BitSet NONE_OPEN = new BitSet();
-    private static final BitSet NO_SOURCES = new BitSet();
 
     final Pace pace;
     final Optional<ScanPlan> plan;
@@ -76,13 +80,14 @@ final class Rig {
 
     private Rig(Assembly assembly, Pace pace, Optional<Rig> before) {
         this.pace = pace;
-        solutions = new Remembered();
+        solutions = new Remembered<>();
+        sagged = new Remembered<>();
         miswired = new HashMap<>();
         network = Network.of(assembly);
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
         faults = new Faults(network);
-        sags = parts.stream().anyMatch(Part::sags);
+        sags = parts.stream().anyMatch(part -> Sagging.mayWeaken(part, parts));
         arrivalGroup = new int[parts.size()];
         for (int p = 0; p < parts.size(); p++) {
             List<Integer> ofPart = new ArrayList<>();
@@ -128,6 +133,7 @@ final class Rig {
         groups.addAll(same.groups);
         groupsByPart.addAll(same.groupsByPart);
         solutions = same.solutions;
+        sagged = same.sagged;
         miswired = same.miswired;
     }
 
@@ -153,17 +159,24 @@ final class Rig {
         BitSet closed = closedContacts(state);
         faults.distort(closed, state.faults);
         Defects given = faults.defects(state.faults, state.time);
-        Position unloaded = new Position(closed, sourcesOn(state), given, faults.openLoads(state.faults));
-        Solution solution = solve(unloaded);
-        Solution copper = solve(new Position(closed, NO_SOURCES, given, unloaded.open()));
-        Map<Terminal, Double> shares =
-                new Sagging(wired(given), solution, copper, part -> arrived(part, state)).shares();
+        Position stiff = new Position(closed, sourcesOn(state), given, faults.openLoads(state.faults));
+        BitSet home = new BitSet(parts.size());
+        for (int part = 0; part < parts.size(); part++) {
+            home.set(part, arrived(part, state));
+        }
+        return sagged.computeIfAbsent(new Loaded(stiff, home), this::sagging);
+    }
+
+    private Solution sagging(Loaded loaded) {
+        Position stiff = loaded.position();
+        Defects given = stiff.defects();
+        Map<Terminal, Double> shares = new Sagging(wired(given), stiff.closed(), stiff.open(), loaded.home()).shares();
         if (shares.isEmpty()) {
-            return solution;
+            return solve(stiff);
         }
         given.shares().forEach((terminal, share) -> shares.merge(terminal, share, (one, other) -> one * other));
         return solve(new Position(
-                closed, unloaded.on(), new Defects(given.wiresOff(), given.jumpers(), shares), unloaded.open()));
+                stiff.closed(), stiff.on(), new Defects(given.wiresOff(), given.jumpers(), shares), stiff.open()));
     }
 
     private Solution solve(Position position) {

@@ -1,12 +1,13 @@
 package parable.bench;
 
+import java.util.BitSet;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.function.IntPredicate;
 import parable.circuit.Terminal;
 import parable.network.Branch;
+import parable.network.Copper;
 import parable.network.Network;
-import parable.network.Solution;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Load;
@@ -23,21 +24,38 @@ final class Sagging {
     private static final double STEPS = 200;
 
     private final Network network;
-    private final Solution unloaded;
-    private final Solution copper;
-    private final IntPredicate home;
+    private final Copper copper;
+    private final BitSet burnt;
+    private final BitSet home;
 
     /**
-     * What a solution without sagging says.
+     * That of a position.
      *
-     * @param copper what the same contacts join with every source off
-     * @param home whether the armature of a part, by its number, is home
+     * @param closed the contacts that are closed
+     * @param burnt the loads that take nothing, by their numbers
+     * @param home the parts whose armatures are home
      */
-    Sagging(Network network, Solution unloaded, Solution copper, IntPredicate home) {
+    Sagging(Network network, BitSet closed, BitSet burnt, BitSet home) {
         this.network = network;
-        this.unloaded = unloaded;
-        this.copper = copper;
+        this.burnt = burnt;
         this.home = home;
+        copper = network.copper(closed);
+    }
+
+    /** Whether anything that hangs on a part can weaken it: of a DC supply only if all there is for direct current takes more than it gives. */
+    static boolean mayWeaken(Part part, List<Part> parts) {
+        return part.sources().stream()
+                .filter(Source::sags)
+                .anyMatch(source ->
+                        source.drop() > 0 || source.share(direct(source.rated().volts(), parts)) < 1);
+    }
+
+    private static double direct(double volts, List<Part> parts) {
+        return parts.stream()
+                .flatMap(part -> part.loads().stream())
+                .filter(load -> load.rated().kind() == CurrentKind.DC)
+                .mapToDouble(load -> volts * volts / load.ohms())
+                .sum();
     }
 
     /** The share of its voltage that each source still gives that gives less than all of it, by its live terminal. */
@@ -54,37 +72,33 @@ final class Sagging {
         return shares;
     }
 
-    /** What would flow at full voltage, in VA. */
+    /** What would flow at its rated voltage, in VA. */
     private double voltAmperes(Part part, Source source) {
         int live = network.node(new Terminal(part.tag(), source.live())).orElse(-1);
         int back = network.node(new Terminal(part.tag(), source.reference())).orElse(-1);
         if (live < 0 || back < 0) {
             return 0;
         }
+        double square = source.rated().volts() * source.rated().volts();
         double sum = 0;
         for (int p = 0; p < network.assembly().parts().size(); p++) {
             Part fed = network.assembly().parts().get(p);
             for (int l = 0; l < fed.loads().size(); l++) {
                 int load = network.load(p, l);
                 Branch branch = network.loadBranch(load);
-                boolean across = joined(branch.from(), live) && joined(branch.to(), back)
-                        || joined(branch.from(), back) && joined(branch.to(), live);
-                if (across && fed != part) {
-                    double volts = unloaded.loadVoltage(load).rms();
-                    sum += volts * volts / ohms(fed, fed.loads().get(l), p);
+                boolean across = copper.joins(branch.from(), live) && copper.joins(branch.to(), back)
+                        || copper.joins(branch.from(), back) && copper.joins(branch.to(), live);
+                if (across && fed != part && !burnt.get(load)) {
+                    sum += square / ohms(fed, fed.loads().get(l), p);
                 }
             }
         }
         return sum;
     }
 
-    private boolean joined(int one, int other) {
-        return one == other || copper.joined(one, other);
-    }
-
     private double ohms(Part part, Load load, int index) {
         boolean open =
-                part.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC && !home.test(index);
+                part.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC && !home.get(index);
         return open ? load.openOhms() : Math.hypot(load.ohms(), load.reactance());
     }
 }

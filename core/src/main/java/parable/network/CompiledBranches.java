@@ -57,25 +57,15 @@ record CompiledBranches(
         List<Branch> diodes = sorted(network, Branch.Sort.DIODE);
         List<Branch> jumpers = sorted(network, Branch.Sort.JUMPER);
         List<Part> parts = network.assembly().parts();
-        List<Source> sourceParts = sources.stream()
-                .map(branch -> parts.get(branch.part()).sources().get(branch.index()))
-                .toList();
-        double[] shares = sources.stream()
-                .mapToDouble(branch -> {
-                    Part part = parts.get(branch.part());
-                    String live = part.sources().get(branch.index()).live();
-                    return network.defects().shares().getOrDefault(new Terminal(part.tag(), live), 1.0);
-                })
-                .toArray();
+        List<Source> sourceParts = parts(sources, parts);
+        double[] shares = shares(sources, network);
         return new CompiledBranches(
                 from(contacts),
                 to(contacts),
                 from(sources),
                 to(sources),
                 shares,
-                IntStream.range(0, shares.length)
-                        .mapToObj(i -> value(sourceParts.get(i), shares[i]))
-                        .toArray(double[][]::new),
+                values(sourceParts, shares),
                 sourceParts.stream().map(Source::following).toList(),
                 sources.stream()
                         .mapToInt(branch -> parts.get(branch.part())
@@ -105,6 +95,53 @@ record CompiledBranches(
                 from(jumpers),
                 to(jumpers),
                 Clusters.ofJumpers(network.nodeCount(), from(jumpers), to(jumpers)));
+    }
+
+    /** The same branches with the shares of their voltages that the sources of a network give. */
+    CompiledBranches giving(Network network) {
+        List<Branch> sources = sorted(network, Branch.Sort.SOURCE);
+        double[] shares = shares(sources, network);
+        return new CompiledBranches(
+                contactFrom,
+                contactTo,
+                sourceFrom,
+                sourceTo,
+                shares,
+                values(parts(sources, network.assembly().parts()), shares),
+                following,
+                followed,
+                tiedTo,
+                loadFrom,
+                loadTo,
+                loadAdmittance,
+                diodeFrom,
+                diodeTo,
+                diodeSource,
+                jumperFrom,
+                jumperTo,
+                jumperClusters);
+    }
+
+    private static List<Source> parts(List<Branch> sources, List<Part> parts) {
+        return sources.stream()
+                .map(branch -> parts.get(branch.part()).sources().get(branch.index()))
+                .toList();
+    }
+
+    private static double[] shares(List<Branch> sources, Network network) {
+        return sources.stream()
+                .mapToDouble(branch -> {
+                    Part part = network.assembly().parts().get(branch.part());
+                    String live = part.sources().get(branch.index()).live();
+                    return network.defects().shares().getOrDefault(new Terminal(part.tag(), live), 1.0);
+                })
+                .toArray();
+    }
+
+    private static double[][] values(List<Source> sources, double[] shares) {
+        return IntStream.range(0, shares.length)
+                .mapToObj(i -> value(sources.get(i), shares[i]))
+                .toArray(double[][]::new);
     }
 
     /** The node of the first terminal of the input that a rectifier's output is tied to through its diodes; -1 if it is no rectifier. */

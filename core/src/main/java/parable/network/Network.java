@@ -32,11 +32,11 @@ public final class Network {
 
     private final Assembly assembly;
     private final Defects defects;
-    private final Map<Terminal, Integer> nodes = new HashMap<>();
+    private final Map<Terminal, Integer> nodes;
     private int nextNode;
     private final List<Branch> branches;
     private final int bondCount;
-    private final BitSet protectiveEarths = new BitSet();
+    private final BitSet protectiveEarths;
     private final int[] firstContact;
     private final int[] firstSource;
     private final int[] firstLoad;
@@ -48,6 +48,8 @@ public final class Network {
     private Network(Assembly assembly, Defects defects) {
         this.assembly = assembly;
         this.defects = defects;
+        nodes = new HashMap<>();
+        protectiveEarths = new BitSet();
         List<Part> parts = assembly.parts();
         numberWires();
         firstContact = new int[parts.size() + 1];
@@ -75,6 +77,24 @@ public final class Network {
                 .forEach(followers::set);
     }
 
+    /** The same branches between the same nodes, with sources that give other shares of their voltages. */
+    private Network(Network same, Defects defects) {
+        this.defects = defects;
+        assembly = same.assembly;
+        nodes = same.nodes;
+        nextNode = same.nextNode;
+        branches = same.branches;
+        bondCount = same.bondCount;
+        protectiveEarths = same.protectiveEarths;
+        firstContact = same.firstContact;
+        firstSource = same.firstSource;
+        firstLoad = same.firstLoad;
+        nodeCount = same.nodeCount;
+        branchesAt = same.branchesAt;
+        compiled = same.compiled.giving(this);
+        followers = same.followers;
+    }
+
     /** Compiles an assembled sheet. */
     public static Network of(Assembly assembly) {
         return new Network(assembly, Defects.NONE);
@@ -87,7 +107,9 @@ public final class Network {
      * @throws IllegalArgumentException if a jumper is on a terminal that does not exist
      */
     public Network with(Defects others) {
-        return new Network(assembly, others);
+        boolean sameCopper =
+                others.wiresOff().equals(defects.wiresOff()) && others.jumpers().equals(defects.jumpers());
+        return sameCopper ? new Network(this, others) : new Network(assembly, others);
     }
 
     private int end(Jumper.End end) {
@@ -341,5 +363,10 @@ public final class Network {
             return Solver.solve(this, compiled, new Switching(closed, on, open), compiled.sourceValue());
         }
         return new Followers(this, compiled, followers).solve(closed, on, open);
+    }
+
+    /** What wires and these contacts join. */
+    public Copper copper(BitSet closed) {
+        return new Copper(Clusters.of(compiled, closed));
     }
 }

@@ -42,6 +42,11 @@ public record Source(
         }
     }
 
+    /** The share of its voltage that every VA drawn from it takes away, 0 for one that gives all of it up to a limit. */
+    public double drop() {
+        return following.map(Following::drop).orElse(0.0);
+    }
+
     /** Whether what hangs on it can weaken it. */
     public boolean sags() {
         return following
