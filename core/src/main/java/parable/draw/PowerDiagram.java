@@ -30,6 +30,11 @@ final class PowerDiagram extends LaneDiagram {
     private static final double COLUMN = 44;
     private static final double ROOM_FOR_TAG = 46;
     private static final double NOTE_LINE = 14;
+    private static final double LETTER = 6;
+
+    /** As many of a rating have room where a tag has. */
+    private static final int LETTERS_BESIDE = 7;
+
     private static final double BELOW_LANDING = 26;
     private static final double BESIDE = 20;
     private static final double BESIDE_MOTOR = 12;
@@ -70,13 +75,20 @@ final class PowerDiagram extends LaneDiagram {
     void arrange() {
         Set<Object> tagsByLine = new HashSet<>();
         for (int lane = 0; lane < columns.length; lane++) {
-            boolean roomForTag = false;
+            double room = 0;
             for (Map.Entry<RungItem.Passage, Integer> device : linesOn(lane).entrySet()) {
-                roomForTag |= tagsByLine.add(List.of(device.getKey().tag(), device.getValue()));
+                if (tagsByLine.add(List.of(device.getKey().tag(), device.getValue()))) {
+                    room = Math.max(room, roomFor(part(device.getKey().tag())));
+                }
             }
-            double before = lane == 0 ? LEFT - COLUMN : columns[lane - 1] + (roomForTag ? ROOM_FOR_TAG : 0);
-            columns[lane] = before + COLUMN;
+            columns[lane] = (lane == 0 ? LEFT - COLUMN : columns[lane - 1] + room) + COLUMN;
         }
+    }
+
+    /** For a tag and what is written below it, which must not come near the frame of a device beside. */
+    private static double roomFor(Part part) {
+        int longest = Ratings.of(part).stream().mapToInt(String::length).max().orElse(0);
+        return ROOM_FOR_TAG + LETTER * Math.max(0, longest - LETTERS_BESIDE);
     }
 
     /** The power diagram of a sheet. */
