@@ -29,6 +29,7 @@ final class Ladder extends LaneDiagram {
     private static final double TOP = 84;
     private static final double ROW = 82;
     private static final double NAMES = 40;
+    private static final double COLUMN_NAMES = 14;
     private static final double LINE_SPACE = 24;
     private static final double NOTE_LINE = 14;
     private static final double START = 40;
@@ -58,7 +59,7 @@ final class Ladder extends LaneDiagram {
                 new Pitch(left + START, SLOT, 14));
         this.left = left;
         this.practice = practice;
-        references = new CrossReferences(assembly);
+        references = new CrossReferences(assembly, this::columnOf);
         uses = uses(rungs);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
         parts = LadderParts.of(rungs, this::node);
@@ -80,6 +81,7 @@ final class Ladder extends LaneDiagram {
             bands.add(ladder.band(lane));
         }
         bands.add(Band.of(ladder.railNames()));
+        bands.add(Band.of(ladder.columnNames()));
         return motors.with(
                 Math.max(ladder.end() + 40, ladder.end() + 20 + ladder.roomForRemarks()),
                 ladder.rows[ladder.rungs.size()] - 30,
@@ -234,13 +236,10 @@ final class Ladder extends LaneDiagram {
     }
 
     private List<String> coilNote(Part part) {
-        return references
-                .rungOfCoil(part)
-                .map(rung -> List.of("coil: rung " + rung))
-                .orElseGet(() -> {
-                    String label = part.device().label();
-                    return label.isEmpty() ? List.of() : List.of(label);
-                });
+        return references.ofCoil(part).map(place -> List.of("coil: " + place)).orElseGet(() -> {
+            String label = part.device().label();
+            return label.isEmpty() ? List.of() : List.of(label);
+        });
     }
 
     @Override
@@ -311,6 +310,17 @@ final class Ladder extends LaneDiagram {
                         label(marks, at, rail.name(), TextRole.HEADING, Anchor.MIDDLE);
                         drawShort(marks, rail, node);
                     });
+        }
+        return marks;
+    }
+
+    /** A letter over each column, as the references to contacts and coils have it. */
+    private List<Mark> columnNames() {
+        List<Mark> marks = new ArrayList<>();
+        double[] columns = rungs.isEmpty() ? new double[0] : columns();
+        for (int column = 0; column < columns.length; column++) {
+            Point at = new Point(columns[column], COLUMN_NAMES);
+            label(marks, at, CrossReferences.letter(column), TextRole.COLUMN, Anchor.MIDDLE);
         }
         return marks;
     }

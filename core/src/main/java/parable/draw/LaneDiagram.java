@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SortedSet;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
@@ -266,6 +267,26 @@ abstract class LaneDiagram {
     /** The first of the lanes that a node runs across. */
     final int firstLaneOf(int node) {
         return layout.lanesOf(node).first();
+    }
+
+    /** The number of columns in which devices are, and where the middle of each is. */
+    final double[] columns() {
+        return IntStream.range(0, layout.length())
+                .mapToDouble(slot -> slotAt[slot] + pitch.slot / 2)
+                .toArray();
+    }
+
+    /** The column that a device of a lane is in, 0 for the first; empty if it is in none, or nothing is laid out yet. */
+    final OptionalInt columnOf(int lane, RungItem item) {
+        List<Placed> items = lanes.isEmpty() ? List.of() : lanes.get(lane);
+        return IntStream.range(0, items.size())
+                .filter(i ->
+                        items.get(i).item() == item && !items.get(i).inLayout().isEmpty())
+                .mapToDouble(i -> centreOf(items, i))
+                .mapToInt(centre -> (int) IntStream.range(1, layout.length())
+                        .filter(slot -> slotAt[slot] <= centre)
+                        .count())
+                .findFirst();
     }
 
     /** Where the lanes end. */

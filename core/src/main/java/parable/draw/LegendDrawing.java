@@ -54,6 +54,9 @@ public final class LegendDrawing {
         }
         legend.entries.values().forEach(legend::draw);
         legend.drawSigns();
+        if (!assembly.sheet().control().isEmpty()) {
+            legend.drawReference();
+        }
         int rows = (legend.cell + COLUMNS - 1) / COLUMNS;
         return new Drawing(COLUMNS * WIDTH, TOP + rows * ROW, legend.marks);
     }
@@ -188,6 +191,13 @@ public final class LegendDrawing {
         if (!which.isEmpty()) {
             marks.add(new Mark.Label(beside.plus(0, LINE - 3), which, TextRole.WIRE_NUMBER, Anchor.START));
         }
+    }
+
+    /** How the places of coils and contacts are told. */
+    private void drawReference() {
+        Point at = next();
+        marks.add(new Mark.Label(at.plus(0, 4), "5C", TextRole.NOTE, Anchor.MIDDLE));
+        words(at, "rung 5, column C", "");
     }
 
     /** What is on every sheet beside the symbols of devices. */

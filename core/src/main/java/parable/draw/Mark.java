@@ -150,7 +150,9 @@ public sealed interface Mark {
         WIRE_NUMBER(11, true),
         MARKING(10, false),
         NOTE(11, false),
-        HEADING(14, true);
+        HEADING(14, true),
+        /** The letter over a column of the ladder; it is written over every page on which the column goes on. */
+        COLUMN(11, false);
 
         private final double size;
         private final boolean bold;

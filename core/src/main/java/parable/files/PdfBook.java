@@ -445,6 +445,7 @@ final class PdfBook implements Closeable {
             content.saveGraphicsState();
             content.transform(new Matrix(1, 0, 0, 1, 0, paper.getHeight()));
             continued(new PdfPen(content, fonts), drawing, tile);
+            columns(new PdfPen(content, fonts), drawing, tile);
             content.restoreGraphicsState();
             foot.draw(new PdfPen(content, fonts), title, AT_REST, circuit);
         }
@@ -462,6 +463,18 @@ final class PdfBook implements Closeable {
                         double y = edge == tile.top() ? MARGIN - 5 : lower + 10;
                         label(pen, x, y, wire.number(), Mark.TextRole.MARKING, Mark.Anchor.MIDDLE);
                     }
+                }
+            }
+        }
+    }
+
+    /** The letters of the columns over a page that is not the first. */
+    private void columns(Pen pen, Drawing drawing, Tile tile) {
+        for (Mark mark : tile.top() > 0 ? drawing.marks() : List.<Mark>of()) {
+            if (mark instanceof Mark.Label label && label.role() == Mark.TextRole.COLUMN) {
+                double x = MARGIN + (label.at().x() - tile.left()) * tile.scale();
+                if (x > MARGIN && x < paper.getWidth() - MARGIN) {
+                    label(pen, x, MARGIN - 16, label.text(), Mark.TextRole.MARKING, Mark.Anchor.MIDDLE);
                 }
             }
         }

@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -26,6 +29,7 @@ import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.parts.Assembly;
+import parable.starters.Library;
 
 class SheetDrawingTest {
 
@@ -46,13 +50,74 @@ class SheetDrawingTest {
                 .toList();
     }
 
+    /** Each contact and coil is in the column and on the rung that the references name. */
+    @ParameterizedTest
+    @EnumSource(Practice.class)
+    void aReferenceNamesTheRungAndTheColumnInWhichSomethingIsDrawn(Practice practice) {
+        Pattern reference = Pattern.compile("(coil|\\d+-\\d+): (\\d+)([A-Z]+)");
+        for (Sheet sheet :
+                Library.jobs().stream().flatMap(job -> job.sheets().stream()).toList()) {
+            Drawing drawing = SheetDrawing.of(Examples.fitted(sheet), practice);
+            List<Mark.Label> labels = labels(drawing);
+            for (Mark.Label label : labels) {
+                Matcher told = reference.matcher(label.text());
+                if (told.matches()) {
+                    double column =
+                            at(labels, told.group(3), Mark.TextRole.COLUMN).x();
+                    String tag = tagAbove(labels, label);
+                    List<Mark.Label> named = labels.stream()
+                            .filter(other -> other.role() == Mark.TextRole.TAG
+                                    && other.text().equals(tag)
+                                    && Math.abs(other.at().x() - column) < 30)
+                            .toList();
+                    double rung = labels.stream()
+                            .filter(other -> other.role() == Mark.TextRole.NOTE
+                                    && other.anchor() == Mark.Anchor.END
+                                    && other.text().equals(told.group(2)))
+                            .mapToDouble(other -> other.at().y())
+                            .findFirst()
+                            .orElseThrow();
+                    assertThat(named)
+                            .as(sheet.name() + ": " + tag + " " + label.text())
+                            .anyMatch(other -> Math.abs(other.at().y() - rung) < 50);
+                }
+            }
+        }
+    }
+
+    private static List<Mark.Label> labels(Drawing drawing) {
+        return drawing.marks().stream()
+                .filter(Mark.Label.class::isInstance)
+                .map(Mark.Label.class::cast)
+                .toList();
+    }
+
+    private static Point at(List<Mark.Label> labels, String text, Mark.TextRole role) {
+        return labels.stream()
+                .filter(label -> label.role() == role && label.text().equals(text))
+                .map(Mark.Label::at)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The tag of the symbol that a note is under. */
+    private static String tagAbove(List<Mark.Label> labels, Mark.Label note) {
+        return labels.stream()
+                .filter(label -> label.role() == Mark.TextRole.TAG
+                        && Math.abs(label.at().x() - note.at().x()) < 8
+                        && label.at().y() < note.at().y())
+                .max(Comparator.comparingDouble(label -> label.at().y()))
+                .orElseThrow()
+                .text();
+    }
+
     @Test
     void thePumpIsDrawnWholeWithNumbersAndReferences() {
         Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()), Practice.IEC);
 
         assertThat(texts(drawing))
                 .contains("1", "2", "3", "4", "5", "6", "7", "8", "9", "1L1", "2L3", "A1", "A2", "95", "96")
-                .containsSequence("poles: power", "13-14: rung 3", "21-22: rung 5");
+                .containsSequence("poles: power", "13-14: 3E", "21-22: 5A");
         assertThat(drawing.symbols().map(symbol -> symbol.subject().tag()))
                 .contains("G1", "Q1", "F1", "K1", "F2", "M1", "S4", "S0", "S1", "S2", "S3", "P1", "P2", "P3");
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -65,19 +66,23 @@ class PdfFileTest {
 
         assertThat(textOf(pdf))
                 .contains("part 1 of", Integer.toString(sheet.control().size()));
-        assertThat(firstLine(pdf, 2))
-                .as("the uprights that go on, between which the lamp was put")
-                .isEqualTo("7 2");
+        assertThat(firstLines(pdf, 2))
+                .as("the columns, and the uprights that go on, between which the lamp was put")
+                .isEqualTo("A B C D E F / 7 2");
     }
 
     /** What is at the top of a page. */
-    private static String firstLine(byte[] pdf, int page) throws IOException {
+    private static String firstLines(byte[] pdf, int page) throws IOException {
         try (PDDocument document = Loader.loadPDF(pdf)) {
             PDFTextStripper stripper = new PDFTextStripper();
             stripper.setSortByPosition(true);
             stripper.setStartPage(page);
             stripper.setEndPage(page);
-            return stripper.getText(document).lines().findFirst().orElse("").strip();
+            return stripper.getText(document)
+                    .lines()
+                    .limit(2)
+                    .map(String::strip)
+                    .collect(Collectors.joining(" / "));
         }
     }
 }
