@@ -10,24 +10,30 @@ import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Fault;
+import parable.bench.Moment;
 import parable.bench.Sample;
+import parable.circuit.Terminal;
 import parable.parts.Assembly;
+import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 
 /**
- * What hurts motors while they run: driven against the way they turn, or with a field that is gone.
+ * What hurts motors: driven against the way they turn, with a field that is gone, or braked without end.
  *
  * @param plugged the motors that were driven against the way they turned, when another start was pressed or a knob was turned
  * @param runAway the motors that were still driven once their field had been opened
+ * @param brakedOn the motors that direct current still braked long after a stop, with the contact of each speed switch stuck
  */
-record Mishaps(Set<String> plugged, Set<String> runAway) {
+record Mishaps(Set<String> plugged, Set<String> runAway, Set<String> brakedOn) {
 
-    static final Mishaps NONE = new Mishaps(Set.of(), Set.of());
+    static final Mishaps NONE = new Mishaps(Set.of(), Set.of(), Set.of());
 
     private static final String FIELD = "F1";
 
     private static final long WINDOW = 1_000_000;
+
+    private static final double LEAST_VOLTS = 1;
 
     /** In per unit; slower, turning round is only starting. */
     private static final double TURNS = 0.2;
@@ -63,12 +69,39 @@ record Mishaps(Set<String> plugged, Set<String> runAway) {
                 .collect(Collectors.toMap(Fault::tag, Function.identity()));
     }
 
-    /** Opens a field. */
-    static void open(Bench bench, Fault field) {
+    /** The three-phase motors with a DC voltage between two of their leads, standing still or not. */
+    static Set<String> carryingDirectCurrent(Assembly assembly, Moment moment) {
+        Set<String> carrying = new HashSet<>();
+        for (Part motor : assembly.parts()) {
+            List<Terminal> leads = motor.lineLeads().stream()
+                    .map(lead -> new Terminal(motor.tag(), lead))
+                    .toList();
+            boolean direct = leads.stream()
+                    .flatMap(one -> leads.stream().flatMap(other -> moment.voltage(one, other).stream()))
+                    .anyMatch(voltage -> voltage.direct() > LEAST_VOLTS);
+            if (direct) {
+                carrying.add(motor.tag());
+            }
+        }
+        return carrying;
+    }
+
+    /** The contacts that close while a motor turns, each as it is when it sticks. */
+    static List<Fault> stuckSpeedSwitches(Assembly assembly) {
+        return assembly.parts().stream()
+                .filter(part -> part.drive() instanceof Drive.BySpeed)
+                .flatMap(part -> part.contacts().stream()
+                        .filter(contact -> !contact.isNormallyClosed())
+                        .map(contact -> new Fault(Fault.Kind.WELDED, part.tag(), contact.marking())))
+                .toList();
+    }
+
+    /** Puts a fault in that is possible for sure. */
+    static void put(Bench bench, Fault fault) {
         try {
-            bench.set(field, true);
+            bench.set(fault, true);
         } catch (ActionRefusedException impossible) {
-            throw new IllegalStateException(field.words() + " could not be tried", impossible);
+            throw new IllegalStateException(fault.words() + " could not be tried", impossible);
         }
     }
 }

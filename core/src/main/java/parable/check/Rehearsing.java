@@ -26,6 +26,7 @@ import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
+import parable.parts.Source;
 import parable.parts.Verb;
 import parable.program.NetworkEnd;
 
@@ -312,7 +313,8 @@ final class Rehearsing {
             }
             backTo(bench, running);
             returned = powerReturned(bench);
-            mishaps = new Mishaps(plugged(bench, running, start), runAway(bench, running, after));
+            mishaps = new Mishaps(
+                    plugged(bench, running, start), runAway(bench, running, after), brakedOn(bench, running));
         }
         return new Rehearsal(
                 arrangement,
@@ -361,11 +363,32 @@ final class Rehearsing {
                 : start(part).stream().toList();
     }
 
+    /** The motors that are still braked a minute after a stop and all timers, while every speed switch sticks; asked only where there is a rectifier. */
+    private Set<String> brakedOn(Bench bench, long running) {
+        boolean brakes = assembly.parts().stream()
+                .flatMap(part -> part.sources().stream())
+                .flatMap(source -> source.following().stream())
+                .anyMatch(following -> following.law() == Source.Law.RECTIFIED);
+        Set<String> brakedOn = new LinkedHashSet<>();
+        for (Part part : brakes ? assembly.parts() : List.<Part>of()) {
+            stop(part).ifPresent(stop -> {
+                backTo(bench, running);
+                Mishaps.stuckSpeedSwitches(assembly).forEach(stuck -> Mishaps.put(bench, stuck));
+                act(bench, stop);
+                bench.runUntil(bench.now() + FINGER);
+                act(bench, new Action(Verb.RELEASE, part.tag()));
+                bench.runUntil(bench.now() + READY + timers);
+                brakedOn.addAll(Mishaps.carryingDirectCurrent(assembly, bench.moment()));
+            });
+        }
+        return brakedOn;
+    }
+
     private Set<String> runAway(Bench bench, long running, Set<String> motors) {
         Set<String> runAway = new LinkedHashSet<>();
         Mishaps.fields(assembly, motors).forEach((motor, field) -> {
             backTo(bench, running);
-            Mishaps.open(bench, field);
+            Mishaps.put(bench, field);
             bench.runUntil(bench.now() + SHORTLY);
             if (driven(bench.moment()).contains(motor)) {
                 runAway.add(motor);

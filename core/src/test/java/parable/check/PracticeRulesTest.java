@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -262,6 +263,34 @@ class PracticeRulesTest {
                 .toList());
 
         assertThat(found(changed, Practice.IEC).contains("plugging-duty")).isEqualTo(wrong);
+    }
+
+    /** The timer's contact left out, and the speed switch's as well. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "Juice separator | KT[15-18] | ''",
+                "Juice separator | @8 KT[15-18] @9 | With S9 stuck, nothing ends the braking of M1 by direct current.",
+                "Juice separator | @9 S9[13-14] @10 | ''",
+                "Timed brake | KT[15-18] | ''"
+            })
+    void aBrakeEndsAlsoWhenItsSpeedSwitchSticks(String name, String leftOut, String told) throws RungSyntaxException {
+        Sheet sheet = Examples.ofLibrary(name);
+        List<Rung> control = new ArrayList<>();
+        for (Rung rung : sheet.control()) {
+            String[] ends = leftOut.split(" ");
+            String text = ends.length == 1
+                    ? rung.text()
+                    : rung.text().replace(leftOut, ends[0]).replace(ends[2] + " ", ends[0] + " ");
+            control.add(new RungNotation(Set.of("L", "N")).read(text));
+        }
+
+        assertThat(Check.of(Examples.fitted(sheet.withRungs(Circuit.CONTROL, control)), ColourCode.EITHER).stream()
+                        .filter(finding -> finding.code().equals("brake-untimed"))
+                        .map(Finding::text)
+                        .collect(Collectors.joining()))
+                .isEqualTo(told);
     }
 
     /** The buttons of one place are one device; E-stops and switches of the machine count each by itself. */
