@@ -14,7 +14,7 @@ import parable.parts.Part;
 /**
  * What a meter of 10 megohms finds on a wire that is joined to nothing: live cores of the same cable bring it across by their capacitance, the more the longer they lie side
  * by side. Taken as 20 pF a metre to live cores and 80 pF a metre to all else, at 50 Hz: 18 % of the voltage after 6 m, at most 20 % (practice: 20 to 100 V on
- * long cables). A motor's winding has so much capacitance to its frame that nothing is found on its leads. Such a voltage falls to nothing under any load, and does a hand no harm.
+ * long cables). A motor's winding has so much capacitance to its frame that nothing is found on its leads. Such a voltage falls to nothing under any load.
  */
 final class StrayVoltages {
 

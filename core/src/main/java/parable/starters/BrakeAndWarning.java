@@ -33,7 +33,15 @@ final class BrakeAndWarning extends LadderPart {
                 "panel",
                 "input",
                 wish.motor().voltage());
-        draft.device("resistor", tags.resistor(), "Brake resistor", "panel", "resistance", "14 ohm", "power", "250 W");
+        draft.device(
+                "resistor",
+                tags.resistor(),
+                "Brake resistor",
+                "panel",
+                "resistance",
+                wish.motor().brakeResistance(),
+                "power",
+                wish.motor().brakePower());
         for (int line = 1; line <= 2; line++) {
             draft.device(
                     "fuse",

@@ -29,6 +29,14 @@ public record MotorData(
         String load,
         String runUp) {
 
+    /** The average of a bridge on one phase, as a share of its voltage. */
+    private static final double RECTIFIED = 0.9;
+
+    private static final double IN_THE_WINDING = 0.1;
+
+    /** Three seconds in two minutes. */
+    private static final double BRAKED = 0.025;
+
     public MotorData {
         Objects.requireNonNull(label, "label");
         Objects.requireNonNull(place, "place");
@@ -88,9 +96,32 @@ public record MotorData(
                 .orElse(2 * amperes));
     }
 
+    /** The resistor of a brake with twice its current from two lines through a bridge; a tenth of the voltage is left for the winding: {@code 14 ohm}. */
+    String brakeResistance() {
+        return Math.max(1, Math.round(brakeOhms())) + " ohm";
+    }
+
+    /** What that resistor is made for, if it brakes for three seconds every two minutes: the next usual rating, such as {@code 250 W}. */
+    String brakePower() {
+        double watts = 4 * amperes() * amperes() * brakeOhms() * BRAKED;
+        return (int) DoubleStream.of(25, 50, 100, 150, 250, 400, 600, 1000, 1600, 2500, 4000, 6300)
+                        .filter(rating -> rating >= watts)
+                        .findFirst()
+                        .orElse(Math.ceil(watts))
+                + " W";
+    }
+
+    private double brakeOhms() {
+        return RECTIFIED * (1 - IN_THE_WINDING) * volts() / (2 * amperes());
+    }
+
+    private double volts() {
+        return Double.parseDouble(voltage.substring(0, voltage.indexOf(' ')));
+    }
+
     /** The voltage between a line and the neutral of its supply as it is written on a device: {@code 230 V AC}. */
     String voltageToNeutral() {
-        return Supply.toNeutral(Double.parseDouble(voltage.substring(0, voltage.indexOf(' '))));
+        return Supply.toNeutral(volts());
     }
 
     /** This motor driving a known machine. */

@@ -29,6 +29,9 @@ public record Wish(
         Set<Lamp> lamps,
         Map<Class<? extends Choice>, Choice> choices) {
 
+    /** Of a control circuit by North American practice, in V (NFPA 79, 9.1.2). */
+    private static final double MOST_CONTROL_VOLTS = 120;
+
     /** Not modified: the collections are copied. */
     public Wish {
         Objects.requireNonNull(name, "name");
@@ -114,6 +117,14 @@ public record Wish(
         }
         if (lamps.contains(Lamp.EMERGENCY_STOP) && has(EmergencyStop.NONE)) {
             return Optional.of("A lamp for the E-stop belongs to a starter with an E-stop.");
+        }
+        boolean coilsToNeutral = has(ControlSupply.LINE_TO_NEUTRAL) || has(ControlSupply.DC_24_WITH_RELAY);
+        String toNeutral = motor.voltageToNeutral();
+        if (practice() == Practice.NORTH_AMERICAN
+                && coilsToNeutral
+                && Double.parseDouble(toNeutral.substring(0, toNeutral.indexOf(' '))) > MOST_CONTROL_VOLTS) {
+            return Optional.of("A coil between line and neutral would have " + toNeutral
+                    + " here, and North American practice has 120 V at most: take a transformer, or 24 V DC.");
         }
         return !has(EndSwitches.NONE) && has(Directions.ONE)
                 ? Optional.of("End switches belong to a starter with two directions.")

@@ -12,7 +12,9 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import parable.Examples;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
@@ -82,6 +84,40 @@ class LibraryTest {
         bench.runUntil(20_300_000);
         assertThat(bench.moment().condition(motor)).isIn(Condition.COASTING, Condition.BRAKED, Condition.STOPPED);
         assertThat(starter.reasons()).hasSizeGreaterThanOrEqualTo(Question.all().size());
+    }
+
+    /** Resistor, its heat and the fuses of a brake follow the motor: the rules find nothing to say from 0.37 to 75 kW. */
+    @ParameterizedTest
+    @ValueSource(strings = {"0.37 kW", "1.5 kW", "5.5 kW", "15 kW", "37 kW", "75 kW"})
+    void aBrakeIsMadeForItsMotor(String power) {
+        MotorData motor = MotorData.on400V("Saw", "yard", power).driving("mill", "10 %", "3 s");
+        for (Braking braking : List.of(Braking.UNTIL_STANDSTILL, Braking.TIMED)) {
+            Wish wish = Wish.of("Saw", Practice.IEC, motor).with(braking).showing(Lamp.RUNNING);
+
+            assertThat(Check.of(
+                            Examples.fitted(Starter.of(wish).sheet()),
+                            wish.conventions().colours()))
+                    .filteredOn(finding -> finding.severity() != Severity.NOTE)
+                    .isEmpty();
+        }
+    }
+
+    /** 277 V is too much for a control circuit there; 120 V of a supply of 208 V is not, and by IEC practice 230 V is not. */
+    @ParameterizedTest
+    @CsvSource({
+        "NORTH_AMERICAN, 480 V AC, LINE_TO_NEUTRAL, true",
+        "NORTH_AMERICAN, 480 V AC, DC_24_WITH_RELAY, true",
+        "NORTH_AMERICAN, 480 V AC, DC_24, false",
+        "NORTH_AMERICAN, 480 V AC, TRANSFORMER, false",
+        "NORTH_AMERICAN, 208 V AC, LINE_TO_NEUTRAL, false",
+        "IEC, 400 V AC, LINE_TO_NEUTRAL, false"
+    })
+    void noCoilBetweenLineAndNeutralBeyondWhatThePracticeAllows(
+            Practice practice, String voltage, ControlSupply supply, boolean refused) {
+        MotorData motor = new MotorData("Pump", "cellar", voltage, "60 Hz", "2.2 kW", "5 A", "16 A", "pump", "", "");
+
+        assertThat(Wish.of("Pump", practice, motor).with(supply).conflict().isPresent())
+                .isEqualTo(refused);
     }
 
     /** What goes together of the special things: jogging both ways, and a warning before star-delta. */
