@@ -29,9 +29,6 @@ public record Wish(
         Set<Lamp> lamps,
         Map<Class<? extends Choice>, Choice> choices) {
 
-    /** Of a control circuit by North American practice, in V (NFPA 79, 9.1.2). */
-    private static final double MOST_CONTROL_VOLTS = 120;
-
     /** Not modified: the collections are copied. */
     public Wish {
         Objects.requireNonNull(name, "name");
@@ -120,14 +117,20 @@ public record Wish(
         }
         boolean coilsToNeutral = has(ControlSupply.LINE_TO_NEUTRAL) || has(ControlSupply.DC_24_WITH_RELAY);
         String toNeutral = motor.voltageToNeutral();
-        if (practice() == Practice.NORTH_AMERICAN
-                && coilsToNeutral
-                && Double.parseDouble(toNeutral.substring(0, toNeutral.indexOf(' '))) > MOST_CONTROL_VOLTS) {
-            return Optional.of("A coil between line and neutral would have " + toNeutral
-                    + " here, and North American practice has 120 V at most: take a transformer, or 24 V DC.");
+        if (coilsToNeutral && Double.parseDouble(toNeutral.substring(0, toNeutral.indexOf(' '))) > mostControlVolts()) {
+            return Optional.of("A coil between line and neutral would have " + toNeutral + " here, and "
+                    + mostControlVolts() + " V is the most that the practice allows: take a transformer, or 24 V DC.");
         }
         return !has(EndSwitches.NONE) && has(Directions.ONE)
                 ? Optional.of("End switches belong to a starter with two directions.")
                 : Optional.empty();
+    }
+
+    /** Of a control circuit, in V (IEC 60204-1, 9.1.2, at 50 and 60 Hz; NFPA 79, 9.1.2). */
+    private int mostControlVolts() {
+        return switch (practice()) {
+            case NORTH_AMERICAN -> 120;
+            case IEC -> motor.frequency().startsWith("60") ? 277 : 240;
+        };
     }
 }

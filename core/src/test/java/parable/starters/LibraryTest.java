@@ -110,7 +110,9 @@ class LibraryTest {
         "NORTH_AMERICAN, 480 V AC, DC_24, false",
         "NORTH_AMERICAN, 480 V AC, TRANSFORMER, false",
         "NORTH_AMERICAN, 208 V AC, LINE_TO_NEUTRAL, false",
-        "IEC, 400 V AC, LINE_TO_NEUTRAL, false"
+        "IEC, 400 V AC, LINE_TO_NEUTRAL, false",
+        "IEC, 480 V AC, LINE_TO_NEUTRAL, false",
+        "IEC, 690 V AC, LINE_TO_NEUTRAL, true"
     })
     void noCoilBetweenLineAndNeutralBeyondWhatThePracticeAllows(
             Practice practice, String voltage, ControlSupply supply, boolean refused) {

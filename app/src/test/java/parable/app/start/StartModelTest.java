@@ -64,11 +64,12 @@ class StartModelTest {
         String on400 = setting("overload-relay", "setting");
         start.supply(Supply.IEC_690);
         assertThat(setting("contactor", "coil")).isEqualTo("230 V AC");
-        start.answer(about("control voltage"), ControlSupply.LINE_TO_NEUTRAL);
-        assertThat(setting("contactor", "coil")).isEqualTo("400 V AC");
         assertThat(setting("three-phase-motor", "voltage")).isEqualTo("690 V AC");
         assertThat(on400).isEqualTo("4.9 A");
         assertThat(setting("overload-relay", "setting")).isEqualTo("2.8 A");
+        start.answer(about("control voltage"), ControlSupply.LINE_TO_NEUTRAL);
+        assertThat(start.trouble()).hasValueSatisfying(words -> assertThat(words)
+                .contains("A coil between line and neutral would have 400 V AC here, and 240 V is the most"));
     }
 
     @Test
