@@ -81,10 +81,7 @@ final class BrakeRule implements Rule {
 
     /** What a resistor is made for in W, 0 if nothing says it. */
     private static double rated(Part resistor) {
-        return resistor.device()
-                .setting("power")
-                .map(written -> Double.parseDouble(written.replaceAll(" ?W$", "")))
-                .orElse(0.0);
+        return resistor.device().figure("power").orElse(0.0);
     }
 
     private static Finding resistor(Part resistor, Part motor, double watts) {

@@ -29,13 +29,20 @@ final class ControlSupplyRule implements Rule {
                 : List.of(finding(fed, motors, devices));
     }
 
-    /** Whether one end of its coil can be joined with a line of the mains and the other never. */
+    /** Whether one end of its coil can be joined with a line of the mains and the other with the neutral only. */
     private static boolean isOnNeutral(Study study, Solution closed, Part contactor) {
         Load coil = Study.coil(contactor);
         return study.isWired(contactor, coil.from())
                 && study.isWired(contactor, coil.to())
-                && study.isJoinedWithLine(closed, study.node(contactor, coil.from()))
-                        != study.isJoinedWithLine(closed, study.node(contactor, coil.to()));
+                && (isBetween(study, closed, contactor, coil.from(), coil.to())
+                        || isBetween(study, closed, contactor, coil.to(), coil.from()));
+    }
+
+    private static boolean isBetween(Study study, Solution closed, Part contactor, String line, String neutral) {
+        int other = study.node(contactor, neutral);
+        return study.isJoinedWithLine(closed, study.node(contactor, line))
+                && !study.isJoinedWithLine(closed, other)
+                && !study.outsideReached(closed, other).isEmpty();
     }
 
     private static long controlDevices(Study study) {

@@ -134,10 +134,7 @@ final class ConverterRule implements Rule {
 
     /** What a DC supply says that it gives, in A; without limit if it says nothing. */
     private static double ratedAmperes(Part part) {
-        return part.device()
-                .setting("rated")
-                .map(written -> Double.parseDouble(written.replaceAll(" ?A$", "")))
-                .orElse(Double.POSITIVE_INFINITY);
+        return part.device().figure("rated").orElse(Double.POSITIVE_INFINITY);
     }
 
     private static Finding asksTooMuch(Part part, double amperes) {

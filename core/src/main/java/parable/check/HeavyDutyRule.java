@@ -81,7 +81,7 @@ final class HeavyDutyRule implements Rule {
     }
 
     private static Optional<Double> rated(Part contactor) {
-        return contactor.device().setting("rated").map(written -> Double.parseDouble(written.replaceAll(" ?A$", "")));
+        return contactor.device().figure("rated");
     }
 
     private static Finding jogging(Part contactor, List<String> motors, double amperes) {

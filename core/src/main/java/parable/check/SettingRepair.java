@@ -42,8 +42,13 @@ final class SettingRepair {
             return Optional.empty();
         }
         Device timer = timers.get(0).device();
-        double seconds =
-                Double.parseDouble(timer.setting("setting").orElse("5 s").replaceAll(" ?s$", ""));
+        double seconds = ((Drive.ByTimer) timers.get(0).drive())
+                        .program()
+                        .fed()
+                        .get(0)
+                        .after()
+                        .nominal()
+                / 1e6;
         String twice = Nameplate.figure(2 * seconds) + " s";
         return Optional.of(new Repair(
                 "Gives the motor " + twice + " in star instead of " + Nameplate.figure(seconds) + " s.",

@@ -86,6 +86,11 @@ public record Device(
         return new Device(tag, also, kind, label, place, at, changed, extras);
     }
 
+    /** The number that a setting begins with, as 25 of {@code 25 A}; empty if it is not given. */
+    public Optional<Double> figure(String setting) {
+        return setting(setting).map(written -> Double.parseDouble(written.replaceAll("[^0-9.].*", "")));
+    }
+
     /** This device with another label. */
     public Device labelled(String other) {
         return new Device(tag, also, kind, other, place, at, settings, extras);

@@ -96,7 +96,8 @@ public record Fieldwork(WiringMethod method, List<WireChoice> choices, List<Wire
                 choices.stream().map(wire -> wire.relabelled(names)).toList(),
                 wires.stream().map(wire -> wire.relabelled(names)).toList(),
                 readings.stream()
-                        .map(one -> new Reading(names.words(one.step()), one.found(), one.remark(), one.by(), one.on()))
+                        .map(one -> new Reading(
+                                names.tagsAndMarkingsIn(one.step()), one.found(), one.remark(), one.by(), one.on()))
                         .toList());
     }
 }

@@ -26,18 +26,26 @@ public record Relabelling(Map<String, String> tags, Map<Terminal, String> markin
                 tags.getOrDefault(terminal.tag(), terminal.tag()), markings.getOrDefault(terminal, terminal.marking()));
     }
 
-    /** A sentence with the new tags, and with the new markings of the devices that it names. */
-    String words(String sentence) {
-        return WORD.matcher(sentence).replaceAll(word -> Matcher.quoteReplacement(word(word.group(), sentence)));
+    /** A sentence with the new tags. */
+    String tagsIn(String sentence) {
+        return WORD.matcher(sentence)
+                .replaceAll(word -> Matcher.quoteReplacement(tags.getOrDefault(word.group(), word.group())));
     }
 
-    private String word(String word, String sentence) {
-        return markings.entrySet().stream()
-                .filter(entry -> entry.getKey().marking().equals(word)
-                        && WORD.matcher(sentence).results().anyMatch(other -> other.group()
-                                .equals(entry.getKey().tag())))
-                .map(Map.Entry::getValue)
-                .findFirst()
-                .orElse(tags.getOrDefault(word, word));
+    /** A sentence with the new tags, and with the new markings of what stands behind the tag of its device: {@code Ohms from F2 2 to M1 U1}. */
+    String tagsAndMarkingsIn(String sentence) {
+        Matcher words = WORD.matcher(sentence);
+        StringBuilder renamed = new StringBuilder();
+        String device = "";
+        while (words.find()) {
+            String word = words.group();
+            String marking = markings.get(new Terminal(device, word));
+            if (marking == null && tags.containsKey(word)) {
+                device = word;
+            }
+            words.appendReplacement(
+                    renamed, Matcher.quoteReplacement(marking == null ? tags.getOrDefault(word, word) : marking));
+        }
+        return words.appendTail(renamed).toString();
     }
 }

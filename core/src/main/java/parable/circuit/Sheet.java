@@ -132,7 +132,7 @@ public record Sheet(
                 power.stream().map(rung -> rung.relabelled(names)).toList(),
                 control.stream().map(rung -> rung.relabelled(names)).toList(),
                 accepted.stream().map(one -> one.retagged(tags)).toList(),
-                claims.stream().map(names::words).toList(),
+                claims.stream().map(names::tagsIn).toList(),
                 program.map(one -> one.renamed(tags)),
                 fieldwork.relabelled(names),
                 extras);

@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import parable.circuit.Device;
 import parable.circuit.Job;
@@ -13,15 +12,13 @@ import parable.circuit.Practice;
 import parable.circuit.Relabelling;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
+import parable.parts.LeadMarking;
 
 /**
  * Puts a job into the dress of the other practice: its symbols follow from the job's practice, its tags are exchanged for those
  * that its devices bear there, and its motors' leads are marked as there. The circuit stays the same, and dressing it twice gives back the first tags.
  */
 public final class Dress {
-
-    private static final String LEAD_MARKING = "lead-marking";
-    private static final String IEC_LEADS = "U1 V1 W1 U2 V2 W2";
 
     private Dress() {}
 
@@ -46,9 +43,11 @@ public final class Dress {
         }
         Map<Terminal, String> markings = new HashMap<>();
         sheet.devices().stream().filter(Dress::isThreePhaseMotor).forEach(motor -> {
-            List<String> now = leads(motor.setting(LEAD_MARKING).orElse(IEC_LEADS));
-            List<String> then = leads(marking(practice).orElse(IEC_LEADS));
-            for (int lead = 0; lead < Math.min(now.size(), then.size()); lead++) {
+            List<String> now = LeadMarking.ofWritten(
+                            motor.setting(LeadMarking.SETTING).orElse(""))
+                    .leads();
+            List<String> then = LeadMarking.of(practice).leads();
+            for (int lead = 0; lead < now.size(); lead++) {
                 markings.put(new Terminal(motor.tag(), now.get(lead)), then.get(lead));
             }
         });
@@ -56,25 +55,14 @@ public final class Dress {
         return dressed.withDevices(dressed.devices().stream()
                 .map(device -> device.alsoKnownAs(back.get(device.tag())))
                 .map(device -> isThreePhaseMotor(device)
-                        ? device.with(LEAD_MARKING, marking(practice).orElse(""))
+                        ? device.with(
+                                LeadMarking.SETTING, LeadMarking.of(practice).setting())
                         : device)
                 .toList());
     }
 
     private static boolean isThreePhaseMotor(Device device) {
         return device.kind().equals("three-phase-motor");
-    }
-
-    /** What says how the leads of a motor are marked, where it has to be said. */
-    private static Optional<String> marking(Practice practice) {
-        return switch (practice) {
-            case IEC -> Optional.empty();
-            case NORTH_AMERICAN -> Optional.of("T1 T2 T3 T4 T5 T6");
-        };
-    }
-
-    private static List<String> leads(String marking) {
-        return List.of(marking.split(" "));
     }
 
     private static String newTag(Device device, Practice practice, Set<String> taken) {

@@ -16,6 +16,7 @@ import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.parts.Catalogue;
 import parable.parts.Contact;
+import parable.parts.LeadMarking;
 import parable.parts.Load;
 import parable.parts.Part;
 import parable.parts.SettingException;
@@ -105,7 +106,7 @@ final class Fitting {
             case "pilot-lamp", "illuminated-button" -> device.with("lamp", voltage);
             case "horn" -> device.with("rated", voltage);
             case "three-phase-motor" -> device.tag().startsWith("MTR")
-                    ? device.with("lead-marking", "T1 T2 T3 T4 T5 T6")
+                    ? device.with(LeadMarking.SETTING, LeadMarking.NEMA.setting())
                     : device;
             default -> device;
         };

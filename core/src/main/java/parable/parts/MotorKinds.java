@@ -30,7 +30,6 @@ final class MotorKinds {
     private static final double FIELD_BY_POWER = 0.35;
 
     private static final int PHASES = 3;
-    private static final List<String> LEAD_MARKINGS = List.of("U1 V1 W1 U2 V2 W2", "T1 T2 T3 T4 T5 T6");
 
     private MotorKinds() {}
 
@@ -44,7 +43,7 @@ final class MotorKinds {
                                 "power",
                                 "current",
                                 "leads",
-                                "lead-marking",
+                                LeadMarking.SETTING,
                                 "drives",
                                 "load",
                                 "run-up",
@@ -76,8 +75,9 @@ final class MotorKinds {
         double voltAmperes = line.volts() * inLine / Math.sqrt(3);
         double powerFactor =
                 Math.max(LEAST_POWER_FACTOR, Math.min(MOST_POWER_FACTOR, Math.sqrt(watts / 3 / voltAmperes)));
-        List<String> leads = List.of(settings.oneOf("lead-marking", LEAD_MARKINGS, LEAD_MARKINGS.get(0))
-                .split(" "));
+        List<String> written = LeadMarking.allWritten();
+        List<String> leads = LeadMarking.ofWritten(settings.oneOf(LeadMarking.SETTING, written, written.get(0)))
+                .leads();
         List<Load> windings = IntStream.range(0, PHASES)
                 .mapToObj(phase -> winding(
                         leads.get(phase),

@@ -1,6 +1,7 @@
 package parable.starters;
 
 import parable.circuit.Practice;
+import parable.parts.LeadMarking;
 
 /** Draws the power circuit of a starter and the supply of its ladder. */
 final class PowerPlan {
@@ -85,8 +86,8 @@ final class PowerPlan {
                 motor.current(),
                 "leads",
                 wish.has(Running.DIRECT) ? "" : "6",
-                "lead-marking",
-                wish.practice() == Practice.IEC ? "" : "T1 T2 T3 T4 T5 T6",
+                LeadMarking.SETTING,
+                LeadMarking.of(wish.practice()).setting(),
                 "drives",
                 motor.drives(),
                 "load",
@@ -123,12 +124,12 @@ final class PowerPlan {
     }
 
     private String beginning(int phase) {
-        return wish.practice() == Practice.IEC ? "UVW".charAt(phase) + "1" : "T" + (phase + 1);
+        return LeadMarking.of(wish.practice()).leads().get(phase);
     }
 
-    /** The number of the wire at a winding's end; NEMA MG 1 numbers them T4 to T6, so that T1 and T4 are one winding. */
+    /** The marking at a winding's end, which is the number of the wire there. */
     private String end(int phase) {
-        return wish.practice() == Practice.IEC ? "UVW".charAt(phase) + "2" : "T" + (phase + 4);
+        return LeadMarking.of(wish.practice()).leads().get(leads.length + phase);
     }
 
     /**

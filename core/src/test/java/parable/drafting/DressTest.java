@@ -92,6 +92,17 @@ class DressTest {
                 .noneMatch(text -> text.contains("[U1"));
     }
 
+    /** There the transformer of the pump is called T1 as a lead is; in a statement it is the transformer, after the motor too. */
+    @Test
+    void aTagThatIsCalledAsALeadStaysATag() throws Exception {
+        Sheet pump = Examples.washPump().withClaims(List.of("M1 is at rest while T1 is off"));
+        Job job = new Job("Cellar", Practice.IEC, List.of(pump), Extras.NONE);
+        Job dressed = Dress.of(job, Practice.NORTH_AMERICAN);
+
+        assertThat(dressed.sheets().get(0).claims()).containsExactly("MTR1 is at rest while T1 is off");
+        assertThat(Dress.of(dressed, Practice.IEC).sheets().get(0).claims()).isEqualTo(pump.claims());
+    }
+
     /** What was measured at a lead, wired to it or put out of order stays with it. */
     @Test
     void whatIsKnownOfALeadGoesWithIt() throws Exception {
@@ -111,6 +122,11 @@ class DressTest {
                 .containsExactly(Tick.DONE);
         assertThat(there.reading("dead: touch nothing: Ohms from OL 2 to MTR1 T1"))
                 .isPresent();
+        assertThat(Dress.of(Dress.of(job, Practice.NORTH_AMERICAN), Practice.IEC)
+                        .sheets()
+                        .get(0)
+                        .fieldwork())
+                .isEqualTo(noted.fieldwork());
         Bench bench = Bench.of(Examples.fitted(pump));
         bench.set(new Fault(Fault.Kind.OFF, "M1", "U1"), true);
         assertThat(bench.on(Examples.fitted(dressed), 0).moment().faults())
