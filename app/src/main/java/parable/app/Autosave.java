@@ -2,6 +2,9 @@ package parable.app;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -9,7 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
-import parable.circuit.Job;
+import parable.files.FileFailure;
 import parable.files.Journal;
 
 /** Keeps unsaved work in the journal, within a second of each edit, on a thread of its own. */
@@ -21,6 +24,8 @@ final class Autosave {
     /** So long after an edit it is written, together with those that follow it meanwhile. */
     private static final long GATHERING_MILLIS = 300;
 
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+
     private final JobModel jobs;
     private final MainWindow window;
     private final Journal journal;
@@ -29,7 +34,7 @@ final class Autosave {
         thread.setDaemon(true);
         return thread;
     });
-    private final AtomicReference<Optional<Wanted>> wanted = new AtomicReference<>(Optional.empty());
+    private final AtomicReference<Optional<Journal.Work>> wanted = new AtomicReference<>(Optional.empty());
     private final AtomicBoolean scheduled = new AtomicBoolean();
     private boolean keeps;
 
@@ -40,43 +45,72 @@ final class Autosave {
     }
 
     private static Path folder() {
-        String told = System.getProperty(FOLDER);
-        return told == null ? Path.of(System.getProperty("user.home"), ".parable") : Path.of(told);
+        return Optional.ofNullable(System.getProperty(FOLDER)).map(Path::of).orElseGet(() -> home().resolve(
+                        ".parable"));
     }
 
-    /** Begins to keep what is not saved, and offers what an earlier window left behind. */
+    /** The home folder; without one, as it is with some services and containers, where the program was started. */
+    private static Path home() {
+        Path home = Path.of(System.getProperty("user.home", ""));
+        return home.isAbsolute() ? home : Path.of("").toAbsolutePath();
+    }
+
+    /** Begins to keep what is not saved, and offers what earlier windows left behind. */
     void begin() {
-        offer();
         jobs.jobProperty().addListener((any, before, job) -> keep());
         jobs.unsavedProperty().addListener((any, before, unsaved) -> keep());
         keep();
+        look();
     }
 
-    private void offer() {
+    private void look() {
         try {
-            journal.leftBehind()
-                    .ifPresent(left -> window.offer(
-                            "Parable was closed with unsaved work on \u201c"
-                                    + left.job().name() + "\u201d. Recover it?",
-                            () -> {
-                                jobs.recover(left);
-                                keep();
-                                writer.submit(() -> discard(left.entry()));
-                            },
-                            () -> writer.submit(() -> discard(left.entry()))));
+            Journal.Found found = journal.leftBehind();
+            if (!found.aside().isEmpty()) {
+                window.tell(String.join(" ", found.aside()));
+            }
+            offer(found.work());
         } catch (IOException unreadable) {
-            window.tell("Unsaved work of an earlier window cannot be looked for: " + unreadable.getMessage());
+            window.tell(
+                    "Unsaved work of an earlier window cannot be looked for: " + FileFailure.words(unreadable) + ".");
         }
     }
 
-    /** What is to be kept. */
-    private record Wanted(Job job, Optional<Path> file) {}
+    /** Offers the first; the others come after it was discarded, and stay for the next window once it was recovered. */
+    private void offer(List<Journal.Unsaved> left) {
+        if (left.isEmpty()) {
+            return;
+        }
+        Journal.Unsaved first = left.get(0);
+        window.offer(
+                words(first, left.size() - 1),
+                () -> {
+                    jobs.recover(first.work());
+                    writer.submit(() -> {
+                        write();
+                        discard(first.entry());
+                        journal.release();
+                    });
+                },
+                () -> {
+                    writer.submit(() -> discard(first.entry()));
+                    offer(left.subList(1, left.size()));
+                });
+    }
+
+    private static String words(Journal.Unsaved left, int more) {
+        return "Parable was closed with unsaved work on \u201c"
+                + left.work().job().name() + "\u201d"
+                + left.work().file().map(file -> " (" + file + ")").orElse("") + ", last changed "
+                + WHEN.format(left.at().toInstant().atZone(ZoneId.systemDefault()))
+                + (more == 0 ? "." : ", and on " + more + " more.") + " Recover it?";
+    }
 
     /** Takes note of the present state; the thread that writes does the rest, however busy the window is. */
     private void keep() {
         if (jobs.unsavedProperty().get()) {
             keeps = true;
-            wanted.set(Optional.of(new Wanted(jobs.jobProperty().get(), jobs.file())));
+            wanted.set(Optional.of(jobs.work()));
             if (scheduled.compareAndSet(false, true)) {
                 writer.schedule(this::write, GATHERING_MILLIS, TimeUnit.MILLISECONDS);
             }
@@ -91,19 +125,27 @@ final class Autosave {
         scheduled.set(false);
         wanted.get().ifPresent(present -> {
             try {
-                journal.keep(present.job(), present.file());
+                journal.keep(present);
             } catch (IOException unwritable) {
-                Platform.runLater(() ->
-                        window.tell("Unsaved work cannot be kept: " + unwritable.getMessage() + ". Please save."));
+                Platform.runLater(() -> window.tell(
+                        "Unsaved work cannot be kept: " + FileFailure.words(unwritable) + ". Please save."));
             }
         });
+    }
+
+    /** Keeps the present state now, before anything else is tried; to be called when the program is in trouble. */
+    void keepNow() {
+        if (jobs.unsavedProperty().get()) {
+            wanted.set(Optional.of(jobs.work()));
+            writer.execute(this::write);
+        }
     }
 
     private void clear() {
         try {
             journal.clear();
         } catch (IOException stays) {
-            Platform.runLater(() -> window.tell("What was kept cannot be removed: " + stays.getMessage()));
+            Platform.runLater(() -> window.tell("What was kept cannot be removed: " + FileFailure.words(stays) + "."));
         }
     }
 
@@ -111,7 +153,8 @@ final class Autosave {
         try {
             journal.discard(entry);
         } catch (IOException stays) {
-            Platform.runLater(() -> window.tell("What was left behind cannot be removed: " + stays.getMessage()));
+            Platform.runLater(
+                    () -> window.tell("What was left behind cannot be removed: " + FileFailure.words(stays) + "."));
         }
     }
 }

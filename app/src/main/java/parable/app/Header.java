@@ -1,7 +1,6 @@
 package parable.app;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -25,6 +24,7 @@ import parable.app.run.RunModel;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
+import parable.files.PlainFile;
 import parable.scenario.Scenario;
 import parable.scenario.ScenarioException;
 
@@ -209,7 +209,7 @@ final class Header extends VBox {
     private void playScript(Path script) {
         try {
             play.accept(Scenario.read(
-                    Files.readString(script), shownRun.orElseThrow().assembly().sheet()));
+                    PlainFile.text(script), shownRun.orElseThrow().assembly().sheet()));
         } catch (ScenarioException nonsense) {
             tell("The recipe " + script.getFileName() + " cannot be played: " + nonsense.getMessage() + ".");
         } catch (IOException unreadable) {

@@ -1,10 +1,13 @@
 package parable.app;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -21,6 +24,7 @@ import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.files.Journal;
 import parable.files.LogbookFile;
+import parable.files.UnknownFields;
 
 /** The open job and its file. What fails leaves the open job as it is and says why. */
 public final class JobModel {
@@ -33,6 +37,8 @@ public final class JobModel {
     private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
     private Optional<Job> saved;
     private Optional<Claim> claim = Optional.empty();
+    private Optional<String> known = Optional.empty();
+    private final ReadOnlyObjectWrapper<Optional<Conflict>> conflict = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Deque<Job> past = new ArrayDeque<>();
     private final Deque<Job> future = new ArrayDeque<>();
     private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
@@ -62,14 +68,20 @@ public final class JobModel {
     }
 
     /** Goes on with work that another window left behind unsaved. */
-    public void recover(Journal.Unsaved left) {
+    public void recover(Journal.Work left) {
         claim(left.file());
         file = left.file();
+        known = left.known();
         origin = Optional.empty();
         begin(left.job());
         saved = Optional.empty();
         show(left.job());
         message.set("Recovered. Save it to keep it.");
+    }
+
+    /** The open job as it is to be kept while it is not saved. */
+    Journal.Work work() {
+        return new Journal.Work(job.get(), file, known);
     }
 
     /** Gives the file back, so that another window may save it. */
@@ -86,6 +98,48 @@ public final class JobModel {
             message.set("The mark of the file that was open cannot be removed: " + FileFailure.words(stays) + ".");
         }
         claim = wanted.flatMap(Claim::on);
+        conflict.set(Optional.empty());
+    }
+
+    /**
+     * The file of the open job holds something that was not read or written here.
+     *
+     * @param file the file
+     * @param theirs the job that it holds, empty if that is none
+     * @param fingerprint of what it holds
+     */
+    public record Conflict(Path file, Optional<Job> theirs, String fingerprint) {}
+
+    /** What keeps the job from being saved to its own file, empty if nothing does. */
+    public ReadOnlyObjectProperty<Optional<Conflict>> conflictProperty() {
+        return conflict.getReadOnlyProperty();
+    }
+
+    /** Saves over what somebody else has written; that stays beside the file as its previous version. */
+    public void saveOver() {
+        conflict.get().ifPresent(found -> {
+            known = Optional.of(found.fingerprint());
+            conflict.set(Optional.empty());
+            save(found.file());
+        });
+    }
+
+    /** Goes on with what somebody else has written; undone, it is again what was open here. */
+    public void takeTheirs() {
+        conflict.get().ifPresent(found -> found.theirs().ifPresent(theirs -> {
+            known = Optional.of(found.fingerprint());
+            conflict.set(Optional.empty());
+            saved = Optional.of(theirs);
+            past.push(job.get());
+            future.clear();
+            show(theirs);
+            message.set("This is what the file holds. Ctrl+Z brings yours back.");
+        }));
+    }
+
+    /** Leaves the file as somebody else has written it, for now. */
+    public void putOff() {
+        conflict.set(Optional.empty());
     }
 
     private void begin(Job first) {
@@ -131,11 +185,16 @@ public final class JobModel {
         edit(job.get().with(changed));
     }
 
+    /** Keeps the seal of the last entry of the logbook; that is no edit, and is never undone. */
+    public void sealBy(String seal) {
+        show(job.get().sealedBy(seal));
+    }
+
     /** Takes the last edit back. */
     public void undo() {
         if (!past.isEmpty()) {
             future.push(job.get());
-            show(past.pop());
+            show(past.pop().sealedBy(job.get().logbook()));
         }
     }
 
@@ -143,7 +202,7 @@ public final class JobModel {
     public void redo() {
         if (!future.isEmpty()) {
             past.push(job.get());
-            show(future.pop());
+            show(future.pop().sealedBy(job.get().logbook()));
         }
     }
 
@@ -177,17 +236,14 @@ public final class JobModel {
     /** Opens a job; returns whether it did. */
     public boolean open(Path from) {
         try {
-            Job read = JobFile.open(from);
+            JobFile.Opened read = JobFile.opened(from);
             file = Optional.of(from);
+            known = Optional.of(read.fingerprint());
             origin = Optional.empty();
             claim(Optional.of(from));
-            begin(read);
-            message.set(
-                    claim.isPresent()
-                            ? ""
-                            : from.getFileName()
-                                    + " is open in another window or cannot be written: look and try here, and"
-                                    + " save under another name.");
+            begin(read.job());
+            message.set(Stream.concat(claimed(from).stream(), UnknownFields.told(read.job()).stream())
+                    .collect(Collectors.joining(" ")));
             return true;
         } catch (JobFormatException notAJob) {
             message.set("Cannot open " + from.getFileName() + ": " + notAJob.getMessage() + ".");
@@ -197,32 +253,91 @@ public final class JobModel {
         return false;
     }
 
-    /** Saves the job to a file, which is its own from then on; returns whether it did. */
+    private Optional<String> claimed(Path from) {
+        return claim.isPresent()
+                ? Optional.empty()
+                : Optional.of(from.getFileName()
+                        + " is open in another window or cannot be written: look and try here, and"
+                        + " save under another name.");
+    }
+
+    /**
+     * Saves the job to a file, which is its own from then on; returns whether it did. It does not if another window has the file, or if it is the job's own and
+     * somebody else has changed it.
+     */
     public boolean save(Path to) {
-        if (file.filter(to::equals).isPresent() && claim.isEmpty()) {
-            claim(Optional.of(to));
-            if (claim.isEmpty()) {
-                message.set(to.getFileName() + " belongs to another window: save under another name.");
-                return false;
-            }
-        }
         try {
-            JobFile.save(job.get(), to);
-            if (file.filter(to::equals).isEmpty()) {
-                claim(Optional.of(to));
-                if (origin().isPresent()) {
-                    LogbookFile.follow(origin().get(), to);
-                }
-            }
-            file = Optional.of(to);
-            saved = Optional.of(job.get());
-            unsaved.set(false);
-            message.set("Saved as " + to.getFileName() + ".");
-            return true;
+            return isOwn(to) ? saveOwn(to) : saveAs(to);
         } catch (IOException unwritable) {
             message.set(
                     "Cannot save to " + to + ": " + FileFailure.words(unwritable) + ". The file there is as it was.");
             return false;
         }
+    }
+
+    private boolean isOwn(Path to) throws IOException {
+        return file.isPresent()
+                && (file.get().equals(to)
+                        || Files.exists(to) && Files.exists(file.get()) && Files.isSameFile(file.get(), to));
+    }
+
+    private boolean saveOwn(Path to) throws IOException {
+        if (claim.isEmpty()) {
+            claim(Optional.of(to));
+            if (claim.isEmpty() && Files.exists(to)) {
+                message.set(
+                        to.getFileName() + " belongs to another window or cannot be written: save under another name.");
+                return false;
+            }
+        }
+        Optional<String> there = JobFile.fingerprint(to);
+        if (there.isPresent() && !there.equals(known)) {
+            conflict.set(Optional.of(new Conflict(to, theirs(to), there.get())));
+            message.set(to.getFileName()
+                    + " was changed by somebody else since it was read here. Nothing is written: look at both first.");
+            return false;
+        }
+        write(to);
+        return true;
+    }
+
+    private static Optional<Job> theirs(Path file) {
+        try {
+            return Optional.of(JobFile.open(file));
+        } catch (JobFormatException | IOException none) {
+            return Optional.empty();
+        }
+    }
+
+    private boolean saveAs(Path to) throws IOException {
+        Optional<Claim> theirs = Claim.on(to);
+        if (theirs.isEmpty() && Files.exists(to)) {
+            message.set(to.getFileName()
+                    + " is open in another window or cannot be written. It is as it was: save under another name.");
+            return false;
+        }
+        Optional<Path> before = origin();
+        try {
+            write(to);
+        } catch (IOException unwritable) {
+            if (theirs.isPresent()) {
+                theirs.get().close();
+            }
+            throw unwritable;
+        }
+        claim(Optional.empty());
+        claim = theirs;
+        if (before.isPresent()) {
+            LogbookFile.follow(before.get(), to);
+        }
+        return true;
+    }
+
+    private void write(Path to) throws IOException {
+        known = Optional.of(JobFile.save(job.get(), to));
+        file = Optional.of(to);
+        saved = Optional.of(job.get());
+        unsaved.set(false);
+        message.set("Saved as " + to.getFileName() + ".");
     }
 }

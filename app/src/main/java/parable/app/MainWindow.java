@@ -21,6 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.colours.ColoursView;
+import parable.app.conflict.ConflictView;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
@@ -123,6 +124,7 @@ public final class MainWindow {
                 showJob();
             }
         });
+        jobs.conflictProperty().addListener((any, before, now) -> now.ifPresent(this::showConflict));
         scene.addEventFilter(KeyEvent.ANY, event -> {
             if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
                 page.door().key(event);
@@ -332,6 +334,12 @@ public final class MainWindow {
         root.setRight(null);
     }
 
+    /** Opens the page that asks which of two versions is to stay, in the place of the drawing. */
+    private void showConflict(JobModel.Conflict conflict) {
+        root.setCenter(new ConflictView(jobs, conflict, header::saveAs, () -> showSheet(shown)));
+        root.setRight(null);
+    }
+
     private void wear(Theme theme) {
         String night = MainWindow.class.getResource("parable-night.css").toExternalForm();
         scene.getStylesheets().remove(night);
@@ -477,7 +485,8 @@ public final class MainWindow {
     private boolean isAsking() {
         return root.getCenter() instanceof StartView
                 || root.getCenter() instanceof KeysView
-                || root.getCenter() instanceof ColoursView;
+                || root.getCenter() instanceof ColoursView
+                || root.getCenter() instanceof ConflictView;
     }
 
     private boolean drawingKey(KeyEvent event) {

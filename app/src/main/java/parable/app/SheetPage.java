@@ -45,7 +45,6 @@ import parable.circuit.Places;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
-import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.Family;
@@ -133,10 +132,15 @@ final class SheetPage {
         log = new LogModel(jobs, name, person);
         logPage = new LogPage(log, person);
         testing = new TestingModel(jobs, name, person);
-        testingPage = new TestingPage(jobs, testing, person, (text, readings) -> {
-            log.enter(LogEntry.Kind.TEST, text, readings, 0);
-            tell.accept(log.stateProperty().get());
-        });
+        testingPage = new TestingPage(
+                jobs,
+                testing,
+                person,
+                (text, readings, complete) -> {
+                    log.sign(text, readings, complete);
+                    tell.accept(log.stateProperty().get());
+                },
+                log::signature);
         testing.selectedProperty().addListener((any, before, now) -> pointProbes());
         testing.stepsProperty().addListener((any, before, now) -> pointProbes());
         testing.momentProperty().addListener((any, before, now) -> pointProbes());

@@ -100,6 +100,7 @@ final class ExportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        Jobs.refuseOverJob(file, out);
         Job job = dressed(Jobs.open(file));
         Sheet drawn = sheet.isEmpty() ? job.sheets().get(0) : Jobs.sheet(job, sheet);
         try {
@@ -138,7 +139,7 @@ final class ExportCommand implements Callable<Integer> {
                     .getBytes(StandardCharsets.UTF_8);
             case cablesCsv -> CablesCsv.text(Cables.of(Assembly.of(drawn), job.practice()))
                     .getBytes(StandardCharsets.UTF_8);
-            case testsCsv -> TestsCsv.text(TestSheet.of(Assembly.of(drawn), job.practice()), drawn.fieldwork())
+            case testsCsv -> TestsCsv.text(TestSheet.of(Assembly.of(drawn), job.practice()), drawn)
                     .getBytes(StandardCharsets.UTF_8);
             case labelsCsv -> LabelsCsv.text(Labels.of(Assembly.of(drawn), job.practice()))
                     .getBytes(StandardCharsets.UTF_8);

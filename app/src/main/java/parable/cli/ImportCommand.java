@@ -1,6 +1,5 @@
 package parable.cli;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -9,8 +8,6 @@ import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
-import parable.files.FileFailure;
-import parable.files.JobFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
 import parable.plc.ProgramSheet;
@@ -51,12 +48,11 @@ final class ImportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Program program = program(Jobs.text(in));
-        try {
-            JobFile.save(job(program), out);
-            return 0;
-        } catch (IOException unwritable) {
-            throw new UsersFaultException(out + ": cannot be written: " + FileFailure.words(unwritable));
+        if (Jobs.isSame(in, out)) {
+            throw new UsersFaultException("-o " + out + ": found the file that is read, expected another name");
         }
+        Jobs.save(job(program), out);
+        return 0;
     }
 
     private Job job(Program program) {

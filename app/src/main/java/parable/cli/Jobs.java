@@ -4,13 +4,17 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.bench.Bench;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.Claim;
 import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
+import parable.files.PlainFile;
+import parable.files.UnknownFields;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.scenario.Player;
@@ -37,13 +41,58 @@ final class Jobs {
 
     static Job open(Path file) {
         try {
-            return JobFile.open(file);
+            Job job = JobFile.open(file);
+            UnknownFields.told(job).forEach(words -> System.err.println(file + ": " + words));
+            return job;
         } catch (JobFormatException notAJob) {
             throw new UsersFaultException(file + ": " + notAJob.getMessage());
         } catch (NoSuchFileException missing) {
             throw new UsersFaultException(file + ": there is no such file");
         } catch (IOException unreadable) {
             throw new UsersFaultException(file + ": cannot be read: " + FileFailure.words(unreadable));
+        }
+    }
+
+    /** Writes a job file, unless a window has it open. */
+    static void save(Job job, Path file) {
+        Optional<Claim> claim = Claim.on(file);
+        if (claim.isEmpty() && Files.exists(file)) {
+            throw new UsersFaultException(
+                    file + ": is open in a window or cannot be written; it is as it was. Choose another name.");
+        }
+        try {
+            JobFile.save(job, file);
+        } catch (IOException unwritable) {
+            throw new UsersFaultException(file + ": cannot be written: " + FileFailure.words(unwritable));
+        } finally {
+            claim.ifPresent(Jobs::giveBack);
+        }
+    }
+
+    private static void giveBack(Claim claim) {
+        try {
+            claim.close();
+        } catch (IOException stays) {
+            System.err.println("A mark of a job file cannot be taken away: " + FileFailure.words(stays));
+        }
+    }
+
+    /** Refuses to write anything but a job over a job or its logbook. */
+    static void refuseOverJob(Path read, Path written) {
+        boolean same = isSame(read, written);
+        if (same || JobFile.isNameOfJob(written)) {
+            throw new UsersFaultException("-o " + written + ": found "
+                    + (same ? "the file that is read" : "the name of a job or a logbook")
+                    + ", expected another name; nothing is written");
+        }
+    }
+
+    /** Whether two names are of one file that is there. */
+    static boolean isSame(Path one, Path other) {
+        try {
+            return Files.exists(one) && Files.exists(other) && Files.isSameFile(one, other);
+        } catch (IOException unknown) {
+            return false;
         }
     }
 
@@ -85,7 +134,7 @@ final class Jobs {
 
     static String text(Path file) {
         try {
-            return Files.readString(file);
+            return PlainFile.text(file);
         } catch (NoSuchFileException missing) {
             throw new UsersFaultException(file + ": there is no such file");
         } catch (IOException unreadable) {

@@ -37,7 +37,7 @@ final class LibraryCommand implements Callable<Integer> {
             Files.createDirectories(folder);
             for (Job job : Library.jobs()) {
                 Path file = folder.resolve(job.name().toLowerCase(Locale.ROOT).replace(' ', '-') + JobFile.ENDING);
-                Files.writeString(file, JobFile.text(job));
+                Jobs.save(job, file);
                 spec.commandLine().getOut().println(file);
             }
             spec.commandLine().getOut().flush();

@@ -33,11 +33,11 @@ import parable.app.ParableApp;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Fault;
+import parable.circuit.Revision;
 import parable.files.JobFile;
 import parable.files.LogbookFile;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
-import parable.logbook.Revision;
 import parable.parts.Verb;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -250,19 +250,21 @@ final class ShotsCommand implements Callable<Integer> {
         try {
             Path copy = Files.createTempDirectory("record").resolve("press-house" + JobFile.ENDING);
             JobFile.save(Jobs.open(Jobs.demo()), copy);
-            Logbook book = Logbook.EMPTY;
+            String last = "";
             for (String[] entry : RECORD) {
-                book = book.with(
-                        new Logbook.Draft(
-                                entry[1],
-                                "Wash pump",
-                                Revision.of(Jobs.sheet(Jobs.open(copy), "Wash pump")),
-                                LogEntry.Kind.ofWords(entry[2]),
-                                entry[3],
-                                entry[4].isEmpty() ? Map.of() : Map.of("Current U1", entry[4]),
-                                0),
-                        entry[0]);
-                LogbookFile.append(LogbookFile.beside(copy), book);
+                last = LogbookFile.add(
+                                LogbookFile.beside(copy),
+                                new Logbook.Draft(
+                                        entry[1],
+                                        "Wash pump",
+                                        Revision.of(Jobs.sheet(Jobs.open(copy), "Wash pump")),
+                                        LogEntry.Kind.ofWords(entry[2]),
+                                        entry[3],
+                                        entry[4].isEmpty() ? Map.of() : Map.of("Current U1", entry[4]),
+                                        0),
+                                entry[0],
+                                last)
+                        .seal();
             }
             return copy;
         } catch (IOException unwritable) {

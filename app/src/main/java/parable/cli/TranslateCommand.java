@@ -1,13 +1,10 @@
 package parable.cli;
 
-import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
-import parable.files.FileFailure;
-import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.SealIn;
@@ -66,7 +63,7 @@ final class TranslateCommand implements Callable<Integer> {
                     Assembly.of(relays),
                     job.practice(),
                     new TranslationChoices(how, transistor, proposed.alarmMillis(), proposed.copper()));
-            JobFile.save(job.with(translation.sheet()), out);
+            Jobs.save(job.with(translation.sheet()), out);
             PrintWriter printed = spec.commandLine().getOut();
             printed.println(translation.sheet().name());
             translation.splits().forEach(split -> printed.println("  " + split.what() + ": " + split.why()));
@@ -76,8 +73,6 @@ final class TranslateCommand implements Callable<Integer> {
             throw new UsersFaultException(file + ", " + untranslatable.getMessage());
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
-        } catch (IOException unwritable) {
-            throw new UsersFaultException(out + ": cannot be written: " + FileFailure.words(unwritable));
         }
     }
 }

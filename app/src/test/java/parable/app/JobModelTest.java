@@ -64,4 +64,102 @@ class JobModelTest {
                 .containsExactly("Start is refused until the horn stops", "After a trip the horn sounds again");
         assertThat(Recipes.of(DEMO, "No such sheet")).isEmpty();
     }
+
+    private static Job renamed(Job job, String name) {
+        return new Job(name, job.conventions(), job.sheets(), job.logbook(), job.extras());
+    }
+
+    private Path saved() {
+        Path mine = folder.resolve("mine.parable.json");
+        assertThat(jobs.save(mine)).isTrue();
+        return mine;
+    }
+
+    /** Somebody else has saved meanwhile: nothing is written over, and each of the three ways out keeps both versions. */
+    @Test
+    void aFileThatSomebodyElseHasChangedIsNotWrittenOver() throws Exception {
+        Path mine = saved();
+        Job theirs = renamed(jobs.jobProperty().get(), "theirs");
+        Job ours = renamed(jobs.jobProperty().get(), "ours");
+        JobFile.save(theirs, mine);
+        jobs.edit(ours);
+
+        assertThat(jobs.save(mine)).isFalse();
+        assertThat(jobs.messageProperty().get()).contains("was changed by somebody else");
+        assertThat(jobs.conflictProperty().get().orElseThrow().theirs()).contains(theirs);
+        assertThat(JobFile.open(mine)).isEqualTo(theirs);
+        assertThat(jobs.unsavedProperty().get()).isTrue();
+
+        jobs.takeTheirs();
+        assertThat(jobs.jobProperty().get()).isEqualTo(theirs);
+        assertThat(jobs.unsavedProperty().get()).isFalse();
+        jobs.undo();
+        assertThat(jobs.jobProperty().get()).isEqualTo(ours);
+        assertThat(jobs.save(mine)).isTrue();
+        assertThat(JobFile.open(folder.resolve("mine.parable.json" + JobFile.PREVIOUS)))
+                .isEqualTo(theirs);
+    }
+
+    @Test
+    void whatSomebodyElseHasWrittenStaysBesideWhenItIsWrittenOver() throws Exception {
+        Path mine = saved();
+        Files.writeString(mine, "no job at all");
+        jobs.edit(renamed(jobs.jobProperty().get(), "ours"));
+        assertThat(jobs.save(mine)).isFalse();
+        assertThat(jobs.conflictProperty().get().orElseThrow().theirs()).isEmpty();
+
+        jobs.saveOver();
+        assertThat(JobFile.open(mine).name()).isEqualTo("ours");
+        assertThat(folder.resolve("mine.parable.json" + JobFile.PREVIOUS)).hasContent("no job at all");
+        assertThat(jobs.conflictProperty().get()).isEmpty();
+    }
+
+    /** By its name, by a link to it, or as the file to save another job as: a file that another window has is left alone. */
+    @Test
+    void aFileThatAnotherWindowHasIsLeftAlone() throws Exception {
+        Path mine = saved();
+        String before = Files.readString(mine);
+        Path link = Files.createSymbolicLink(folder.resolve("link.parable.json"), mine);
+        JobModel other = new JobModel(renamed(jobs.jobProperty().get(), "other"), Optional.empty());
+
+        assertThat(other.save(mine)).isFalse();
+        assertThat(other.save(link)).isFalse();
+        assertThat(other.messageProperty().get()).contains("is open in another window");
+        assertThat(Files.readString(mine)).isEqualTo(before);
+        assertThat(other.open(link)).isTrue();
+        assertThat(other.messageProperty().get()).contains("is open in another window");
+        assertThat(other.save(link)).isFalse();
+
+        jobs.close();
+        assertThat(other.save(link)).isTrue();
+        assertThat(Files.isSymbolicLink(link)).isTrue();
+        other.close();
+    }
+
+    @Test
+    void whatMeansNothingInAFileIsToldWhenItIsOpened() throws Exception {
+        Path odd = Files.writeString(
+                folder.resolve("odd.parable.json"),
+                Files.readString(DEMO).replace("\"tag\": \"F2\",", "\"tag\": \"F2\", \"seting\": \"9 A\","));
+
+        assertThat(jobs.open(odd)).isTrue();
+        assertThat(jobs.messageProperty().get())
+                .startsWith("Sheet Wash pump, F2: the field \u201cseting\u201d is not known.")
+                .contains("Is \u201csetting\u201d meant?");
+        jobs.close();
+    }
+
+    /** What the job knows of its logbook is no edit, and undoing edits does not make it forget. */
+    @Test
+    void undoDoesNotForgetTheSealOfTheLogbook() {
+        jobs.edit(renamed(jobs.jobProperty().get(), "edited"));
+        jobs.sealBy("seal");
+        jobs.undo();
+
+        assertThat(jobs.jobProperty().get().logbook()).isEqualTo("seal");
+        assertThat(jobs.undoableProperty().get()).isFalse();
+        jobs.redo();
+        assertThat(jobs.jobProperty().get().logbook()).isEqualTo("seal");
+        assertThat(jobs.jobProperty().get().name()).isEqualTo("edited");
+    }
 }

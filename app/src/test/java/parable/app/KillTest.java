@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Tag;
@@ -80,9 +79,11 @@ class KillTest {
 
     private static void assertKept(Path journal, Path file, List<Told> told) throws IOException, JobFormatException {
         int saved = EditingScript.editsIn(JobFile.open(file));
-        Optional<Journal.Unsaved> left = new Journal(journal).leftBehind();
-        int kept = Math.max(
-                saved, left.map(unsaved -> EditingScript.editsIn(unsaved.job())).orElse(0));
+        Journal.Found found = new Journal(journal).leftBehind();
+        assertThat(found.aside()).as("entries that cannot be read").isEmpty();
+        int kept = found.work().stream()
+                .mapToInt(left -> EditingScript.editsIn(left.work().job()))
+                .reduce(saved, Math::max);
         long killed = told.get(told.size() - 1).millis();
         int mustBeKept = told.stream()
                 .filter(edit -> edit.millis() <= killed - MOST_LOST_MILLIS)

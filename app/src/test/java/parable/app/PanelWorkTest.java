@@ -259,7 +259,7 @@ class PanelWorkTest {
         tamper(LogbookFile.beside(file));
         key(robot, KeyCode.CONTROL, KeyCode.L);
         key(robot, KeyCode.CONTROL, KeyCode.R);
-        assertThat(words("log-state")).startsWith("Entry 1 is not as it was made");
+        assertThat(words("log-state")).startsWith("Broken. Line 1 is not as it was made");
     }
 
     private static void tamper(Path file) throws IOException {

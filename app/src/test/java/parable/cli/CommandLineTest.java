@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import parable.files.Claim;
 import picocli.CommandLine;
 
 class CommandLineTest {
@@ -128,11 +129,12 @@ class CommandLineTest {
                     .contains(format.equals("cables-csv") ? "X1:1" : "K1")
                     .contains("\r\n");
         }
-        String labels = Files.readString(table);
-        Files.createDirectory(folder.resolve(".pump.csv.new"));
-        assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", "parts-csv", "-o", table.toString()))
-                .isEqualTo(2);
-        assertThat(Files.readString(table)).isEqualTo(labels);
+        Path taken = Files.createDirectory(folder.resolve("taken.csv"));
+        for (Path unwritable : List.of(taken, Path.of("/dev/full"))) {
+            assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", "parts-csv", "-o", unwritable.toString()))
+                    .isEqualTo(2);
+        }
+        assertThat(taken).isEmptyDirectory();
         assertThat(run(
                         "export",
                         DEMO,
@@ -164,7 +166,15 @@ class CommandLineTest {
         assertThat(run("translate", DEMO, "--sheet", "Bottle rinser", "-o", target.toString()))
                 .isEqualTo(2);
         assertThat(err.toString()).contains("a controller on the sheet already");
-        assertThat(run("export", DEMO, "--sheet", "Mill", "--to", "st", "-o", target.toString()))
+        assertThat(run(
+                        "export",
+                        DEMO,
+                        "--sheet",
+                        "Mill",
+                        "--to",
+                        "st",
+                        "-o",
+                        folder.resolve("none.st").toString()))
                 .isEqualTo(2);
         assertThat(err.toString()).contains("the sheet 'Mill' has no program");
     }
@@ -237,5 +247,43 @@ class CommandLineTest {
                 .isEqualTo(2);
         assertThat(run("why", DEMO, "--script", script, "--of", "K1")).isEqualTo(2);
         assertThat(err.toString()).contains("--of: found K7", "--sheet: found none, expected one of Wash pump");
+    }
+
+    /** An export is no job: it takes the place of none, nor of a logbook, nor of what it was made of. */
+    @Test
+    void nothingButAJobIsWrittenOverAJob() throws IOException {
+        Path job = folder.resolve("mine.parable.json");
+        Files.copy(Jobs.demo(), job);
+        Path link = Files.createSymbolicLink(folder.resolve("drawing.svg"), job);
+        Path program = Files.writeString(folder.resolve("mine.st"), "PROGRAM P\nEND_PROGRAM\n");
+
+        for (Path over : List.of(
+                job,
+                link,
+                folder.resolve("new.parable.json"),
+                folder.resolve("mine.logbook.jsonl"),
+                folder.resolve("mine.parable.json.previous"))) {
+            assertThat(run("export", job.toString(), "--to", "svg", "-o", over.toString()))
+                    .isEqualTo(2);
+        }
+        assertThat(run("import", program.toString(), "-o", program.toString())).isEqualTo(2);
+        assertThat(err.toString()).contains("nothing is written");
+        assertThat(job).hasSameTextualContentAs(Jobs.demo());
+        assertThat(folder.resolve("new.parable.json")).doesNotExist();
+    }
+
+    @Test
+    void aJobThatAWindowHasOpenIsNotWrittenOver() throws IOException {
+        Path job = folder.resolve("mine.parable.json");
+        Files.copy(Jobs.demo(), job);
+        try (Claim window = Claim.on(job).orElseThrow()) {
+            assertThat(window).isNotNull();
+            assertThat(run("translate", DEMO, "--sheet", "Wash pump", "-o", job.toString()))
+                    .isEqualTo(2);
+        }
+        assertThat(err.toString()).contains("is open in a window");
+        assertThat(job).hasSameTextualContentAs(Jobs.demo());
+        assertThat(run("translate", DEMO, "--sheet", "Wash pump", "-o", job.toString()))
+                .isZero();
     }
 }

@@ -11,12 +11,18 @@ import java.util.Map;
  * @param remark why it is accepted
  * @param by who accepted it
  * @param on the day, as {@code 2026-11-25}
+ * @param extras unknown fields
  */
-public record Acceptance(String code, List<String> where, String remark, String by, String on) {
+public record Acceptance(String code, List<String> where, String remark, String by, String on, Extras extras) {
 
     /** Not modified: the list is copied. */
     public Acceptance {
         where = List.copyOf(where);
+    }
+
+    /** An acceptance without unknown fields. */
+    public Acceptance(String code, List<String> where, String remark, String by, String on) {
+        this(code, where, remark, by, on, Extras.NONE);
     }
 
     /** Whether it accepts what a rule found there. */
@@ -26,6 +32,6 @@ public record Acceptance(String code, List<String> where, String remark, String 
 
     Acceptance retagged(Map<String, String> tags) {
         return new Acceptance(
-                code, where.stream().map(tag -> tags.getOrDefault(tag, tag)).toList(), remark, by, on);
+                code, where.stream().map(tag -> tags.getOrDefault(tag, tag)).toList(), remark, by, on, extras);
     }
 }

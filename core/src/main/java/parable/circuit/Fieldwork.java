@@ -89,6 +89,11 @@ public record Fieldwork(WiringMethod method, List<WireChoice> choices, List<Wire
         return readings.stream().filter(one -> !one.step().equals(step));
     }
 
+    /** With other readings in the place of those there are. */
+    Fieldwork withReadings(List<Reading> others) {
+        return new Fieldwork(method, choices, wires, others);
+    }
+
     /** After devices and terminals were given other names. */
     Fieldwork relabelled(Relabelling names) {
         return new Fieldwork(
@@ -96,8 +101,7 @@ public record Fieldwork(WiringMethod method, List<WireChoice> choices, List<Wire
                 choices.stream().map(wire -> wire.relabelled(names)).toList(),
                 wires.stream().map(wire -> wire.relabelled(names)).toList(),
                 readings.stream()
-                        .map(one -> new Reading(
-                                names.tagsAndMarkingsIn(one.step()), one.found(), one.remark(), one.by(), one.on()))
+                        .map(one -> one.renamed(names.tagsAndMarkingsIn(one.step()), one.revision(), one.basis()))
                         .toList());
     }
 }

@@ -11,7 +11,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * The nodes of a sheet with their wire numbers. A rail has the number the sheet gives it and a named point its name; all
+ * The nodes of a sheet with their wire numbers. A rail has the number the sheet gives it and a named point its name, and what has
+ * one number is one node; all
  * others get the lowest free numbers, ladder first, left to right and top to bottom, then the power circuit.
  *
  * <p>The order of the nodes is that of this numbering: rails, then ladder, then power circuit, each as first met.
@@ -79,9 +80,8 @@ public final class Nodes {
         void add(Rung rung) {
             List<RungItem> items = rung.items();
             for (int i = 0; i + 1 < items.size(); i++) {
-                int left = root(add(after(items.get(i))));
-                int right = root(add(before(items.get(i + 1))));
-                parents[right] = left;
+                int left = add(after(items.get(i)));
+                join(left, add(before(items.get(i + 1))));
             }
         }
 
@@ -106,7 +106,27 @@ public final class Nodes {
             return at;
         }
 
+        /** Joins what bears one number: a point that is called by the number of a rail is on that rail. */
+        private void joinByNumber(List<Rail> rails) {
+            Map<String, Integer> railOf = new HashMap<>();
+            for (Rail rail : rails) {
+                int node = add(new RungItem.Point(rail.name(), true));
+                join(railOf.computeIfAbsent(rail.number(), any -> node), node);
+            }
+            for (Object key : List.copyOf(keys)) {
+                if (key instanceof RungItem.Point point && !point.rail() && railOf.containsKey(point.name())) {
+                    join(railOf.get(point.name()), add(point));
+                }
+            }
+        }
+
+        private void join(int one, int other) {
+            int left = root(one);
+            parents[root(other)] = left;
+        }
+
         Nodes nodes(List<Rail> rails) {
+            joinByNumber(rails);
             int[] nodeOf = new int[keys.size()];
             Arrays.fill(nodeOf, -1);
             List<List<Object>> members = new ArrayList<>();

@@ -225,7 +225,7 @@ public final class Structure {
         if (!other.matches("[A-Za-z0-9.]+") || sheet.device(other).isPresent()) {
             throw new EditException(tag, other, "a tag of letters and digits that no other device has");
         }
-        return sheet.retagged(Map.of(tag, other));
+        return Basis.carried(sheet, sheet.retagged(Map.of(tag, other)));
     }
 
     /** The lowest number from 3 on that no wire of the sheet has. */

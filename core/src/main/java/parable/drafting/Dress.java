@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import parable.circuit.Basis;
 import parable.circuit.Device;
 import parable.circuit.Job;
 import parable.circuit.Practice;
@@ -52,13 +53,14 @@ public final class Dress {
             }
         });
         Sheet dressed = sheet.relabelled(new Relabelling(tags, markings));
-        return dressed.withDevices(dressed.devices().stream()
+        Sheet marked = dressed.withDevices(dressed.devices().stream()
                 .map(device -> device.alsoKnownAs(back.get(device.tag())))
                 .map(device -> isThreePhaseMotor(device)
                         ? device.with(
                                 LeadMarking.SETTING, LeadMarking.of(practice).setting())
                         : device)
                 .toList());
+        return Basis.carried(sheet, marked);
     }
 
     private static boolean isThreePhaseMotor(Device device) {

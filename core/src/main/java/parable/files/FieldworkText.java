@@ -20,6 +20,8 @@ import parable.circuit.WiringMethod;
 /** What was done at the panel, in the fields {@code wiring}, {@code wires}, {@code wired} and {@code tests} of a sheet; each is left out while it says nothing. */
 final class FieldworkText {
 
+    static final List<String> READING_FIELDS = List.of("step", "found", "remark", "by", "on", "revision", "basis");
+
     private static final Pattern CHOICE = Pattern.compile("([^\\s:]+):(\\S+) ([^\\s:]+):(\\S+)");
 
     private static final Pattern WIRE =
@@ -55,6 +57,11 @@ final class FieldworkText {
         }
         node.put("by", reading.by());
         node.put("on", reading.on());
+        if (!reading.basis().isEmpty()) {
+            node.put("revision", reading.revision());
+            node.put("basis", reading.basis());
+        }
+        JobWriter.append(node, reading.extras());
     }
 
     static Fieldwork read(Located sheet) throws JobFormatException {
@@ -73,7 +80,10 @@ final class FieldworkText {
                     JobReader.optional(entry, "found"),
                     JobReader.optional(entry, "remark"),
                     entry.required("by").text(),
-                    entry.required("on").text()));
+                    entry.required("on").text(),
+                    JobReader.optional(entry, "revision"),
+                    JobReader.optional(entry, "basis"),
+                    JobReader.extras(entry, READING_FIELDS)));
         }
         return new Fieldwork(method(sheet), choices, wires, readings);
     }

@@ -1,12 +1,12 @@
 package parable.files;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
+import java.util.Optional;
+import parable.circuit.Fingerprint;
 import parable.circuit.Job;
 
 /** A job on disk: one UTF-8 JSON file. Its format is published in {@code docs/job-file.schema.json}. */
@@ -18,9 +18,15 @@ public final class JobFile {
     /** The ending added to the name of the version that a save replaced. */
     public static final String PREVIOUS = ".previous";
 
-    private static final long LARGEST = 32L << 20;
-
     private JobFile() {}
+
+    /**
+     * A job as it was read from a file.
+     *
+     * @param job the job
+     * @param fingerprint of the content of the file, by which a later change of it shows
+     */
+    public record Opened(Job job, String fingerprint) {}
 
     /**
      * Opens a job, wholly or not at all.
@@ -29,19 +35,32 @@ public final class JobFile {
      * @throws JobFormatException if it is not a job
      */
     public static Job open(Path file) throws IOException, JobFormatException {
-        long size = Files.size(file);
-        if (size > LARGEST) {
-            throw new JobFormatException(
-                    1, "", (size >> 20) + " MB", "a job file, which is text of at most " + (LARGEST >> 20) + " MB");
-        }
+        return opened(file).job();
+    }
+
+    /** Opens a job like {@link #open}, and remembers what the file held. */
+    public static Opened opened(Path file) throws IOException, JobFormatException {
+        byte[] content = PlainFile.bytes(file);
         try {
-            return read(StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(Files.readAllBytes(file)))
-                    .toString());
+            return new Opened(read(PlainFile.text(content)), Fingerprint.of(content));
         } catch (CharacterCodingException notText) {
             throw new JobFormatException(1, "", "bytes that are not UTF-8", "a text file in UTF-8");
         }
+    }
+
+    /** Whether a file has the name of a job, of its previous version or of its logbook, so that nothing else is to be written there. */
+    public static boolean isNameOfJob(Path file) {
+        String name = String.valueOf(file.getFileName());
+        return name.endsWith(ENDING) || name.endsWith(PREVIOUS) || name.endsWith(LogbookFile.ENDING);
+    }
+
+    /**
+     * The fingerprint of what a file holds now, empty if there is none.
+     *
+     * @throws IOException if it cannot be read
+     */
+    public static Optional<String> fingerprint(Path file) throws IOException {
+        return Files.exists(file) ? Optional.of(Fingerprint.of(PlainFile.bytes(file))) : Optional.empty();
     }
 
     /**
@@ -62,22 +81,13 @@ public final class JobFile {
      * Saves a job. The new file takes the place of the old one in one step; the old one is kept beside it with {@link
      * #PREVIOUS} added to its name. After a failure the old file is as it was.
      *
+     * @return the fingerprint of what the file holds then
      * @throws IOException if it could not be written
      */
-    public static void save(Job job, Path file) throws IOException {
-        Path target = Files.exists(file) ? file.toRealPath() : file.toAbsolutePath();
-        Path fresh = WholeFile.fresh(target);
-        try {
-            WholeFile.writeThrough(fresh, text(job).getBytes(StandardCharsets.UTF_8));
-            if (Files.exists(target)) {
-                Path kept = target.resolveSibling("." + target.getFileName() + ".kept");
-                Files.copy(target, kept, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.COPY_ATTRIBUTES);
-                Files.move(
-                        kept, target.resolveSibling(target.getFileName() + PREVIOUS), StandardCopyOption.ATOMIC_MOVE);
-            }
-            Files.move(fresh, target, StandardCopyOption.ATOMIC_MOVE);
-        } finally {
-            Files.deleteIfExists(fresh);
-        }
+    public static String save(Job job, Path file) throws IOException {
+        Path target = WholeFile.target(file);
+        byte[] content = text(job).getBytes(StandardCharsets.UTF_8);
+        WholeFile.replace(target, content, Optional.of(target.resolveSibling(target.getFileName() + PREVIOUS)));
+        return Fingerprint.of(content);
     }
 }

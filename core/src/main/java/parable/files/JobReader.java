@@ -42,9 +42,9 @@ final class JobReader {
     /** Settings that list contacts, and may list none. */
     private static final Set<String> CONTACTS = Set.of("aux", "blocks");
 
-    private static final List<String> JOB_FIELDS =
+    static final List<String> JOB_FIELDS =
             List.of("version", "name", "practice", "colours", TitleText.FIELD, "logbook", "sheets");
-    private static final List<String> SHEET_FIELDS = List.of(
+    static final List<String> SHEET_FIELDS = List.of(
             "name",
             "duty",
             "rails",
@@ -58,7 +58,8 @@ final class JobReader {
             "wires",
             "wired",
             "tests");
-    private static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");
+    static final List<String> ACCEPTANCE_FIELDS = List.of("code", "where", "remark", "by", "on");
+    static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");
 
     private static final Pattern POSITION = Pattern.compile("(\\d{1,5}),(\\d{1,5})");
 
@@ -91,10 +92,10 @@ final class JobReader {
     }
 
     private static void checkVersion(Located version) throws JobFormatException {
-        if (!version.value().isInt() || version.value().intValue() < 1) {
+        if (!version.written().matches("[1-9]\\d{0,8}")) {
             throw version.refused("a version number, 1 for the first");
         }
-        if (version.value().intValue() > VERSION) {
+        if (version.count() > VERSION) {
             throw version.refused(
                     VERSION + " or lower; the file was written by a later Parable, open it with that one");
         }
@@ -114,7 +115,11 @@ final class JobReader {
         Optional<Located> railFields = sheet.field("rails");
         if (railFields.isPresent()) {
             for (Map.Entry<String, Located> rail : railFields.get().fields()) {
-                rails.add(new Rail(rail.getKey(), rail.getValue().text()));
+                String number = rail.getValue().text();
+                if (rails.stream().anyMatch(other -> other.number().equals(number))) {
+                    throw rail.getValue().refused("a wire number that no other rail has");
+                }
+                rails.add(new Rail(rail.getKey(), number));
             }
         }
         List<Device> devices = new ArrayList<>();
@@ -152,7 +157,8 @@ final class JobReader {
                     where,
                     optional(one, "remark"),
                     one.required("by").text(),
-                    optional(one, "on")));
+                    optional(one, "on"),
+                    extras(one, ACCEPTANCE_FIELDS)));
         }
         return accepted;
     }
@@ -274,11 +280,11 @@ final class JobReader {
                 : sheet.required("rungs").entries().get(rung - powerRungs);
     }
 
-    private static Extras extras(Located object, List<String> known) throws JobFormatException {
+    static Extras extras(Located object, List<String> known) throws JobFormatException {
         Map<String, String> unknown = new LinkedHashMap<>();
         for (Map.Entry<String, Located> field : object.fields()) {
             if (!known.contains(field.getKey())) {
-                unknown.put(field.getKey(), field.getValue().value().toString());
+                unknown.put(field.getKey(), field.getValue().written());
             }
         }
         return new Extras(unknown);

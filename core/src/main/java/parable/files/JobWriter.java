@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.util.RawValue;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -40,7 +41,7 @@ final class JobWriter {
         job.sheets().forEach(sheet -> sheets.add(sheet(sheet)));
         append(root, job.extras());
         try {
-            return MAPPER.writer(new DeviceALine()).writeValueAsString(root) + "\n";
+            return Surrogates.escaped(MAPPER.writer(new DeviceALine()).writeValueAsString(root)) + "\n";
         } catch (JsonProcessingException impossible) {
             throw new UncheckedIOException("a tree in memory could not be written", impossible);
         }
@@ -79,6 +80,7 @@ final class JobWriter {
         node.put("remark", accepted.remark());
         node.put("by", accepted.by());
         node.put("on", accepted.on());
+        append(node, accepted.extras());
         return node;
     }
 
@@ -105,14 +107,9 @@ final class JobWriter {
         rungs.forEach(rung -> array.add(rung.text()));
     }
 
-    private static void append(ObjectNode node, Extras extras) {
-        extras.fields().forEach((name, json) -> {
-            try {
-                node.set(name, MAPPER.readTree(json));
-            } catch (JsonProcessingException impossible) {
-                throw new UncheckedIOException("an unknown field was not kept as JSON: " + name, impossible);
-            }
-        });
+    /** Adds unknown fields in the very signs in which they were read. */
+    static void append(ObjectNode node, Extras extras) {
+        extras.fields().forEach((name, json) -> node.putRawValue(name, new RawValue(json)));
     }
 
     /** Spreads the job and its sheets over lines and keeps everything inside them on one. */

@@ -1,39 +1,70 @@
 package parable.files;
 
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonFactoryBuilder;
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.core.JsonPointer;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.core.io.JsonEOFException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.HashMap;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
-/** Reads JSON text into a tree whose every value knows its line. */
+/** Reads JSON text, within limits on depth and number of values, into a tree whose every value knows its place and how it is written. */
 final class JsonText {
 
-    private static final ObjectMapper MAPPER = JsonMapper.builder()
+    /** No job is deeper; what stands in fields of a later version may be a little. */
+    private static final int DEEPEST = 50;
+
+    /** Ten times what five thousand rungs with their devices and readings take. */
+    private static final int MOST_VALUES = 500_000;
+
+    private static final JsonFactory FACTORY = new JsonFactoryBuilder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .streamReadConstraints(StreamReadConstraints.builder()
+                    .maxNestingDepth(DEEPEST)
+                    .maxNumberLength(100_000)
+                    .build())
             .build();
 
-    private JsonText() {}
+    private final String text;
+    private final JsonParser parser;
+    private int values;
 
+    private JsonText(String text, JsonParser parser) {
+        this.text = text;
+        this.parser = parser;
+    }
+
+    /**
+     * The one value that a text says.
+     *
+     * @throws JobFormatException if it is not JSON, if anything stands behind the value, or if it is deeper or longer than any job
+     */
     static Located read(String text) throws JobFormatException {
-        try {
-            Map<String, Integer> lines = lines(text);
-            JsonNode tree = MAPPER.readTree(text);
-            return new Located(tree, "", lines);
+        try (JsonParser parser = FACTORY.createParser(text)) {
+            return new JsonText(text, parser).whole();
+        } catch (StreamConstraintsException tooMuch) {
+            throw new JobFormatException(
+                    line(tooMuch.getLocation()), "", "more than a job can hold: " + plainly(tooMuch), "a job");
         } catch (JsonProcessingException broken) {
-            int line = broken.getLocation() == null ? 1 : broken.getLocation().getLineNr();
-            throw new JobFormatException(line, "", "broken JSON: " + plainly(broken), "well-formed JSON");
+            throw new JobFormatException(
+                    line(broken.getLocation()), "", "broken JSON: " + plainly(broken), "well-formed JSON");
         } catch (IOException impossible) {
             throw new UncheckedIOException("reading from memory failed", impossible);
         }
+    }
+
+    private static int line(JsonLocation location) {
+        return location == null ? 1 : Math.max(1, location.getLineNr());
     }
 
     /** What the parser says, without what only a programmer would want to know. */
@@ -41,36 +72,68 @@ final class JsonText {
         if (broken instanceof JsonEOFException || broken.getOriginalMessage().startsWith("Unexpected end-of-input")) {
             return "the file ends before everything that was begun is closed";
         }
+        if (broken.getOriginalMessage().startsWith("Document nesting depth")) {
+            return "brackets " + DEEPEST + " deep";
+        }
         return broken.getOriginalMessage()
                 .replaceAll("\\(\\(CTRL-CHAR, code (\\d+)\\)\\)", "with code $1")
                 .replaceAll("\\(('.') \\(code \\d+[^)]*\\)\\)", "$1")
                 .replaceAll(" *\\(start marker at .*", "")
-                .replaceAll(": only regular white space.*", "");
+                .replaceAll(": only regular white space.*", "")
+                .replaceAll(" \\(.*`StreamReadConstraints.*", "");
     }
 
-    private static Map<String, Integer> lines(String text) throws IOException {
-        Map<String, Integer> lines = new HashMap<>();
-        try (JsonParser parser = MAPPER.createParser(text)) {
-            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
-                if (!token.isStructEnd() && token != JsonToken.FIELD_NAME) {
-                    lines.putIfAbsent(
-                            path(parser.getParsingContext().pathAsPointer()),
-                            parser.currentTokenLocation().getLineNr());
-                }
-            }
+    private Located whole() throws IOException, JobFormatException {
+        if (parser.nextToken() == null) {
+            throw new JobFormatException(1, "", "an empty file", "a job");
         }
-        return lines;
+        Located root = value(Optional.empty(), "");
+        if (parser.nextToken() != null) {
+            JsonLocation more = parser.currentTokenLocation();
+            throw new JobFormatException(
+                    line(more),
+                    "",
+                    "something more at column " + more.getColumnNr() + ", behind the closing brace",
+                    "one object and nothing behind it");
+        }
+        return root;
     }
 
-    private static String path(JsonPointer pointer) {
-        StringBuilder path = new StringBuilder();
-        for (JsonPointer at = pointer; !at.matches(); at = at.tail()) {
-            if (at.mayMatchElement()) {
-                path.append('[').append(at.getMatchingIndex()).append(']');
-            } else {
-                path.append(path.isEmpty() ? "" : ".").append(at.getMatchingProperty());
-            }
+    /** The value that begins at the present token, which is gone past. */
+    private Located value(Optional<Located> parent, String step) throws IOException, JobFormatException {
+        int line = parser.currentTokenLocation().getLineNr();
+        int begin = (int) parser.currentTokenLocation().getCharOffset();
+        if (++values > MOST_VALUES) {
+            throw new JobFormatException(line, "", "more than " + MOST_VALUES + " values", "a job");
         }
-        return path.toString();
+        JsonToken token = parser.currentToken();
+        if (token == JsonToken.START_OBJECT) {
+            Map<String, Located> fields = new LinkedHashMap<>();
+            Located object = Located.object(parent, step, line, fields);
+            while (parser.nextToken() != JsonToken.END_OBJECT) {
+                String name = parser.currentName();
+                parser.nextToken();
+                fields.put(name, value(Optional.of(object), name));
+            }
+            return object.from(text, begin, end());
+        }
+        if (token == JsonToken.START_ARRAY) {
+            List<Located> entries = new ArrayList<>();
+            Located list = Located.list(parent, step, line, entries);
+            while (parser.nextToken() != JsonToken.END_ARRAY) {
+                entries.add(value(Optional.of(list), "[" + entries.size() + "]"));
+            }
+            return list.from(text, begin, end());
+        }
+        if (token == JsonToken.VALUE_STRING) {
+            String words = parser.getText();
+            return Located.text(parent, step, line, words).from(text, begin, end());
+        }
+        parser.getText();
+        return Located.other(parent, step, line).from(text, begin, end());
+    }
+
+    private int end() {
+        return (int) parser.currentLocation().getCharOffset();
     }
 }

@@ -1,64 +1,123 @@
 package parable.files;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
  * A value in a JSON file together with where it stands, so that whatever is wrong with it can be told by line and field.
- *
- * @param value the value
- * @param path the path to it as it is told, for example {@code sheets[0].name}
- * @param lines for the path of every value of the file the line on which it begins
+ * A value belongs to the object or list that holds it, by which its path is told.
  */
-record Located(JsonNode value, String path, Map<String, Integer> lines) {
+final class Located {
+
+    private static final int MOST_TOLD = 60;
+
+    private final Optional<Located> parent;
+    private final String step;
+    private final int line;
+    private final Optional<Map<String, Located>> fields;
+    private final Optional<List<Located>> entries;
+    private final Optional<String> text;
+    private String file = "";
+    private int begin;
+    private int end;
+
+    private Located(
+            Optional<Located> parent,
+            String step,
+            int line,
+            Optional<Map<String, Located>> fields,
+            Optional<List<Located>> entries,
+            Optional<String> text) {
+        this.parent = parent;
+        this.step = step;
+        this.line = line;
+        this.fields = fields;
+        this.entries = entries;
+        this.text = text;
+    }
+
+    /** An object whose fields are still to be read. */
+    static Located object(Optional<Located> parent, String step, int line, Map<String, Located> fields) {
+        return new Located(parent, step, line, Optional.of(fields), Optional.empty(), Optional.empty());
+    }
+
+    /** A list whose entries are still to be read. */
+    static Located list(Optional<Located> parent, String step, int line, List<Located> entries) {
+        return new Located(parent, step, line, Optional.empty(), Optional.of(entries), Optional.empty());
+    }
+
+    /** A text. */
+    static Located text(Optional<Located> parent, String step, int line, String text) {
+        return new Located(parent, step, line, Optional.empty(), Optional.empty(), Optional.of(text));
+    }
+
+    /** A number, true, false or null. */
+    static Located other(Optional<Located> parent, String step, int line) {
+        return new Located(parent, step, line, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** With the piece of the file that it was read from. */
+    Located from(String whole, int first, int behind) {
+        file = whole;
+        begin = first;
+        end = behind;
+        return this;
+    }
+
+    /** The very signs that stand in the file for it. */
+    String written() {
+        return file.substring(begin, end);
+    }
+
+    /** The line on which it begins, 1 for the first. */
+    int line() {
+        return line;
+    }
+
+    /** The way to it as it is told, for example {@code sheets[0].name}; nothing for the whole. */
+    String path() {
+        String before = parent.map(Located::path).orElse("");
+        return before.isEmpty() || step.startsWith("[") ? before + step : before + "." + step;
+    }
 
     JobFormatException refused(String found, String expected) {
-        return new JobFormatException(line(), path, found, expected);
+        return new JobFormatException(line, path(), found, expected);
     }
 
     JobFormatException refused(String expected) {
         return refused(described(), expected);
     }
 
-    private int line() {
-        return lines.getOrDefault(path, 1);
-    }
-
     private String described() {
-        if (value.isTextual()) {
-            return "'" + value.textValue() + "'";
+        if (text.isPresent()) {
+            return "'" + shortened(text.get()) + "'";
         }
-        if (value.isObject()) {
+        if (fields.isPresent()) {
             return "an object in braces";
         }
-        return value.isArray() ? "a list in brackets" : value.toString();
+        return entries.isPresent() ? "a list in brackets" : shortened(written());
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= MOST_TOLD ? words : words.substring(0, MOST_TOLD) + "\u2026";
     }
 
     /** The fields in file order; refused if this is not an object. */
     List<Map.Entry<String, Located>> fields() throws JobFormatException {
-        if (!value.isObject()) {
+        return List.copyOf(byName().entrySet());
+    }
+
+    private Map<String, Located> byName() throws JobFormatException {
+        if (fields.isEmpty()) {
             throw refused("an object in braces");
         }
-        List<Map.Entry<String, Located>> fields = new ArrayList<>();
-        value.fields()
-                .forEachRemaining(field -> fields.add(Map.entry(
-                        field.getKey(),
-                        new Located(
-                                field.getValue(),
-                                path.isEmpty() ? field.getKey() : path + "." + field.getKey(),
-                                lines))));
-        return fields;
+        return fields.get();
     }
 
     /** A field, empty if it is not there; refused if this is not an object. */
     Optional<Located> field(String name) throws JobFormatException {
-        return fields().stream()
-                .filter(field -> field.getKey().equals(name))
-                .map(Map.Entry::getValue)
-                .findFirst();
+        return Optional.ofNullable(byName().get(name));
     }
 
     /** A field that must be there. */
@@ -72,29 +131,33 @@ record Located(JsonNode value, String path, Map<String, Integer> lines) {
 
     /** The entries of a list; refused if this is not a list. */
     List<Located> entries() throws JobFormatException {
-        if (!value.isArray()) {
+        if (entries.isEmpty()) {
             throw refused("a list in brackets");
         }
-        List<Located> entries = new ArrayList<>();
-        for (int i = 0; i < value.size(); i++) {
-            entries.add(new Located(value.get(i), path + "[" + i + "]", lines));
+        return List.copyOf(entries.get());
+    }
+
+    /** The whole number from 0 on; refused if this is something else. */
+    int count() throws JobFormatException {
+        if (text.isPresent() || !written().matches("\\d{1,9}")) {
+            throw refused("a whole number");
         }
-        return entries;
+        return Integer.parseInt(written());
     }
 
     /** The text, which may be empty; refused if this is something else. */
     String textOrNothing() throws JobFormatException {
-        if (!value.isTextual()) {
+        if (text.isEmpty()) {
             throw refused("a text in quotes");
         }
-        return value.textValue();
+        return text.get();
     }
 
     /** The text; refused if this is something else or blank. */
     String text() throws JobFormatException {
-        if (!value.isTextual() || value.textValue().isBlank()) {
-            throw refused(value.isTextual() ? "some text; what is empty is left out" : "a text in quotes");
+        if (textOrNothing().isBlank()) {
+            throw refused("some text; what is empty is left out");
         }
-        return value.textValue();
+        return text.get();
     }
 }

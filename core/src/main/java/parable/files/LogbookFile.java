@@ -1,5 +1,6 @@
 package parable.files;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
@@ -13,73 +14,98 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import parable.logbook.Breach;
 import parable.logbook.LogEntry;
+import parable.logbook.LogLine;
 import parable.logbook.Logbook;
+import parable.logbook.SignedStep;
 
 /** The logbook of a job: a file beside it with one JSON object a line, to which lines are only ever added. */
 public final class LogbookFile {
 
-    private static final String ENDING = ".logbook.jsonl";
-    private static final String JOB_ENDING = ".parable.json";
+    static final String ENDING = ".logbook.jsonl";
+    private static final String SIGNED = "signed";
 
     private LogbookFile() {}
 
     /** The logbook that belongs to a job file. */
     public static Path beside(Path job) {
         String name = job.getFileName().toString();
-        String bare = name.endsWith(JOB_ENDING) ? name.substring(0, name.length() - JOB_ENDING.length()) : name;
+        String bare = name.endsWith(JobFile.ENDING) ? name.substring(0, name.length() - JobFile.ENDING.length()) : name;
         return job.resolveSibling(bare + ENDING);
     }
 
     /**
-     * Reads a logbook; empty if the file does not exist.
+     * Reads a logbook; empty if the file does not exist. A line that is no entry is one that cannot be read; whether the lines are as they were made is for
+     * {@link Logbook#breach(String)} to say.
      *
-     * @throws IOException if it cannot be read
-     * @throws JobFormatException if a line is no entry; whether the entries are as they were made is for {@link Logbook#tampered(String)} to say
+     * @throws IOException if the file cannot be read
      */
-    public static Logbook read(Path file) throws IOException, JobFormatException {
-        if (!Files.exists(file)) {
-            return Logbook.EMPTY;
-        }
-        List<LogEntry> entries = new ArrayList<>();
-        int number = 0;
-        for (String line : Files.readAllLines(file)) {
-            number++;
-            if (!line.isBlank()) {
-                entries.add(entry(line, number));
-            }
-        }
-        return new Logbook(entries);
+    public static Logbook read(Path file) throws IOException {
+        return Files.exists(file) ? logbook(PlainFile.bytes(file)) : Logbook.EMPTY;
     }
 
-    private static LogEntry entry(String line, int number) throws JobFormatException {
+    private static Logbook logbook(byte[] bytes) {
+        String text = new String(bytes, StandardCharsets.UTF_8);
+        List<LogLine> lines = new ArrayList<>();
+        int begin = 0;
+        while (begin < text.length()) {
+            int end = text.indexOf('\n', begin);
+            String line = text.substring(begin, end < 0 ? text.length() : end);
+            lines.add(new LogLine(line, entry(line)));
+            begin = end < 0 ? text.length() : end + 1;
+        }
+        return new Logbook(lines);
+    }
+
+    private static Optional<LogEntry> entry(String line) {
         try {
             Located read = JsonText.read(line);
             Map<String, String> readings = new LinkedHashMap<>();
             for (Map.Entry<String, Located> one : read.required("readings").fields()) {
-                readings.put(one.getKey(), one.getValue().value().asText());
+                readings.put(one.getKey(), one.getValue().textOrNothing());
             }
-            return new LogEntry(
-                    read.required("number").value().intValue(),
-                    words(read, "on"),
-                    words(read, "by"),
-                    words(read, "machine"),
-                    words(read, "revision"),
+            return Optional.of(new LogEntry(
+                    read.required("number").count(),
+                    read.required("on").textOrNothing(),
+                    read.required("by").textOrNothing(),
+                    read.required("machine").textOrNothing(),
+                    read.required("revision").textOrNothing(),
                     LogEntry.Kind.ofWords(read.required("kind").text()),
-                    words(read, "text"),
+                    read.required("text").textOrNothing(),
                     readings,
-                    read.required("corrects").value().intValue(),
-                    words(read, "before"),
-                    words(read, "seal"));
-        } catch (JobFormatException broken) {
-            throw new JobFormatException(number, broken.field(), broken.found(), broken.expected());
+                    signed(read),
+                    read.required("corrects").count(),
+                    read.required("before").textOrNothing(),
+                    read.required("seal").textOrNothing()));
+        } catch (JobFormatException noEntry) {
+            return Optional.empty();
         }
     }
 
-    /** A text that may be empty. */
-    private static String words(Located entry, String field) throws JobFormatException {
-        Located found = entry.required(field);
-        return found.value().isTextual() && found.value().textValue().isEmpty() ? "" : found.text();
+    private static List<SignedStep> signed(Located entry) throws JobFormatException {
+        List<SignedStep> steps = new ArrayList<>();
+        Optional<Located> list = entry.field(SIGNED);
+        for (Located one : list.isPresent() ? list.get().entries() : List.<Located>of()) {
+            List<String> words = new ArrayList<>();
+            for (Located word : one.entries()) {
+                words.add(word.textOrNothing());
+            }
+            if (words.size() != 8) {
+                throw one.refused(words.size() + " texts", "eight");
+            }
+            steps.add(new SignedStep(
+                    words.get(0),
+                    words.get(1),
+                    words.get(2),
+                    words.get(3),
+                    words.get(4),
+                    words.get(5),
+                    words.get(6),
+                    words.get(7)));
+        }
+        return steps;
     }
 
     /**
@@ -91,22 +117,118 @@ public final class LogbookFile {
         Path from = beside(job);
         Path target = beside(to);
         if (Files.exists(from) && !Files.exists(target)) {
-            WholeFile.write(target, Files.readAllBytes(from));
+            WholeFile.write(target, PlainFile.bytes(from));
         }
     }
 
     /**
-     * Adds the last entry of a logbook to its file, and makes sure that it is on the disk.
+     * Puts a last line in order that is not whole, as a power cut leaves it: one that lacks nothing but its end gets that, half a line is kept in a file of its
+     * own beside the logbook, and an entry says so.
      *
+     * @param on the time, such as {@code 2026-11-26T09:15:00}
+     * @return what was done, in words; empty if there was nothing to do
+     * @throws IOException if it could not be done; the logbook is as it was then
+     */
+    public static Optional<String> mend(Path file, String on) throws IOException {
+        if (!Files.exists(file) || endsWell(PlainFile.bytes(file))) {
+            return Optional.empty();
+        }
+        try (Appending appending = new Appending(file)) {
+            return appending.mend(on);
+        }
+    }
+
+    private static boolean endsWell(byte[] bytes) {
+        return bytes.length == 0 || bytes[bytes.length - 1] == '\n';
+    }
+
+    /**
+     * Makes an entry and sees to it that it is on the disk. If the logbook is not as it was made, an entry before it says so.
+     *
+     * @param on the time, such as {@code 2026-11-26T09:15:00}
+     * @param last the seal of a line that must be in the logbook, empty for none
+     * @return the logbook as it is then
      * @throws IOException if it could not be written; the entries that were there are untouched
      */
-    public static void append(Path file, Logbook logbook) throws IOException {
-        String line = line(logbook.entries().get(logbook.entries().size() - 1)) + "\n";
-        long length = Files.exists(file) ? Files.size(file) : 0;
-        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+    public static Logbook add(Path file, Logbook.Draft draft, String on, String last) throws IOException {
+        try (Appending appending = new Appending(file)) {
+            appending.mend(on);
+            Logbook logbook = appending.logbook();
+            Optional<Breach> breach = logbook.breach(last);
+            if (breach.isPresent()) {
+                logbook = appending.add(logbook, logbook.next(breach.get(), on));
+            }
+            return appending.add(logbook, logbook.next(draft, on));
+        }
+    }
+
+    /** The file while lines are added to it, locked against other windows. */
+    private static final class Appending implements AutoCloseable {
+
+        private final Path file;
+        private final FileChannel channel;
+
+        Appending(Path file) throws IOException {
+            this.file = file;
+            channel = FileChannel.open(
+                    file, StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
+            try {
+                channel.lock();
+            } catch (IOException | RuntimeException unlocked) {
+                channel.close();
+                throw unlocked;
+            }
+        }
+
+        Logbook logbook() throws IOException {
+            return LogbookFile.logbook(bytes());
+        }
+
+        private byte[] bytes() throws IOException {
+            ByteBuffer bytes = ByteBuffer.allocate((int) Math.min(PlainFile.LARGEST, channel.size()));
+            while (bytes.hasRemaining() && channel.read(bytes, bytes.position()) >= 0) {
+                continue;
+            }
+            return bytes.array();
+        }
+
+        Optional<String> mend(String on) throws IOException {
+            byte[] bytes = bytes();
+            if (endsWell(bytes)) {
+                return Optional.empty();
+            }
+            Logbook found = LogbookFile.logbook(bytes);
+            if (found.lines().get(found.lines().size() - 1).isSound()) {
+                write("\n".getBytes(StandardCharsets.UTF_8));
+                return Optional.of("The last line of the logbook lacked its end; it has it again.");
+            }
+            int whole = bytes.length;
+            while (whole > 0 && bytes[whole - 1] != '\n') {
+                whole--;
+            }
+            byte[] half = new byte[bytes.length - whole];
+            System.arraycopy(bytes, whole, half, 0, half.length);
+            Path aside = WholeFile.beside(file, ".half-line");
+            WholeFile.writeThrough(aside, half);
+            channel.truncate(whole);
+            Logbook rest = new Logbook(found.lines().subList(0, found.lines().size() - 1));
+            String words =
+                    "The last line was not whole, as a power cut leaves it; it is kept in " + aside.getFileName() + ".";
+            add(rest, rest.next(new Breach(rest.lines().size() + 1, words, ""), on));
+            return Optional.of(words);
+        }
+
+        Logbook add(Logbook logbook, LogEntry entry) throws IOException {
+            LogLine line = LogLine.sealed(entry, object(entry));
+            write((line.text() + "\n").getBytes(StandardCharsets.UTF_8));
+            return logbook.with(line);
+        }
+
+        private void write(byte[] more) throws IOException {
+            long length = channel.size();
             channel.position(length);
             try {
-                ByteBuffer bytes = ByteBuffer.wrap(line.getBytes(StandardCharsets.UTF_8));
+                ByteBuffer bytes = ByteBuffer.wrap(more);
                 while (bytes.hasRemaining()) {
                     channel.write(bytes);
                 }
@@ -116,9 +238,14 @@ public final class LogbookFile {
                 throw half;
             }
         }
+
+        @Override
+        public void close() throws IOException {
+            channel.close();
+        }
     }
 
-    private static String line(LogEntry entry) {
+    private static String object(LogEntry entry) {
         ObjectNode node = JsonNodeFactory.instance.objectNode();
         node.put("number", entry.number());
         node.put("on", entry.on());
@@ -129,9 +256,20 @@ public final class LogbookFile {
         node.put("text", entry.text());
         ObjectNode readings = node.putObject("readings");
         entry.readings().forEach(readings::put);
+        if (!entry.signed().isEmpty()) {
+            ArrayNode signed = node.putArray(SIGNED);
+            entry.signed().forEach(step -> signed.addArray()
+                    .add(step.step())
+                    .add(step.expected())
+                    .add(step.found())
+                    .add(step.verdict())
+                    .add(step.remark())
+                    .add(step.by())
+                    .add(step.on())
+                    .add(step.revision()));
+        }
         node.put("corrects", entry.corrects());
         node.put("before", entry.before());
-        node.put("seal", entry.seal());
-        return node.toString();
+        return Surrogates.escaped(node.toString());
     }
 }

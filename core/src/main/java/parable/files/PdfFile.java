@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import parable.circuit.Job;
+import parable.circuit.Revision;
 import parable.circuit.Sheet;
 import parable.draw.SheetDrawing;
-import parable.logbook.Revision;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 

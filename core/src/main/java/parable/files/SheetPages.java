@@ -4,12 +4,12 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import parable.circuit.Job;
+import parable.circuit.Revision;
 import parable.circuit.Sheet;
 import parable.draw.Drawing;
 import parable.draw.LegendDrawing;
 import parable.draw.PanelDrawing;
 import parable.draw.SheetDrawing;
-import parable.logbook.Revision;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.IoList;
@@ -81,7 +81,7 @@ final class SheetPages {
         table("cables", CablesCsv.table(Cables.of(assembly, job.practice())), 0);
         List<Drawing> places = PanelDrawing.all(assembly);
         parts.add(book -> book.draw(assembly, places, sheet.name() + ", places"));
-        table("test sheet", TestsCsv.table(TestSheet.of(assembly, job.practice()), sheet.fieldwork()), 0);
+        table("test sheet", TestsCsv.table(TestSheet.of(assembly, job.practice()), sheet), 0);
         String title = "proof of circuit " + Revision.of(sheet) + ", " + proof.states() + " states"
                 + (proof.complete() ? "" : ", not finished");
         table(title, claims(), 0);

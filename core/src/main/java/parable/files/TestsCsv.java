@@ -3,9 +3,10 @@ package parable.files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import parable.circuit.Fieldwork;
 import parable.circuit.Reading;
+import parable.circuit.Sheet;
 import parable.testsheet.Phase;
+import parable.testsheet.Results;
 import parable.testsheet.TestStep;
 import parable.testsheet.Verdict;
 
@@ -13,16 +14,17 @@ import parable.testsheet.Verdict;
 public final class TestsCsv {
 
     private static final List<String> HEADER =
-            List.of("Step", "Condition", "Do and read", "Expected", "Found", "Result", "Remark", "By", "On");
+            List.of("Step", "Condition", "Do and read", "Expected", "Found", "Result", "Remark", "By", "On", "Circuit");
 
     private TestsCsv() {}
 
     /** The table. */
-    public static String text(List<TestStep> steps, Fieldwork work) {
-        return CsvTable.text(table(steps, work));
+    public static String text(List<TestStep> steps, Sheet sheet) {
+        return CsvTable.text(table(steps, sheet));
     }
 
-    static Table table(List<TestStep> steps, Fieldwork work) {
+    static Table table(List<TestStep> steps, Sheet sheet) {
+        Results results = Results.of(sheet);
         List<List<String>> rows = new ArrayList<>();
         Optional<Phase> before = Optional.empty();
         for (int i = 0; i < steps.size(); i++) {
@@ -31,24 +33,24 @@ public final class TestsCsv {
                 rows.add(heading(phase));
             }
             before = Optional.of(phase);
-            rows.add(row(i + 1, steps.get(i), work));
+            rows.add(row(i + 1, steps.get(i), results));
         }
         return new Table(HEADER, rows);
     }
 
     /** A line of its own that says how the panel must be before the steps that follow. */
     private static List<String> heading(Phase phase) {
-        return List.of("", phase.words(), phase.condition(), "done", "", "", "", "", "");
+        return List.of("", phase.words(), phase.condition(), "done", "", "", "", "", "", "");
     }
 
     /** Nothing, to be written in, for a step that is still to be done: "open" would be taken for what a meter shows. */
-    private static String result(TestStep step, Fieldwork work) {
-        Verdict verdict = Verdict.of(step, work);
+    private static String result(TestStep step, Results results) {
+        Verdict verdict = results.verdict(step);
         return verdict == Verdict.OPEN ? "" : verdict.words();
     }
 
-    private static List<String> row(int number, TestStep step, Fieldwork work) {
-        Optional<Reading> reading = work.reading(step.id());
+    private static List<String> row(int number, TestStep step, Results results) {
+        Optional<Reading> reading = results.reading(step);
         return List.of(
                 Integer.toString(number),
                 step.situation().phase().words() + ", "
@@ -56,9 +58,10 @@ public final class TestsCsv {
                 step.words(),
                 step.expected().text(),
                 reading.map(Reading::found).orElse(""),
-                result(step, work),
+                result(step, results),
                 reading.map(Reading::remark).orElse(""),
                 reading.map(Reading::by).orElse(""),
-                reading.map(Reading::on).orElse(""));
+                reading.map(Reading::on).orElse(""),
+                reading.map(Reading::revision).orElse(""));
     }
 }

@@ -3,7 +3,6 @@ package parable.testsheet;
 import java.util.Comparator;
 import java.util.List;
 import parable.bench.Fault;
-import parable.circuit.Fieldwork;
 import parable.circuit.Reading;
 import parable.parts.Assembly;
 
@@ -26,25 +25,23 @@ public final class LikelyCauses {
      * The single faults that would make a step show what was found there, at most eight, those first that contradict fewest of the other readings.
      *
      * @param steps all steps of the sheet
-     * @param work the readings so far
+     * @param results the readings so far; stale ones do not count
      * @param failed the step
      * @return empty if nothing was found there yet, or no single fault shows it
      */
-    public static List<Cause> of(Assembly assembly, List<TestStep> steps, Fieldwork work, TestStep failed) {
-        String found = work.reading(failed.id()).map(Reading::found).orElse("");
-        if (found.isEmpty() || failed.passes(found)) {
+    public static List<Cause> of(Assembly assembly, List<TestStep> steps, Results results, TestStep failed) {
+        String found = results.reading(failed).map(Reading::found).orElse("");
+        if (found.isEmpty() || failed.passes(found) || results.verdict(failed) == Verdict.STALE) {
             return List.of();
         }
         List<TestStep> others = steps.stream()
                 .filter(step -> !step.equals(failed))
                 .filter(step -> step.situation().phase() == failed.situation().phase())
-                .filter(step -> work.reading(step.id())
-                        .filter(reading -> !reading.found().isEmpty())
-                        .isPresent())
+                .filter(step -> results.verdict(step) != Verdict.OPEN && results.verdict(step) != Verdict.STALE)
                 .toList();
         return Coverage.possible(assembly).parallelStream()
                 .filter(fault -> shows(new Rehearsal(assembly, List.of(fault)), failed, found))
-                .map(fault -> new Cause(fault, contradicted(assembly, fault, others, work)))
+                .map(fault -> new Cause(fault, contradicted(assembly, fault, others, results)))
                 .sorted(Comparator.comparingInt(Cause::contradicted))
                 .limit(MOST)
                 .toList();
@@ -55,13 +52,13 @@ public final class LikelyCauses {
         return !step.passes(there.text()) && step.observation().accepts(there, written);
     }
 
-    private static int contradicted(Assembly assembly, Fault fault, List<TestStep> others, Fieldwork work) {
+    private static int contradicted(Assembly assembly, Fault fault, List<TestStep> others, Results results) {
         Rehearsal faulty = new Rehearsal(assembly, List.of(fault));
         return (int) others.stream()
                 .filter(step -> !agrees(
                         step,
                         step.observation().at(faulty.rest(step.situation())),
-                        work.reading(step.id()).orElseThrow().found()))
+                        results.reading(step).orElseThrow().found()))
                 .count();
     }
 

@@ -2,6 +2,7 @@ package parable.circuit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
 
@@ -46,5 +47,25 @@ class NodesTest {
     @Test
     void aTerminalWithoutAWireIsOnNoNode() {
         assertThat(of("\"L K1[A1-A2] N\"").indexOf(new Terminal("K1", "13"))).isEmpty();
+    }
+
+    /** A point that is called by the number of a rail is on that rail, and every wire of it is there. */
+    @Test
+    void onePointAndARailOfOneNumberAreOneNode() {
+        Nodes nodes = of("\"@1 S0[11-12] @3 K1[A1-A2] @2\", \"L S1[13-14] @3\"");
+
+        assertThat(nodes.all()).extracting(Node::number).containsExactly("1", "2", "3");
+        assertThat(nodes.indexOf(new Terminal("S0", "11"))).isEqualTo(nodes.indexOf(new Terminal("S1", "13")));
+        assertThat(nodes.all().get(0).names()).containsExactly("L", "1");
+        assertThat(nodes.all().get(1).terminals()).containsExactly(new Terminal("K1", "A2"));
+    }
+
+    /** However it was made: a file that says so is refused. */
+    @Test
+    void railsOfOneNumberAreOneNode() {
+        Sheet sheet = Examples.sheet(DEVICES, "", "\"L S0[11-12] N\"");
+        Nodes nodes = Nodes.of(sheet.withRails(List.of(new Rail("L", "1"), new Rail("N", "1"))));
+
+        assertThat(nodes.all()).extracting(Node::number).containsExactly("1");
     }
 }

@@ -10,6 +10,7 @@ import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
 import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -189,6 +190,47 @@ class JobFileTest {
         assertThat(assertReadable(mapper, written)).isEqualTo(assertReadable(mapper, text));
     }
 
+    /** Numbers of any size, long decimals and half characters come back in the very signs in which they were read. */
+    @Test
+    void unknownFieldsAreKeptToTheLastSign() throws JobFormatException {
+        String odd =
+                "[1e999999999, -0.10, 0.1234567890123456789012345678901234567890, \"\\ud800 \\u0041\", {\"a\" : 1 }]";
+        String text = Examples.pressHouseText()
+                .replace("\"practice\": \"IEC\",", "\"practice\": \"IEC\",\n  \"later\": " + odd + ",")
+                .replace("\"tag\": \"K1\",", "\"tag\": \"K1\", \"later\": " + odd + ",")
+                .replace("\"label\": \"Motor breaker\"", "\"label\": \"half \\udc00\"");
+
+        Job read = JobFile.read(text);
+        String written = JobFile.text(read);
+        assertThat(written).contains("\"later\": " + odd, "half \\udc00");
+        assertThat(JobFile.read(new String(written.getBytes(StandardCharsets.UTF_8), StandardCharsets.UTF_8)))
+                .isEqualTo(read);
+    }
+
+    @Test
+    void fieldsThatMeanNothingAreTold() throws JobFormatException {
+        Job job = JobFile.read(Examples.pressHouseText()
+                .replace("\"practice\": \"IEC\",", "\"practice\": \"IEC\",\n  \"customer\": 1,")
+                .replace("\"tag\": \"F2\",", "\"tag\": \"F2\", \"seting\": \"9 A\","));
+
+        assertThat(UnknownFields.of(job))
+                .hasSizeGreaterThan(1)
+                .startsWith(
+                        "The job: the field \u201ccustomer\u201d is not known. It is kept, and does nothing.",
+                        "Sheet Wash pump, F2: the field \u201cseting\u201d is not known. It is kept, and does nothing."
+                                + " Is \u201csetting\u201d meant?");
+        assertThat(UnknownFields.told(job)).last().asString().startsWith("There are ");
+        assertThat(UnknownFields.of(Examples.pressHouse())).isEmpty();
+    }
+
+    @Test
+    void aByteOrderMarkIsNoPartOfTheText() throws IOException, JobFormatException {
+        Path file = folder.resolve("marked.parable.json");
+        Files.writeString(file, "\ufeff" + Examples.pressHouseText());
+
+        assertThat(JobFile.open(file)).isEqualTo(Examples.pressHouse());
+    }
+
     private static Object assertReadable(ObjectMapper mapper, String json) {
         try {
             return mapper.readTree(json);
@@ -240,6 +282,19 @@ class JobFileTest {
                 Arguments.of(
                         "{\"version\": 1,\n",
                         "line 2: found broken JSON: the file ends before everything that was begun is closed"),
+                Arguments.of(
+                        good + "{}\n",
+                        "line " + (good.lines().count() + 1)
+                                + ": found something more at column 1, behind the closing brace, expected one object and nothing"),
+                Arguments.of(
+                        "[".repeat(100_000),
+                        "line 1: found more than a job can hold: brackets 50 deep, expected a job"),
+                Arguments.of(
+                        "[" + "1,".repeat(600_000) + "1]", "line 1: found more than 500000 values, expected a job"),
+                Arguments.of(
+                        good.replace(
+                                "\"rails\": {\"L\": \"1\", \"N\": \"2\"}", "\"rails\": {\"L\": \"1\", \"N\": \"1\"}"),
+                        "line 9, sheets[0].rails.N: found '1', expected a wire number that no other rail has"),
                 Arguments.of("[]", "line 1: found a list in brackets, expected an object in braces"),
                 Arguments.of(
                         "\0\0\0\0",
@@ -296,9 +351,9 @@ class JobFileTest {
             file.setLength(200L << 20);
         }
 
-        assertThatExceptionOfType(JobFormatException.class)
-                .isThrownBy(() -> JobFile.open(zeros))
-                .withMessage("line 1: found 200 MB, expected a job file, which is text of at most 32 MB");
+        assertThatThrownBy(() -> JobFile.open(zeros))
+                .isInstanceOf(IOException.class)
+                .hasMessageContaining("it has 200 MB, and at most 32 are read");
     }
 
     @Test

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import parable.Examples;
@@ -16,68 +18,151 @@ import parable.circuit.Job;
 
 class JournalTest {
 
+    private static final String ENTRY = "unsaved-00000000-0000-4000-8000-000000000000.parable.json";
+
     @TempDir
     private Path folder;
 
     private final Job job = Examples.pressHouse();
-    private long gone;
 
-    @BeforeEach
-    void aProcessThatIsGone() throws Exception {
-        Process process = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-version")
-                .start();
-        process.waitFor();
-        gone = process.pid();
+    private static List<String> names(Journal journal) throws IOException {
+        return journal.leftBehind().work().stream()
+                .map(left -> left.work().job().name())
+                .toList();
     }
 
-    @Test
-    void whatAKilledProcessKeptIsFoundWithItsFile() throws IOException {
-        Path file = folder.resolve("mine.parable.json");
-        new Journal(folder, gone).keep(job, Optional.of(file));
-
-        Journal.Unsaved unsaved = new Journal(folder).leftBehind().orElseThrow();
-        assertThat(unsaved.job()).isEqualTo(job);
-        assertThat(unsaved.file()).hasValue(file);
-        new Journal(folder).discard(unsaved.entry());
-        assertThat(new Journal(folder).leftBehind()).isEmpty();
-        try (Stream<Path> left = Files.list(folder)) {
-            assertThat(left).isEmpty();
+    private List<Path> files() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.toList();
         }
     }
 
+    private static Journal.Work work(Job job) {
+        return new Journal.Work(job, Optional.empty(), Optional.empty());
+    }
+
+    /** What a killed window kept is found whole, with the file it belongs to, and no field is added to the job by that. */
     @Test
-    void theWorkOfALivingProcessIsLeftAlone() throws IOException {
-        new Journal(folder, ProcessHandle.current().pid()).keep(job, Optional.empty());
-        assertThat(new Journal(folder, gone).leftBehind()).isEmpty();
+    void whatAKilledWindowKeptIsFoundWithItsFile() throws Exception {
+        Path file = folder.resolve("mine.parable.json");
+        JournalKeeper.keep(folder, "Lamp board", file);
+
+        Journal journal = new Journal(folder);
+        Journal.Unsaved left = journal.leftBehind().work().get(0);
+        assertThat(left.work().job().sheets())
+                .isEqualTo(JobFile.open(Examples.LAMP_BOARD).sheets());
+        assertThat(left.work().job().extras().fields()).isEmpty();
+        assertThat(left.work().file()).hasValue(file);
+        assertThat(left.work().known()).hasValue("known");
+        journal.discard(left.entry());
+        assertThat(files()).isEmpty();
+    }
+
+    /** In a container every process may have the same number: nothing goes by it. */
+    @Test
+    void severalWindowsKilledAreAllFoundTheNewestFirst() throws Exception {
+        JournalKeeper.keep(folder, "first");
+        JournalKeeper.keep(folder, "second");
+        for (Path entry : files()) {
+            if (entry.toString().endsWith(JobFile.ENDING)
+                    && JobFile.open(entry).name().equals("first")) {
+                Files.setLastModifiedTime(entry, FileTime.fromMillis(1_000));
+            }
+        }
+
+        assertThat(names(new Journal(folder))).containsExactly("second", "first");
     }
 
     @Test
-    void anEntryThatWasBrokenOffIsNoWork() throws IOException {
-        Journal journal = new Journal(folder, gone);
-        journal.keep(job, Optional.empty());
-        Path entry = folder.resolve("unsaved-" + gone + ".parable.json");
-        List<String> lines = Files.readAllLines(entry);
-        Files.write(entry, lines.subList(0, lines.size() / 2));
-        assertThat(new Journal(folder).leftBehind()).isEmpty();
+    void theWorkOfALivingWindowIsLeftAloneByAllOthers() throws IOException {
+        Journal living = new Journal(folder);
+        living.keep(work(job));
+
+        assertThat(names(new Journal(folder))).isEmpty();
+        assertThat(names(living)).isEmpty();
+        living.clear();
+        assertThat(files()).isEmpty();
+    }
+
+    /** What one window offers no other offers at the same time; given back, the next finds it. */
+    @Test
+    void workIsOfferedByOneWindowAtATime() throws Exception {
+        JournalKeeper.keep(folder, "mine");
+        Journal offering = new Journal(folder);
+        assertThat(names(offering)).containsExactly("mine");
+
+        assertThat(names(new Journal(folder))).isEmpty();
+        offering.release();
+        assertThat(names(new Journal(folder))).containsExactly("mine");
+    }
+
+    @Test
+    void whatIsDamagedIsSetAsideInWordsAndHidesNothing() throws Exception {
+        JournalKeeper.keep(folder, "good");
+        Files.writeString(folder.resolve(ENTRY), "{\"version\": 1, \"name\": ");
+
+        Journal.Found found = new Journal(folder).leftBehind();
+        assertThat(found.work()).hasSize(1);
+        assertThat(found.aside())
+                .singleElement()
+                .asString()
+                .contains(
+                        "cannot be read",
+                        "the file ends before",
+                        folder.resolve("set-aside").toString());
+        assertThat(folder.resolve("set-aside").resolve(ENTRY)).exists();
+        assertThat(new Journal(folder).leftBehind().aside()).isEmpty();
+    }
+
+    /** Folders, pipes, binaries, links to nowhere, what nobody may read: nothing of it keeps the program from starting. */
+    @Test
+    void nothingThatLiesInTheFolderMakesItFail() throws Exception {
+        Files.createDirectory(folder.resolve(ENTRY));
+        Files.write(folder.resolve(ENTRY.replace("0000.p", "0001.p")), new byte[] {(byte) 0xff, 0, 1});
+        Files.createSymbolicLink(folder.resolve(ENTRY.replace("0000.p", "0002.p")), Path.of("nowhere"));
+        new ProcessBuilder(
+                        "mkfifo",
+                        folder.resolve(ENTRY.replace("0000.p", "0003.p")).toString())
+                .start()
+                .waitFor(5, TimeUnit.SECONDS);
+        Files.createDirectory(folder.resolve(ENTRY.replace("0000.p", "0004.p") + ".lock"));
+        Files.writeString(folder.resolve(ENTRY.replace("0000.p", "0004.p")), JobFile.text(job));
+        Files.writeString(folder.resolve("unsaved-99999999999999999999999.parable.json"), "x");
+        Files.writeString(folder.resolve("notes.txt"), "mine");
+        Files.createDirectory(folder.resolve("set-aside"));
+
+        Journal.Found found = new Journal(folder).leftBehind();
+        assertThat(found.work()).extracting(left -> left.work().job()).containsExactly(job);
+        assertThat(found.aside()).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(folder.resolve("notes.txt")).exists();
+    }
+
+    /** A window killed between writing and renaming leaves a file that nobody needs. */
+    @Test
+    void whatAHalfWrittenEntryLeftIsSweptAway() throws Exception {
+        Path rest = folder.resolve("." + ENTRY + ".0123456789abcdef.new");
+        Files.writeString(rest, "half");
+
+        new Journal(folder).leftBehind();
+        assertThat(rest).doesNotExist();
+    }
+
+    @Test
+    void nobodyElseCanReadIt() throws Exception {
+        Path journal = folder.resolve("journal");
+        new Journal(journal).keep(work(job));
+
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(journal)))
+                .isEqualTo("rwx------");
+        try (Stream<Path> files = Files.list(journal)) {
+            assertThat(files.filter(file -> file.toString().endsWith(JobFile.ENDING)))
+                    .allSatisfy(entry -> assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(entry)))
+                            .isEqualTo("rw-------"));
+        }
     }
 
     @Test
     void withoutAFolderThereIsNothing() throws IOException {
-        assertThat(new Journal(folder.resolve("nowhere")).leftBehind()).isEmpty();
-    }
-
-    @Test
-    void aFileIsClaimedOnceUntilItIsGivenBack() throws IOException {
-        Path file = folder.resolve("mine.parable.json");
-        Claim claim = Claim.on(file).orElseThrow();
-        assertThat(Claim.on(file)).isEmpty();
-        claim.close();
-        try (Claim again = Claim.on(file).orElseThrow()) {
-            assertThat(again).isNotNull();
-        }
-        try (Stream<Path> left = Files.list(folder)) {
-            assertThat(left).isEmpty();
-        }
+        assertThat(names(new Journal(folder.resolve("nowhere")))).isEmpty();
     }
 }

@@ -18,10 +18,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.bench.Fault;
+import parable.circuit.Basis;
+import parable.circuit.EditException;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
+import parable.circuit.Structure;
+import parable.drafting.Dress;
 import parable.files.TestsCsv;
 import parable.parts.Assembly;
 import parable.starters.Library;
@@ -264,10 +268,11 @@ class TestSheetTest {
         Fault fault = new Fault(kind, tag, place);
         TestStep failing = Coverage.firstFailing(pump, steps, fault).orElseThrow();
         List<Found> found = TestSheet.found(pump, List.of(failing), List.of(fault));
-        Fieldwork work = Fieldwork.NONE.with(reading(failing, found.get(0).text()));
+        Results results =
+                results(Fieldwork.NONE.with(reading(failing, found.get(0).text())));
 
-        assertThat(Verdict.of(failing, work)).isEqualTo(Verdict.FAIL);
-        assertThat(LikelyCauses.of(pump, steps, work, failing))
+        assertThat(results.verdict(failing)).isEqualTo(Verdict.FAIL);
+        assertThat(LikelyCauses.of(pump, steps, results, failing))
                 .extracting(LikelyCauses.Cause::fault)
                 .contains(fault);
     }
@@ -277,11 +282,11 @@ class TestSheetTest {
         Fault welded = new Fault(Fault.Kind.WELDED, "S0", "11-12");
         TestStep pressed = step("Press S0. Ohms from S0 11 to S0 12");
         TestStep look = step("press S1, release S1, press S0. Look");
-        Fieldwork work =
-                Fieldwork.NONE.with(reading(pressed, "0")).with(reading(step("Ohms from S0 11 to S0 12"), "ok"));
+        Results results = results(
+                Fieldwork.NONE.with(reading(pressed, "0")).with(reading(step("Ohms from S0 11 to S0 12"), "ok")));
 
-        assertThat(LikelyCauses.of(pump, steps, work, pressed)).contains(new LikelyCauses.Cause(welded, 0));
-        assertThat(LikelyCauses.of(pump, steps, work, look)).isEmpty();
+        assertThat(LikelyCauses.of(pump, steps, results, pressed)).contains(new LikelyCauses.Cause(welded, 0));
+        assertThat(LikelyCauses.of(pump, steps, results, look)).isEmpty();
     }
 
     @Test
@@ -290,18 +295,90 @@ class TestSheetTest {
         for (TestStep one : steps) {
             work = work.with(reading(one, one.expected().text()));
         }
-        assertThat(Verdict.unsigned(steps, work)).isEmpty();
+        assertThat(results(work).unsigned(steps)).isEmpty();
 
         TestStep dial = step("Read the dial of F2");
-        assertThat(Verdict.unsigned(steps, work.forget(dial.id()))).containsExactly(dial);
-        assertThat(Verdict.unsigned(steps, work.with(reading(dial, "9.8 A")))).containsExactly(dial);
-        Reading remarked = new Reading(dial.id(), "9.8 A", "larger motor ordered", "E. Marsh", "2026-11-26 10:00");
-        assertThat(Verdict.unsigned(steps, work.with(remarked))).isEmpty();
-        assertThat(Verdict.of(dial, work.with(remarked))).isEqualTo(Verdict.FAIL_WITH_REMARK);
+        assertThat(results(work.forget(dial.id())).unsigned(steps)).containsExactly(dial);
+        assertThat(results(work.with(reading(dial, "9.8 A"))).unsigned(steps)).containsExactly(dial);
+        Reading remarked = results(work).taken(dial, "9.8 A", "larger motor ordered", "E. Marsh", "2026-11-26 10:00");
+        assertThat(results(work.with(remarked)).unsigned(steps)).isEmpty();
+        assertThat(results(work.with(remarked)).verdict(dial)).isEqualTo(Verdict.FAIL_WITH_REMARK);
     }
 
-    private static Reading reading(TestStep step, String found) {
-        return new Reading(step.id(), found, "", "E. Marsh", "2026-11-26 10:00");
+    private Reading reading(TestStep step, String found) {
+        return results(Fieldwork.NONE).taken(step, found, "", "E. Marsh", "2026-11-26 10:00");
+    }
+
+    private Results results(Fieldwork work) {
+        return Results.of(pump.sheet().withFieldwork(work));
+    }
+
+    private Sheet read() {
+        Fieldwork work = Fieldwork.NONE;
+        for (TestStep one : steps) {
+            work = work.with(reading(one, one.expected().text()));
+        }
+        return pump.sheet().withFieldwork(work);
+    }
+
+    private List<TestStep> stale(Sheet changed) {
+        Results results = Results.of(changed);
+        return steps.stream()
+                .filter(one -> results.verdict(one) == Verdict.STALE)
+                .toList();
+    }
+
+    /** A fuse, a breaker or the wires of a button changed: whatever was read through the circuit is to be read again. */
+    @Test
+    void readingsGoStaleWhenAChangeCanTouchThem() {
+        Sheet sheet = read();
+        Sheet fused = sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.tag().equals("F2") ? device.with("setting", "5.2 A") : device)
+                .toList());
+        assertThat(stale(fused))
+                .contains(
+                        step("Read the dial of F2"),
+                        step("press S1, release S1, press S0. Look"),
+                        step("Ohms from S0 11 to S0 12"))
+                .allMatch(one ->
+                        one.situation().phase() != Phase.DEAD || !one.words().startsWith("Ohms from S1 14 to"));
+        assertThat(Results.of(fused).unsigned(steps)).isNotEmpty();
+
+        Sheet exchanged = sheet.retagged(Map.of("S0", "S2", "S2", "S0")).withFieldwork(sheet.fieldwork());
+        assertThat(stale(exchanged)).contains(step("Tug the wires on S2, compare their numbers with the list"));
+        assertThat(stale(exchanged).stream().filter(one -> one.situation().phase() != Phase.DEAD))
+                .hasSameSizeAs(steps.stream()
+                        .filter(one -> one.situation().phase() != Phase.DEAD)
+                        .toList());
+    }
+
+    /** A wire read from end to end stays read while neither it nor the devices at its ends are touched. */
+    @Test
+    void readingsStayWhereNoChangeCanTouchThem() throws EditException {
+        Sheet sheet = read();
+        Sheet labelled = sheet.withDevices(
+                sheet.devices().stream().map(device -> device.labelled("x")).toList());
+        assertThat(stale(labelled)).isEmpty();
+        for (Sheet renamed : List.of(
+                Structure.renamed(sheet, "K1", "K7"),
+                Dress.of(Examples.pressHouse().with(List.of(sheet)), Practice.NORTH_AMERICAN)
+                        .sheets()
+                        .get(0))) {
+            assertThat(renamed.fieldwork().readings()).hasSameSizeAs(steps).noneMatch(Basis.of(renamed)::isStale);
+        }
+
+        Sheet set = sheet.withDevices(sheet.devices().stream()
+                .map(device -> device.tag().equals("F2") ? device.with("setting", "5.2 A") : device)
+                .toList());
+        List<TestStep> wires = steps.stream()
+                .filter(one -> one.id().matches("dead: touch nothing: Ohms from .*"))
+                .filter(one -> one.expected().text().startsWith("0"))
+                .filter(one -> !one.id().contains("F2"))
+                .toList();
+        assertThat(wires)
+                .hasSizeGreaterThan(20)
+                .filteredOn(stale(set)::contains)
+                .hasSizeLessThan(wires.size() / 2);
     }
 
     @Test
@@ -317,10 +394,12 @@ class TestSheetTest {
         Sheet pump = Examples.washPump();
         List<TestStep> all = TestSheet.of(Examples.fitted(pump), Practice.IEC);
         TestStep first = all.get(0);
-        Fieldwork work = Fieldwork.NONE.with(new Reading(first.id(), "ok", "", "R. Vane", "2026-11-29"));
-        List<String> lines = TestsCsv.text(all, work).lines().toList();
+        Reading reading = Results.of(pump).taken(first, "ok", "", "R. Vane", "2026-11-29");
+        List<String> lines = TestsCsv.text(all, pump.withFieldwork(Fieldwork.NONE.with(reading)))
+                .lines()
+                .toList();
 
         assertThat(lines.get(2)).contains(",ok,pass,").startsWith("1,");
-        assertThat(lines.get(3)).endsWith(",,,,,").startsWith("2,");
+        assertThat(lines.get(3)).endsWith(",,,,,,").startsWith("2,");
     }
 }

@@ -2,6 +2,7 @@ package parable.app.log;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -10,13 +11,13 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.app.JobModel;
 import parable.app.Person;
+import parable.circuit.Revision;
 import parable.circuit.Sheet;
 import parable.files.FileFailure;
-import parable.files.JobFormatException;
 import parable.files.LogbookFile;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
-import parable.logbook.Revision;
+import parable.logbook.SignedStep;
 
 /** The logbook of the open job, as far as it is about one sheet. */
 public final class LogModel {
@@ -66,19 +67,43 @@ public final class LogModel {
             return;
         }
         try {
+            Optional<String> mended = mend();
             logbook.set(LogbookFile.read(file().get()));
-            state.set(logbook.get()
-                    .tampered(jobs.jobProperty().get().logbook())
-                    .map(number -> number > logbook.get().entries().size()
-                            ? "Entries are missing at the end: the last one that this job knows of is not there."
-                            : "Entry " + number + " is not as it was made, or one before it was taken out."
-                                    + " What follows it proves nothing.")
-                    .orElse(logbook.get().entries().size()
-                            + (logbook.get().entries().size() == 1 ? " entry, unbroken." : " entries, unbroken.")));
+            String words = logbook.get().state(jobs.jobProperty().get().logbook());
+            state.set(mended.map(done -> done + " ").orElse("") + words);
         } catch (IOException unreadable) {
             state.set("Cannot read the logbook: " + FileFailure.words(unreadable) + ".");
-        } catch (JobFormatException broken) {
-            state.set("The logbook is broken: " + broken.getMessage() + ".");
+        }
+    }
+
+    /** Whether an entry is as it was made, and of the circuit as it is now; sentences. */
+    String verified(LogEntry entry) {
+        String whole = logbook.get().isAsMade(entry, jobs.jobProperty().get().logbook())
+                ? "Every word is as it was signed."
+                : "The record is broken there: this proves nothing.";
+        return whole
+                + (entry.revision().equals(revision())
+                        ? " The circuit is still the one it was signed for."
+                        : " The circuit has changed since: it was " + entry.revision() + ", it is " + revision() + ".");
+    }
+
+    /** What there is to say of the last signature of a test sheet of this machine, read anew; empty if there is none. */
+    public String signature() {
+        look();
+        return logbook.get().find(name, "").stream()
+                .filter(entry -> entry.kind() == LogEntry.Kind.SIGNED)
+                .reduce((earlier, later) -> later)
+                .map(entry ->
+                        "Signed by " + entry.by() + " on " + entry.on().replace('T', ' ') + ". " + verified(entry))
+                .orElse("");
+    }
+
+    /** Puts a last line in order that is not whole, if this window may write there. */
+    private Optional<String> mend() {
+        try {
+            return LogbookFile.mend(file().orElseThrow(), Person.instant());
+        } catch (IOException readOnly) {
+            return Optional.empty();
         }
     }
 
@@ -88,6 +113,20 @@ public final class LogModel {
      * @param corrects the number of an entry to be corrected, 0 for none
      */
     public boolean enter(LogEntry.Kind kind, String text, Map<String, String> readings, int corrects) {
+        return enter(kind, text, readings, List.of(), corrects);
+    }
+
+    /**
+     * Enters the signature of a test sheet; returns whether it could be. If not, {@link #stateProperty()} says why.
+     *
+     * @param signed the complete sheet
+     */
+    public boolean sign(String text, Map<String, String> readings, List<SignedStep> signed) {
+        return enter(LogEntry.Kind.SIGNED, text, readings, signed, 0);
+    }
+
+    private boolean enter(
+            LogEntry.Kind kind, String text, Map<String, String> readings, List<SignedStep> signed, int corrects) {
         look();
         if (file().isEmpty()) {
             return false;
@@ -101,21 +140,22 @@ public final class LogModel {
             return false;
         }
         Optional<Sheet> sheet = jobs.jobProperty().get().sheet(name);
-        Logbook more = logbook.get()
-                .with(
-                        new Logbook.Draft(
-                                person.name(),
-                                name,
-                                sheet.map(Revision::of).orElse(""),
-                                kind,
-                                text.strip(),
-                                readings,
-                                corrects),
-                        Person.instant());
+        Logbook.Draft draft = new Logbook.Draft(
+                person.name(),
+                name,
+                sheet.map(Revision::of).orElse(""),
+                kind,
+                text.strip(),
+                readings,
+                signed,
+                corrects);
         try {
-            LogbookFile.append(file().get(), more);
-            String seal = more.entries().get(more.entries().size() - 1).seal();
-            jobs.edit(jobs.jobProperty().get().sealedBy(seal));
+            Logbook more = LogbookFile.add(
+                    file().get(),
+                    draft,
+                    Person.instant(),
+                    jobs.jobProperty().get().logbook());
+            jobs.sealBy(more.seal());
             look();
             return true;
         } catch (IOException unwritable) {

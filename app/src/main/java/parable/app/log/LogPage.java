@@ -3,6 +3,7 @@ package parable.app.log;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -47,6 +48,8 @@ public final class LogPage {
     private final TextField by = new TextField();
     private final Button correct = new Button("Correct the selected entry");
     private final SplitPane centre = new SplitPane();
+    private final VBox trend;
+    private final SignedSheetTable signed = new SignedSheetTable();
     private final VBox beside;
 
     /** The page of one sheet. */
@@ -73,6 +76,7 @@ public final class LogPage {
         entries.getSelectionModel().selectedItemProperty().addListener((any, before, now) -> {
             whole.setText(now == null ? "" : words(now));
             correct.setDisable(now == null);
+            showSigned(Optional.ofNullable(now).filter(entry -> !entry.signed().isEmpty()));
         });
         whole.setWrapText(true);
         reading.setId("log-reading");
@@ -85,14 +89,14 @@ public final class LogPage {
         VBox list = new VBox(6, search, entries, whole);
         list.getStyleClass().add("log-list");
         HBox over = new HBox(8, new Label("A reading over time (entries with a number)"), reading);
-        VBox trend = new VBox(4, over, plot);
+        trend = new VBox(4, over, plot);
         trend.getStyleClass().add("log-list");
         centre.setOrientation(Orientation.VERTICAL);
         centre.getItems().setAll(list, trend);
         centre.setDividerPositions(0.55);
 
         for (LogEntry.Kind one : LogEntry.Kind.values()) {
-            if (one != LogEntry.Kind.CORRECTION) {
+            if (one.isByHand()) {
                 kind.getItems().add(one.words());
             }
         }
@@ -203,6 +207,14 @@ public final class LogPage {
         entries.scrollTo(Math.max(0, entries.getItems().size() - 1));
     }
 
+    /** In the place of the plot, a test sheet as it was signed. */
+    private void showSigned(Optional<LogEntry> signature) {
+        signature.ifPresent(entry -> signed.show(entry, model.verified(entry)));
+        double[] dividers = centre.getDividerPositions();
+        centre.getItems().set(1, signature.isPresent() ? signed : trend);
+        centre.setDividerPositions(dividers);
+    }
+
     private void showTrend() {
         plot.getData().clear();
         plot.setVisible(reading.getValue() != null);
@@ -213,7 +225,14 @@ public final class LogPage {
                     .trend(model.machine(), reading.getValue())
                     .forEach(point -> series.getData()
                             .add(new XYChart.Data<>(
-                                    point.number() + ": " + point.on().substring(0, 10), point.value())));
+                                    point.number() + ": "
+                                            + point.on()
+                                                    .substring(
+                                                            0,
+                                                            Math.min(
+                                                                    10,
+                                                                    point.on().length())),
+                                    point.value())));
             plot.getData().add(series);
         }
     }

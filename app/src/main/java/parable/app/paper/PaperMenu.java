@@ -2,7 +2,6 @@ package parable.app.paper;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -23,12 +22,14 @@ import parable.circuit.Sheet;
 import parable.files.CablesCsv;
 import parable.files.FileFailure;
 import parable.files.IoCsv;
+import parable.files.JobFile;
 import parable.files.JobPack;
 import parable.files.LabelsCsv;
 import parable.files.LogbookCsv;
 import parable.files.LogbookPdf;
 import parable.files.PartsCsv;
 import parable.files.PdfFile;
+import parable.files.PlainFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
 import parable.files.SvgFile;
@@ -141,7 +142,7 @@ public final class PaperMenu extends MenuButton {
                         item(
                                 "paper-tests",
                                 "Its test sheet as CSV\u2026",
-                                () -> table("tests", () -> TestsCsv.text(tests(), sheet().fieldwork()))),
+                                () -> table("tests", () -> TestsCsv.text(tests(), sheet()))),
                         item(
                                 "paper-record",
                                 "Its record as CSV\u2026",
@@ -205,10 +206,7 @@ public final class PaperMenu extends MenuButton {
     }
 
     private void record() {
-        String state = logbook.get()
-                .tampered(job.get().logbook())
-                .map(number -> "Not as it was made from entry " + number + " on")
-                .orElse("Unbroken");
+        String state = logbook.get().state(job.get().logbook());
         write(sheet().name() + " record", ".pdf", () -> LogbookPdf.of(job.get(), sheet().name(), entries(), state));
     }
 
@@ -258,7 +256,7 @@ public final class PaperMenu extends MenuButton {
     private void importProgram() {
         prompt.toRead("Import a program").ifPresent(from -> {
             try {
-                String text = Files.readString(from);
+                String text = PlainFile.text(from);
                 Program read = text.stripLeading().startsWith("<") ? PlcOpenXml.read(text) : StructuredText.read(text);
                 edit.accept(sheet().withProgram(Optional.of(read)));
                 tell.accept("The program of " + from.getFileName()
@@ -277,6 +275,11 @@ public final class PaperMenu extends MenuButton {
     }
 
     private void write(Path to, byte[] bytes) {
+        if (JobFile.isNameOfJob(to)) {
+            tell.accept(
+                    to.getFileName() + " is the name of a job or a logbook. Nothing is written: choose another name.");
+            return;
+        }
         try {
             WholeFile.write(to, bytes);
             tell.accept("Written to " + to.getFileName() + ".");

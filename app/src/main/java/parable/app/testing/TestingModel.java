@@ -18,10 +18,12 @@ import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.circuit.WiringMethod;
+import parable.logbook.SignedStep;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.testsheet.LikelyCauses;
 import parable.testsheet.Observation;
+import parable.testsheet.Results;
 import parable.testsheet.TestSheet;
 import parable.testsheet.TestStep;
 import parable.testsheet.Verdict;
@@ -41,6 +43,7 @@ public final class TestingModel {
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyIntegerWrapper selected = new ReadOnlyIntegerWrapper();
     private Optional<List<Object>> made = Optional.empty();
+    private Optional<Weighed> weighed = Optional.empty();
 
     /** The test sheet of the sheet of this name. */
     public TestingModel(JobModel jobs, String name, Person person) {
@@ -56,6 +59,37 @@ public final class TestingModel {
     /** What was found so far. */
     Fieldwork work() {
         return sheet().map(Sheet::fieldwork).orElse(Fieldwork.NONE);
+    }
+
+    /** What that is worth on the circuit as it is now. */
+    private Results results() {
+        Sheet now = sheet().orElseThrow();
+        if (weighed.filter(before -> before.sheet() == now).isEmpty()) {
+            weighed = Optional.of(new Weighed(now, Results.of(now)));
+        }
+        return weighed.get().results();
+    }
+
+    /** Results of a sheet, which need not be worked out for each step. */
+    private record Weighed(Sheet sheet, Results results) {}
+
+    /** The complete sheet as it is to be signed. */
+    List<SignedStep> toSign() {
+        Results results = results();
+        return steps.get().stream()
+                .map(step -> {
+                    Reading reading = results.reading(step).orElseThrow();
+                    return new SignedStep(
+                            step.situation().phase().words() + ". " + step.words(),
+                            step.expected().text(),
+                            reading.found(),
+                            results.verdict(step).words(),
+                            reading.remark(),
+                            reading.by(),
+                            reading.on(),
+                            reading.revision());
+                })
+                .toList();
     }
 
     /** Makes the steps, anew if the circuit has changed. */
@@ -122,20 +156,19 @@ public final class TestingModel {
 
     private void search() {
         causes.set(Optional.empty());
-        step().filter(one ->
-                        Verdict.of(one, work()) == Verdict.FAIL || Verdict.of(one, work()) == Verdict.FAIL_WITH_REMARK)
+        step().filter(one -> verdict(one) == Verdict.FAIL || verdict(one) == Verdict.FAIL_WITH_REMARK)
                 .ifPresent(failed -> {
                     List<TestStep> all = steps.get();
                     Sheet sheet = sheet().orElseThrow();
                     searching.ask(
-                            () -> LikelyCauses.of(assembled(sheet), all, sheet.fieldwork(), failed),
+                            () -> LikelyCauses.of(assembled(sheet), all, Results.of(sheet), failed),
                             found -> causes.set(Optional.of(found)));
                 });
     }
 
     /** What the step has come to. */
     Verdict verdict(TestStep step) {
-        return Verdict.of(step, work());
+        return results().verdict(step);
     }
 
     /**
@@ -150,7 +183,7 @@ public final class TestingModel {
         }
         TestStep step = step().get();
         String text = found.isBlank() ? step.expected().text() : found.strip();
-        Reading reading = new Reading(step.id(), text, remark.strip(), person.name(), Person.now());
+        Reading reading = results().taken(step, text, remark.strip(), person.name(), Person.now());
         sheet().ifPresent(
                         sheet -> jobs.edit(sheet.withFieldwork(sheet.fieldwork().with(reading))));
         if (step.passes(text)) {
@@ -171,7 +204,8 @@ public final class TestingModel {
     private void goToOpen() {
         for (int i = 1; i <= steps.get().size(); i++) {
             int at = (selected.get() + i) % steps.get().size();
-            if (verdict(steps.get().get(at)) == Verdict.OPEN) {
+            if (verdict(steps.get().get(at)) == Verdict.OPEN
+                    || verdict(steps.get().get(at)) == Verdict.STALE) {
                 select(at);
                 return;
             }
@@ -186,7 +220,7 @@ public final class TestingModel {
 
     /** The steps that keep the sheet from being signed. */
     List<TestStep> unsigned() {
-        return Verdict.unsigned(steps.get(), work());
+        return results().unsigned(steps.get());
     }
 
     /** What was measured, for the logbook: currents and times, which are worth following over the years. */

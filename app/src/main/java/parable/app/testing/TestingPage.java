@@ -3,8 +3,8 @@ package parable.app.testing;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import parable.app.JobModel;
 import parable.app.Person;
 import parable.circuit.Reading;
+import parable.logbook.SignedStep;
 import parable.testsheet.LikelyCauses;
 import parable.testsheet.TestStep;
 import parable.testsheet.Verdict;
@@ -48,18 +49,27 @@ public final class TestingPage {
     private final Label progress = new Label();
     private final TableView<TestStep> list = new TableView<>();
     private final Button sign = new Button("Sign, and enter it in the logbook");
+    private final Label lastSigned = new Label();
+    private final Supplier<String> signature;
     private final VBox beside;
+
+    /** Enters the signature of a complete test sheet. */
+    @FunctionalInterface
+    public interface Signing {
+        /** With a summary in words, what is worth following, and the sheet itself. */
+        void sign(String summary, Map<String, String> readings, List<SignedStep> sheet);
+    }
 
     /**
      * The page of one sheet.
      *
-     * @param signed takes the text and the readings of the logbook entry once all is signed
+     * @param signed enters the signature
      */
-    public TestingPage(
-            JobModel jobs, TestingModel model, Person person, BiConsumer<String, Map<String, String>> signed) {
+    public TestingPage(JobModel jobs, TestingModel model, Person person, Signing signed, Supplier<String> signature) {
         this.model = model;
         this.person = person;
-        for (Label one : List.of(phase, words, expected, verdict, causes, progress)) {
+        this.signature = signature;
+        for (Label one : List.of(phase, words, expected, verdict, causes, progress, lastSigned)) {
             one.setWrapText(true);
             one.setMinHeight(Region.USE_PREF_SIZE);
         }
@@ -89,7 +99,12 @@ public final class TestingPage {
         forget.setId("test-forget");
         forget.setOnAction(event -> model.forget());
         sign.setId("test-sign");
-        sign.setOnAction(event -> signed.accept(summary(), model.worthFollowing()));
+        sign.setOnAction(event -> {
+            signed.sign(summary(), model.worthFollowing(), model.toSign());
+            showSignature();
+        });
+        lastSigned.setId("test-signature");
+        lastSigned.managedProperty().bind(lastSigned.textProperty().isNotEmpty());
         list.setId("test-steps");
         list.setFixedCellSize(ROW);
         list.setMinHeight(LIST);
@@ -118,7 +133,8 @@ public final class TestingPage {
         whose.setMinWidth(Region.USE_PREF_SIZE);
         HBox buttons = new HBox(6, write, forget, whose, by);
         buttons.setAlignment(Pos.CENTER_LEFT);
-        beside = new VBox(6, phase, words, expected, found, remark, buttons, verdict, causes, list, progress, sign);
+        beside = new VBox(
+                6, phase, words, expected, found, remark, buttons, verdict, causes, list, progress, sign, lastSigned);
         beside.getStyleClass().add("findings");
         model.stepsProperty().addListener((any, before, now) -> {
             list.setItems(FXCollections.observableArrayList(now));
@@ -147,7 +163,12 @@ public final class TestingPage {
     public Node beside() {
         model.look();
         showVerdict();
+        showSignature();
         return beside;
+    }
+
+    private void showSignature() {
+        lastSigned.setText(signature.get());
     }
 
     /** Puts the keyboard where the next thing is typed. */
@@ -197,6 +218,13 @@ public final class TestingPage {
                     case PASS -> "Pass.";
                     case FAIL -> "Fail: mend it and write down what you find then, or say in the remark why it may stay.";
                     case FAIL_WITH_REMARK -> "Fail, with a remark.";
+                    case STALE -> "Read it again: the circuit has changed since, and that can touch it. It was read on circuit "
+                            + model.work()
+                                    .reading(step.id())
+                                    .map(Reading::revision)
+                                    .filter(revision -> !revision.isEmpty())
+                                    .orElse("unknown")
+                            + ".";
                 })
                 .orElse(""));
         list.refresh();
@@ -216,7 +244,9 @@ public final class TestingPage {
     private String summary() {
         return model.count(Verdict.PASS) + " of " + model.stepsProperty().get().size() + " steps pass, "
                 + model.count(Verdict.FAIL_WITH_REMARK) + " fail with a remark, " + model.count(Verdict.FAIL)
-                + " fail.";
+                + " fail"
+                + (model.count(Verdict.STALE) == 0 ? "" : ", " + model.count(Verdict.STALE) + " to be read again")
+                + ".";
     }
 
     private void showCauses() {

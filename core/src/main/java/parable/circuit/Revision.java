@@ -1,16 +1,13 @@
-package parable.logbook;
+package parable.circuit;
 
 import java.util.List;
 import java.util.stream.Stream;
-import parable.circuit.Device;
-import parable.circuit.Rung;
-import parable.circuit.Sheet;
 import parable.program.StructuredText;
 
 /** Which circuit an entry was made on: a hash of all that decides what the circuit does, and of nothing else. */
 public final class Revision {
 
-    private static final int LETTERS = 12;
+    static final int LETTERS = 12;
 
     private Revision() {}
 
@@ -30,11 +27,11 @@ public final class Revision {
                         words(sheet.control()),
                         sheet.program().map(StructuredText::write).stream())
                 .flatMap(part -> part)
-                .forEach(part -> Seal.append(all, part));
-        return Seal.of(all.toString()).substring(0, LETTERS);
+                .forEach(part -> Fingerprint.append(all, part));
+        return Fingerprint.of(all.toString()).substring(0, LETTERS);
     }
 
-    private static String words(Device device) {
+    static String words(Device device) {
         return device.tag() + " " + device.kind() + " " + device.settings();
     }
 

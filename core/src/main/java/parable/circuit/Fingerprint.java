@@ -1,18 +1,24 @@
-package parable.logbook;
+package parable.circuit;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
-/** SHA-256 (FIPS 180-4) of a text. */
-final class Seal {
+/** SHA-256 (FIPS 180-4) by which a change shows. */
+public final class Fingerprint {
 
-    private Seal() {}
+    private Fingerprint() {}
 
-    static String of(String text) {
+    /** The fingerprint of a text, 64 hexadecimal digits. */
+    public static String of(String text) {
+        return of(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The fingerprint of bytes, 64 hexadecimal digits. */
+    public static String of(byte[] bytes) {
         try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(bytes);
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException impossible) {
             throw new IllegalStateException("every Java platform has SHA-256", impossible);
@@ -20,7 +26,7 @@ final class Seal {
     }
 
     /** Adds a part with its length, so that no two lists of parts make the same text. */
-    static void append(StringBuilder all, String part) {
+    public static void append(StringBuilder all, String part) {
         all.append(part.length()).append(':').append(part).append(';');
     }
 }
