@@ -236,14 +236,7 @@ public final class JobModel {
     /** Opens a job; returns whether it did. */
     public boolean open(Path from) {
         try {
-            JobFile.Opened read = JobFile.opened(from);
-            file = Optional.of(from);
-            known = Optional.of(read.fingerprint());
-            origin = Optional.empty();
-            claim(Optional.of(from));
-            begin(read.job());
-            message.set(Stream.concat(claimed(from).stream(), UnknownFields.told(read.job()).stream())
-                    .collect(Collectors.joining(" ")));
+            open(from, JobFile.opened(from));
             return true;
         } catch (JobFormatException notAJob) {
             message.set("Cannot open " + from.getFileName() + ": " + notAJob.getMessage() + ".");
@@ -251,6 +244,17 @@ public final class JobModel {
             message.set("Cannot read " + from + ": " + FileFailure.words(unreadable) + ".");
         }
         return false;
+    }
+
+    /** Opens a job as it was read from a file. */
+    public void open(Path from, JobFile.Opened read) {
+        file = Optional.of(from);
+        known = Optional.of(read.fingerprint());
+        origin = Optional.empty();
+        claim(Optional.of(from));
+        begin(read.job());
+        message.set(Stream.concat(claimed(from).stream(), UnknownFields.told(read.job()).stream())
+                .collect(Collectors.joining(" ")));
     }
 
     private Optional<String> claimed(Path from) {

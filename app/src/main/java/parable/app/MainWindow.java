@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -31,6 +31,7 @@ import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
 import parable.app.paper.TitleView;
 import parable.app.run.RunModel;
+import parable.app.run.Wall;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
 import parable.circuit.Conventions;
@@ -60,24 +61,7 @@ public final class MainWindow {
     private SheetPage page;
     private String shown = "";
     private Step step = Step.TRY;
-    private final AnimationTimer wall = new AnimationTimer() {
-        private long last;
-
-        @Override
-        public void start() {
-            last = 0;
-            super.start();
-        }
-
-        @Override
-        public void handle(long nanos) {
-            if (last > 0) {
-                run().tick(Math.min(0.25, (nanos - last) / 1e9));
-            }
-            last = nanos;
-        }
-    };
-
+    private final Wall wall = new Wall(this::run);
     private final FindingsModel findings = new FindingsModel();
     private final ProofModel proof = new ProofModel();
     private Optional<Checked> checked = Optional.empty();
@@ -125,6 +109,7 @@ public final class MainWindow {
             }
         });
         jobs.conflictProperty().addListener((any, before, now) -> now.ifPresent(this::showConflict));
+        scene.addEventFilter(InputEvent.ANY, event -> wall.wake());
         scene.addEventFilter(KeyEvent.ANY, event -> {
             if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
                 page.door().key(event);
@@ -225,6 +210,7 @@ public final class MainWindow {
      * @param name the name of a sheet that the job has
      */
     public void showSheet(String name) {
+        wall.wake();
         shown = name;
         page = pages.computeIfAbsent(name, this::page);
         root.setRight(page.beside(step, steps(), this::findings));
@@ -412,7 +398,7 @@ public final class MainWindow {
                 .get()
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        return new SheetPage(
+        SheetPage made = new SheetPage(
                 jobs,
                 name,
                 assembled(sheet),
@@ -423,6 +409,8 @@ public final class MainWindow {
                 this::addTranslated,
                 person,
                 this::tell);
+        made.run().stirredProperty().addListener((any, before, now) -> wall.stirred());
+        return made;
     }
 
     private static Assembly assembled(Sheet sheet, Assembly before) {

@@ -39,11 +39,17 @@ final class Jobs {
         return Path.of(System.getProperty(EXAMPLES, "examples")).resolve(name + JobFile.ENDING);
     }
 
+    /** A job, and on the standard error what in its file means nothing. */
     static Job open(Path file) {
+        Job job = opened(file).job();
+        UnknownFields.told(job).forEach(words -> System.err.println(file + ": " + words));
+        return job;
+    }
+
+    /** A job as it was read from a file. */
+    static JobFile.Opened opened(Path file) {
         try {
-            Job job = JobFile.open(file);
-            UnknownFields.told(job).forEach(words -> System.err.println(file + ": " + words));
-            return job;
+            return JobFile.opened(file);
         } catch (JobFormatException notAJob) {
             throw new UsersFaultException(file + ": " + notAJob.getMessage());
         } catch (NoSuchFileException missing) {

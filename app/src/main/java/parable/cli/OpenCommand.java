@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import parable.app.JobModel;
 import parable.app.ParableApp;
+import parable.files.JobFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
@@ -16,8 +17,9 @@ final class OpenCommand implements Runnable {
 
     @Override
     public void run() {
-        JobModel jobs = new JobModel(Jobs.open(file), Optional.empty());
-        jobs.open(file);
+        JobFile.Opened opened = Jobs.opened(file);
+        JobModel jobs = new JobModel(opened.job(), Optional.empty());
+        jobs.open(file, opened);
         ParableApp.show(() -> jobs, window -> {});
     }
 }

@@ -1,7 +1,6 @@
 package parable.bench;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -23,6 +22,15 @@ public final class Bench {
 
     private static final long SLACK = 60_000_000;
 
+    /** About the most memory that the past may take. */
+    private static final long MOST_BYTES = 120_000_000;
+
+    private static final long BYTES_PER_SAMPLE = 64;
+    private static final int EVERY_SO_MANY = 64;
+
+    /** So many instants are kept, however large they are. */
+    private static final int FEWEST = 256;
+
     private final Rig rig;
     private final Narrator narrator;
     private final Timers timers;
@@ -30,10 +38,12 @@ public final class Bench {
     private final Controllers controllers;
     private final Physics physics;
     private final Trace trace;
-    private final List<StoryLine> story = new ArrayList<>();
+    private final Story story = new Story();
     private final History history = new History();
     private final RunState state;
     private Solution solution;
+    private int remembered;
+    private boolean pastShortened;
 
     private Bench(Rig rig, RunState state) {
         this.rig = rig;
@@ -78,7 +88,7 @@ public final class Bench {
         carryOver.tellFrom(bench.state);
         carryOver.trace(trace, bench.trace);
         bench.trace.cutAfter(time);
-        bench.story.addAll(story.subList(0, history.at(time).storyLength()));
+        bench.story.begin(story, history.at(time).storyLength());
         if (time > 0) {
             bench.tell(carryOver.words(), OptionalInt.empty());
         }
@@ -96,7 +106,7 @@ public final class Bench {
         for (int part = 0; part < rig.parts.size(); part++) {
             bench.trace.takeOver(trace, part, part);
         }
-        bench.story.addAll(story);
+        bench.story.begin(story, story.length());
         return bench;
     }
 
@@ -154,9 +164,19 @@ public final class Bench {
                 .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device")));
     }
 
-    /** The story so far; the list cannot be changed. */
+    /** The story so far, its last half a million lines at the most; the list cannot be changed. */
     public List<StoryLine> story() {
-        return Collections.unmodifiableList(story);
+        return story.lines();
+    }
+
+    /** How many lines of the story are forgotten, those before the first of {@link #story()}. */
+    public int storyForgotten() {
+        return story.forgotten();
+    }
+
+    /** Whether instants of the last hour are forgotten because they would take too much memory. */
+    public boolean isPastShortened() {
+        return pastShortened;
     }
 
     /** When something will happen by itself, empty if nothing is under way; speeds and heat are not counted. */
@@ -274,6 +294,12 @@ public final class Bench {
         state.time = time;
     }
 
+    /** Until when nothing changes by itself, speeds and heat that trips something included; without end if nothing is under way. */
+    public OptionalLong restsUntil() {
+        long soonest = soonest();
+        return soonest == Long.MAX_VALUE ? OptionalLong.empty() : OptionalLong.of(soonest);
+    }
+
     private long soonest() {
         long byItself = Math.min(Math.max(state.time, physics.next(state)), Faults.nextShake(state.faults, state.time));
         return Math.min(nextEvent().orElse(Long.MAX_VALUE), byItself);
@@ -286,7 +312,7 @@ public final class Bench {
      */
     public void rewindTo(long time) {
         History.Instant instant = history.cutAfter(checked(time));
-        story.subList(instant.storyLength(), story.size()).clear();
+        story.cut(instant.storyLength());
         state.restore(instant.state());
         solution = instant.solution();
         trace.cutAfter(state.time);
@@ -321,7 +347,7 @@ public final class Bench {
         List<Reaction.Command> waiting = felt;
         do {
             boolean heat = !waiting.isEmpty();
-            carryOut(waiting, heat ? tellOfHeat(waiting) : story.size() - 1);
+            carryOut(waiting, heat ? tellOfHeat(waiting) : story.length() - 1);
             waiting = List.of();
             Arrivals arrivals = arrivals();
             arrivals.deeds.forEach(this::perform);
@@ -334,7 +360,7 @@ public final class Bench {
                     : OptionalInt.of(arrivals.moved.get(0).cause());
             int line = narrator.told(arrivals.moved, reaction, state)
                     .map(sentence -> tell(sentence, cause))
-                    .orElse(story.size() - 1);
+                    .orElse(story.length() - 1);
             carryOut(reaction.commands(), line);
             reaction.timersFed().forEach(part -> timers.fed(part, state, line));
             reaction.timersReleased().forEach(part -> timers.released(part, state, line));
@@ -347,7 +373,7 @@ public final class Bench {
 
     private void perform(Controllers.Deed deed) {
         int line = deed.words().isEmpty()
-                ? story.size() - 1
+                ? story.length() - 1
                 : tell(String.join(", ", deed.words()) + ".", OptionalInt.empty());
         deed.command().ifPresent(command -> carryOut(List.of(command), line));
     }
@@ -360,7 +386,7 @@ public final class Bench {
     }
 
     private int tellOfHeat(List<Reaction.Command> felt) {
-        int line = story.size() - 1;
+        int line = story.length() - 1;
         for (Reaction.Command command : felt) {
             if (command.byItself()) {
                 line = tell(narrator.heated(command.part(), command.position()), OptionalInt.empty());
@@ -395,16 +421,35 @@ public final class Bench {
     }
 
     private int tell(String sentence, OptionalInt cause) {
-        story.add(new StoryLine(state.time, sentence, cause));
-        return story.size() - 1;
+        return story.tell(state.time, sentence, cause);
     }
 
     private void remember() {
         physics.trace(state, trace, true);
-        history.add(state, solution, story.size());
+        history.add(state, solution, story.length());
         if (state.time - history.earliest() > KEPT + SLACK) {
             history.cutBefore(state.time - KEPT);
             trace.cutBefore(state.time - KEPT);
         }
+        if (++remembered % EVERY_SO_MANY == 0) {
+            keepWithinMemory();
+        }
+    }
+
+    /** Forgets the oldest quarter of the past once all of it takes too much memory. */
+    private void keepWithinMemory() {
+        long bytes = history.size() * bytesPerInstant() + trace.size() * BYTES_PER_SAMPLE;
+        if (bytes > MOST_BYTES && history.size() > FEWEST) {
+            long time = history.times().get(history.size() / 4);
+            history.cutBefore(time);
+            trace.cutBefore(time);
+            pastShortened = true;
+        }
+    }
+
+    private long bytesPerInstant() {
+        return 1_000L
+                + 150L * rig.parts.size()
+                + 100L * rig.network.assembly().nodes().all().size();
     }
 }

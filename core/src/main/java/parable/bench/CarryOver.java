@@ -42,9 +42,12 @@ final class CarryOver {
         for (int p = 0; p < Math.min(from.parts.size(), to.parts.size()); p++) {
             String old = from.parts.get(p).tag();
             String fresh = to.parts.get(p).tag();
-            boolean isRenamed = to.network.assembly().part(old).isEmpty()
+            boolean isRenamed = !old.equals(fresh)
+                    && to.network.assembly().part(old).isEmpty()
                     && from.network.assembly().part(fresh).isEmpty();
-            renamed.put(old, isRenamed ? fresh : old);
+            if (isRenamed) {
+                renamed.put(old, fresh);
+            }
         }
         survivors =
                 IntStream.range(0, from.parts.size()).mapToObj(this::survivorOf).toList();
@@ -200,7 +203,7 @@ final class CarryOver {
 
     /** What the change is, for the story: which devices are called otherwise if it is nothing more than that. */
     String words() {
-        if (renamed.entrySet().stream().allMatch(entry -> entry.getKey().equals(entry.getValue()))) {
+        if (renamed.isEmpty()) {
             return CHANGED;
         }
         Sheet called = from.network.assembly().sheet().relabelled(names);
@@ -208,7 +211,6 @@ final class CarryOver {
         boolean onlyCalled =
                 called.power().equals(changed.power()) && called.control().equals(changed.control());
         String names = renamed.entrySet().stream()
-                .filter(entry -> !entry.getKey().equals(entry.getValue()))
                 .map(entry -> entry.getKey() + " is now called " + entry.getValue())
                 .sorted()
                 .collect(Collectors.joining(", "));

@@ -35,6 +35,11 @@ final class History {
         instants.subList(0, indexAt(time)).clear();
     }
 
+    /** How many instants are kept. */
+    int size() {
+        return instants.size();
+    }
+
     /** The time of the first instant that is kept. */
     long earliest() {
         return instants.get(0).state.time;

@@ -56,6 +56,12 @@ final class Trace {
         releases.forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
     }
 
+    /** How many samples are kept, of all parts together. */
+    long size() {
+        return motors.stream().mapToLong(List::size).sum()
+                + releases.stream().mapToLong(List::size).sum();
+    }
+
     /** The samples of a motor in the order of time. */
     List<Sample> of(int motor) {
         return Collections.unmodifiableList(motors.get(motor));

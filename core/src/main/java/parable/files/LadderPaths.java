@@ -17,6 +17,9 @@ final class LadderPaths {
 
     private static final int MOST_STEPS = 2_000;
 
+    /** The most elements that branches side by side may have before what they begin with is put in front of them. */
+    private static final int MOST_SIDE_BY_SIDE = 100_000;
+
     private final Elements elements;
     private final Inputs inputs;
     private final Map<List<String>, List<Step>> known = new HashMap<>();
@@ -42,7 +45,25 @@ final class LadderPaths {
         }
 
         /** One of several branches. */
-        record Either(List<List<Step>> branches) implements Step {}
+        record Either(List<List<Step>> branches, int elements) implements Step {}
+
+        /** The elements in it, each as often as it is written. */
+        private int elements() {
+            return this instanceof Either either ? either.elements : 1;
+        }
+    }
+
+    private static int elements(List<Step> way) {
+        return way.stream().mapToInt(Step::elements).sum();
+    }
+
+    /** Branches that cross have no end when they are written one by one: each crossing doubles what there is. */
+    private static void limit(XmlNode at, long elements, int most) throws PlcOpenException {
+        if (elements > most) {
+            throw at.refused(
+                    "branches that cross so often that they come to more than " + most + " elements",
+                    "series and parallels of fewer");
+        }
     }
 
     /** Finds an element by its number. */
@@ -77,10 +98,15 @@ final class LadderPaths {
             throw end.refused("a way that leads in a circle, or is too long", "ways from left to right");
         }
         List<List<Step>> ways = new ArrayList<>();
+        long sum = 0;
         for (String id : from) {
-            ways.add(through(elements.of(id), id));
+            List<Step> one = through(elements.of(id), id);
+            ways.add(one);
+            sum += elements(one);
+            limit(end, sum, MOST_SIDE_BY_SIDE);
         }
         List<Step> way = ways.size() == 1 ? ways.get(0) : joined(end, ways);
+        limit(end, elements(way), MOST_STEPS);
         depth--;
         underWay.remove(from);
         known.put(from, way);
@@ -115,6 +141,10 @@ final class LadderPaths {
             branch.addAll(group.getValue().size() == 1 ? group.getValue().get(0) : joined(end, group.getValue()));
             branches.add(branch);
         }
-        return branches.size() == 1 ? branches.get(0) : List.of(new Step.Either(branches));
+        return branches.size() == 1
+                ? branches.get(0)
+                : List.of(new Step.Either(
+                        branches,
+                        branches.stream().mapToInt(LadderPaths::elements).sum()));
     }
 }

@@ -154,9 +154,16 @@ record CompiledBranches(
     }
 
     private static List<Branch> sorted(Network network, Branch.Sort sort) {
-        return network.branches().stream()
-                .filter(branch -> branch.sort() == sort)
-                .toList();
+        List<Branch> all = network.branches();
+        int begin = 0;
+        while (begin < all.size() && all.get(begin).sort() != sort) {
+            begin++;
+        }
+        int end = begin;
+        while (end < all.size() && all.get(end).sort() == sort) {
+            end++;
+        }
+        return all.subList(begin, end);
     }
 
     private static int[] from(List<Branch> branches) {

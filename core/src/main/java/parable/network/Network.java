@@ -30,6 +30,9 @@ public final class Network {
     private static final String PROTECTIVE_EARTH = "PE";
     private static final BitSet NO_LOADS = new BitSet();
 
+    /** About twice as many as most devices have, so that the table need not grow. */
+    private static final int TERMINALS_OF_A_PART = 12;
+
     private final Assembly assembly;
     private final Defects defects;
     private final Map<Terminal, Integer> nodes;
@@ -48,7 +51,7 @@ public final class Network {
     private Network(Assembly assembly, Defects defects) {
         this.assembly = assembly;
         this.defects = defects;
-        nodes = new HashMap<>();
+        nodes = new HashMap<>(TERMINALS_OF_A_PART * assembly.parts().size());
         protectiveEarths = new BitSet();
         List<Part> parts = assembly.parts();
         numberWires();

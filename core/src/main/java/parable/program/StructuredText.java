@@ -1,5 +1,6 @@
 package parable.program;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -42,6 +43,29 @@ public final class StructuredText {
      */
     public static Program read(String text) throws StructuredTextException, ProgramException {
         return new StructuredTextReader(text).program();
+    }
+
+    /**
+     * The network that a single statement says.
+     *
+     * @param variables that it may use
+     * @throws StructuredTextException if it is no statement, more than one, or has a comment in it
+     * @throws ProgramException if the variables do not allow it
+     */
+    public static Network readStatement(List<Variable> variables, String statement)
+            throws StructuredTextException, ProgramException {
+        Network network = new StructuredTextReader(statement).onlyNetwork();
+        Program.of("Statement", variables, List.of(network));
+        return network;
+    }
+
+    /**
+     * The variable that a single declaration says.
+     *
+     * @throws StructuredTextException if it is no declaration, or more than one
+     */
+    public static Variable readVariable(String declaration) throws StructuredTextException {
+        return new StructuredTextReader(declaration).onlyVariable();
     }
 
     private static String comment(String before, String comment, String after) {

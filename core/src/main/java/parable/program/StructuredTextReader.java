@@ -48,6 +48,35 @@ final class StructuredTextReader {
         return Program.of(name, variables, networks);
     }
 
+    /** The one statement that the text says, and nothing else. */
+    Network onlyNetwork() throws StructuredTextException {
+        refuseComments();
+        Network network = network();
+        refuseMore("one statement, and nothing behind it");
+        return network;
+    }
+
+    /** The one variable that the text declares, and nothing else but a comment on it. */
+    Variable onlyVariable() throws StructuredTextException {
+        Variable variable = variable();
+        refuseMore("one variable, and nothing behind it");
+        return variable;
+    }
+
+    private void refuseComments() throws StructuredTextException {
+        for (Token token : tokens) {
+            if (token.kind() == Token.Kind.COMMENT) {
+                throw token.expected("a comment only in front of the statement");
+            }
+        }
+    }
+
+    private void refuseMore(String expected) throws StructuredTextException {
+        if (peek().kind() != Token.Kind.END) {
+            throw peek().expected(expected);
+        }
+    }
+
     /** The next token that is no comment; what the comments before it say is remembered. */
     private Token peek() {
         while (tokens.get(at).kind() == Token.Kind.COMMENT) {

@@ -12,7 +12,6 @@ final class Tokens {
     static final int MOST_CHARACTERS = 1_000_000;
 
     private static final Pattern SPACE = Pattern.compile("[ \\t\\r\\n]+");
-    private static final Pattern COMMENT = Pattern.compile("\\(\\*(.*?)\\*\\)|//([^\\n]*)", Pattern.DOTALL);
     private static final Pattern TIME = Pattern.compile(
             "(?:T|TIME)#([0-9.]{1,12}(?:ms|[dhms]))(?:_?([0-9.]{1,12}(?:ms|[dhms]))){0,5}", Pattern.CASE_INSENSITIVE);
     private static final Pattern ADDRESS = Pattern.compile("%[A-Za-z]{1,2}[0-9.]{1,16}");
@@ -42,7 +41,8 @@ final class Tokens {
     private List<Token> cut() throws StructuredTextException {
         while (at < text.length()) {
             boolean found = skip(SPACE)
-                    || take(Token.Kind.COMMENT, COMMENT)
+                    || comment("(*", "*)")
+                    || comment("//", "\n")
                     || take(Token.Kind.TIME, TIME)
                     || take(Token.Kind.ADDRESS, ADDRESS)
                     || take(Token.Kind.WORD, WORD)
@@ -73,16 +73,28 @@ final class Tokens {
         return true;
     }
 
+    /** Takes a comment; one that runs to the end of its line may end with the text. */
+    private boolean comment(String begin, String end) throws StructuredTextException {
+        if (!text.startsWith(begin, at)) {
+            return false;
+        }
+        int found = text.indexOf(end, at + begin.length());
+        if (found < 0 && !end.equals("\n")) {
+            throw new StructuredTextException(line, column(), "a comment that is not closed", end);
+        }
+        int behind = found < 0 ? text.length() : found;
+        tokens.add(new Token(
+                Token.Kind.COMMENT, text.substring(at + begin.length(), behind).strip(), line, column()));
+        goTo(end.equals("\n") ? behind : behind + end.length());
+        return true;
+    }
+
     private boolean take(Token.Kind kind, Pattern pattern) {
         Matcher matcher = pattern.matcher(text).region(at, text.length());
         if (!matcher.lookingAt()) {
             return false;
         }
-        String found = matcher.group();
-        if (kind == Token.Kind.COMMENT) {
-            found = (matcher.group(1) == null ? matcher.group(2) : matcher.group(1)).strip();
-        }
-        tokens.add(new Token(kind, found, line, column()));
+        tokens.add(new Token(kind, matcher.group(), line, column()));
         goTo(matcher.end());
         return true;
     }

@@ -102,6 +102,14 @@ public record Claim(
                 worse.refutation);
     }
 
+    /** This on a sheet of which not every circuit was explored: what would hold of all of them is not finished. */
+    Claim asFarAsExplored() {
+        boolean ofDevicesOnly = id.contains(":");
+        return ofDevicesOnly || !verdict.holds()
+                ? this
+                : new Claim(sort, id, text, Verdict.UNFINISHED, List.of(), List.of(), List.of(), Optional.empty());
+    }
+
     /** This as a claim of another sort. */
     Claim as(Sort other) {
         return new Claim(other, id, text, verdict, provided, times, story, refutation);

@@ -1,13 +1,14 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.circuit.Rung;
@@ -36,6 +37,8 @@ final class IndependentParts {
     private final Set<Integer> rails = new HashSet<>();
     private final Set<Integer> ownOfOne;
     private final List<Common> commons = new ArrayList<>();
+    private final Set<String> common = new HashSet<>();
+    private final Set<String> railNames = new HashSet<>();
     private final int[] leader;
 
     /** A part operated by hand that circuits share, and the rails in front of and behind its contact. */
@@ -68,14 +71,13 @@ final class IndependentParts {
         }
         Set<Integer> circuits = independent.circuits();
         boolean programmed = assembly.parts().stream().anyMatch(part -> part.family() == Family.CONTROLLER);
-        return programmed || circuits.size() < 2
-                ? List.of(assembly.sheet())
-                : circuits.stream().map(independent::sheet).toList();
+        return programmed || circuits.size() < 2 ? List.of(assembly.sheet()) : independent.sheets(circuits);
     }
 
     private int leaderOf(int element) {
         int at = element;
         while (leader[at] != at) {
+            leader[at] = leader[leader[at]];
             at = leader[at];
         }
         return at;
@@ -87,8 +89,7 @@ final class IndependentParts {
 
     /** Whether a part belongs to all circuits alike. */
     private boolean isShared(Part part) {
-        return staysClosed(part)
-                || commons.stream().anyMatch(one -> parts.get(one.part()).equals(part));
+        return staysClosed(part) || common.contains(part.tag());
     }
 
     private static boolean staysClosed(Part part) {
@@ -186,6 +187,7 @@ final class IndependentParts {
             return false;
         }
         commons.add(new Common(part, front.get(), behind.get()));
+        common.add(parts.get(part).tag());
         return rails.add(behind.get());
     }
 
@@ -348,43 +350,83 @@ final class IndependentParts {
         return moving;
     }
 
-    private Sheet sheet(int circuit) {
-        Set<Integer> circuits = circuits();
-        boolean first = circuits.iterator().next() == circuit;
-        Map<String, Boolean> belongs = new LinkedHashMap<>();
-        for (int p = 0; p < parts.size(); p++) {
-            int leads = leaderOf(p);
-            boolean mine = leads == circuit || first && !circuits.contains(leads);
-            belongs.put(parts.get(p).tag(), mine || isShared(parts.get(p)));
+    /** What belongs to one circuit alone, or to all, by its place in the list that it is taken from. */
+    private final class Shares {
+        private final List<Integer> all = new ArrayList<>();
+        private final Map<Integer, List<Integer>> own = new HashMap<>();
+
+        void add(int place, Set<Integer> homes) {
+            if (homes.isEmpty()) {
+                all.add(place);
+            } else if (homes.size() == 1) {
+                own.computeIfAbsent(homes.iterator().next(), any -> new ArrayList<>())
+                        .add(place);
+            }
         }
+
+        <T> List<T> of(int circuit, List<T> list) {
+            return Stream.concat(all.stream(), own.getOrDefault(circuit, List.of()).stream())
+                    .sorted()
+                    .map(list::get)
+                    .toList();
+        }
+    }
+
+    /** The circuit that a part belongs to; what does not move belongs to the first. */
+    private int home(int part, Set<Integer> circuits) {
+        int leads = leaderOf(part);
+        return circuits.contains(leads) ? leads : circuits.iterator().next();
+    }
+
+    private Shares shares(List<Rung> pieces, Set<Integer> circuits) {
+        Shares shares = new Shares();
+        for (int i = 0; i < pieces.size(); i++) {
+            shares.add(
+                    i,
+                    members(pieces.get(i)).stream()
+                            .map(part -> home(part, circuits))
+                            .collect(Collectors.toSet()));
+        }
+        return shares;
+    }
+
+    private List<Sheet> sheets(Set<Integer> circuits) {
         Sheet whole = assembly.sheet();
-        return new Sheet(
-                        whole.name(),
-                        whole.duty(),
-                        whole.rails(),
-                        whole.devices().stream()
-                                .filter(device -> belongs.get(device.tag()))
-                                .toList(),
-                        pieces(whole.power(), belongs),
-                        pieces(whole.control(), belongs),
-                        whole.extras())
-                .withClaims(whole.claims().stream()
-                        .filter(claim -> belongs(tagsIn(claim), belongs, first))
-                        .toList());
-    }
-
-    /** Whether a claim is about this circuit; one that is about none in particular belongs to the first. */
-    private boolean belongs(Set<String> tags, Map<String, Boolean> belongs, boolean first) {
-        boolean general =
-                tags.stream().allMatch(tag -> isShared(assembly.part(tag).orElseThrow()));
-        return general ? first : tags.stream().allMatch(belongs::get);
-    }
-
-    private List<Rung> pieces(List<Rung> rungs, Map<String, Boolean> belongs) {
-        return rungs.stream()
-                .flatMap(this::pieces)
-                .filter(rung -> belongs(rung, belongs))
+        List<Rung> power = whole.power().stream().flatMap(this::pieces).toList();
+        List<Rung> control = whole.control().stream().flatMap(this::pieces).toList();
+        Shares ofPower = shares(power, circuits);
+        Shares ofControl = shares(control, circuits);
+        Shares ofDevices = new Shares();
+        Shares ofClaims = new Shares();
+        for (int p = 0; p < parts.size(); p++) {
+            ofDevices.add(p, isShared(parts.get(p)) ? Set.of() : Set.of(home(p, circuits)));
+        }
+        for (int c = 0; c < whole.claims().size(); c++) {
+            ofClaims.add(c, about(whole.claims().get(c), circuits));
+        }
+        return circuits.stream()
+                .map(circuit -> new Sheet(
+                                whole.name(),
+                                whole.duty(),
+                                whole.rails(),
+                                ofDevices.of(circuit, whole.devices()),
+                                ofPower.of(circuit, power),
+                                ofControl.of(circuit, control),
+                                whole.extras())
+                        .withClaims(ofClaims.of(circuit, whole.claims())))
                 .toList();
+    }
+
+    /** The circuit that a claim is about; one that is about none in particular belongs to the first. */
+    private Set<Integer> about(String claim, Set<Integer> circuits) {
+        Set<Integer> homes = new HashSet<>();
+        for (String tag : tagsIn(claim)) {
+            int part = assembly.indexOf(tag).orElseThrow();
+            if (!isShared(parts.get(part))) {
+                homes.add(home(part, circuits));
+            }
+        }
+        return homes.isEmpty() ? Set.of(circuits.iterator().next()) : homes;
     }
 
     /** A rung cut at every rail that it goes through; written in one or in several lines, the circuit is the same. */
@@ -405,13 +447,14 @@ final class IndependentParts {
     }
 
     private boolean isRail(RungItem.Point point) {
-        return IntStream.range(0, assembly.nodes().all().size())
-                .filter(rails::contains)
-                .anyMatch(node -> assembly.nodes().all().get(node).names().contains(point.name()));
+        return railNames().contains(point.name());
     }
 
-    private boolean belongs(Rung rung, Map<String, Boolean> belongs) {
-        return members(rung).stream()
-                .allMatch(part -> belongs.get(parts.get(part).tag()));
+    private Set<String> railNames() {
+        if (railNames.isEmpty()) {
+            rails.forEach(
+                    node -> railNames.addAll(assembly.nodes().all().get(node).names()));
+        }
+        return railNames;
     }
 }

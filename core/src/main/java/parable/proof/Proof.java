@@ -67,27 +67,38 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
      * @param mostStates the most states that are explored of each circuit on the sheet; what more would decide is unfinished
      */
     public static Proof of(Assembly assembly, Speed speed, int mostStates, Progress progress) {
-        return apart(assembly, part -> ofOne(part, List.of(), speed, mostStates, progress));
+        return apart(assembly, progress, part -> ofOne(part, List.of(), speed, mostStates, progress));
     }
 
-    /** The circuits of a sheet that have nothing to do with each other, each explored by itself. */
-    private static Proof apart(Assembly assembly, Function<Assembly, Proof> explored) {
+    /**
+     * The circuits of a sheet that have nothing to do with each other, each explored by itself. Once the time is over no further one is begun: what would hold of
+     * all of them is unfinished then, and what is left out is said.
+     */
+    private static Proof apart(Assembly assembly, Progress progress, Function<Assembly, Proof> explored) {
         List<Sheet> parts = IndependentParts.of(assembly);
         if (parts.size() == 1) {
             return explored.apply(assembly);
         }
         int states = 0;
+        int done = 0;
         boolean complete = true;
         Map<String, Claim> claims = new LinkedHashMap<>();
         Set<String> limits = new LinkedHashSet<>();
-        for (Sheet part : parts) {
-            Proof proof = explored.apply(fitted(part));
-            states += proof.states;
+        while (done < parts.size() && (done == 0 || !progress.isCancelled(states))) {
+            int before = states;
+            Proof proof = explored.apply(fitted(parts.get(done++)));
+            states = before + proof.states;
             complete &= proof.complete;
             limits.addAll(proof.limits);
             proof.claims.forEach(claim -> claims.merge(claim.id(), claim, Claim::and));
         }
         List<Claim> all = List.copyOf(claims.values());
+        if (done < parts.size()) {
+            complete = false;
+            limits.add("Of " + parts.size() + " circuits that have nothing to do with each other " + done
+                    + " were explored before the time was over; nothing is said of the others.");
+            all = all.stream().map(Claim::asFarAsExplored).toList();
+        }
         return new Proof(Limits.acrossParts(all), List.copyOf(limits), states, complete);
     }
 
@@ -173,7 +184,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
      * @param progress told the states so far
      */
     public static Proof plain(Assembly assembly, Progress progress) {
-        return apart(assembly, part -> plainOfOne(part, progress));
+        return apart(assembly, progress, part -> plainOfOne(part, progress));
     }
 
     private static Proof plainOfOne(Assembly assembly, Progress progress) {

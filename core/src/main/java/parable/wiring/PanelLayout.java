@@ -87,7 +87,7 @@ public final class PanelLayout {
     }
 
     /** The place of a part: the back plate if it says none. */
-    static String placeOf(Part part) {
+    public static String placeOf(Part part) {
         return part.device().place().isEmpty()
                 ? Places.BACK_PLATE
                 : part.device().place();

@@ -20,7 +20,7 @@ public record StripTerminal(Terminal terminal, String number, String place) {
     private static final String TAG = "X";
 
     /** The strip of a sheet, in order: place by place, and in each the nodes in the order of the sheet. */
-    static List<StripTerminal> of(Assembly assembly) {
+    public static List<StripTerminal> of(Assembly assembly) {
         String tag = freeTag(assembly);
         List<StripTerminal> strip = new ArrayList<>();
         List<String> places =

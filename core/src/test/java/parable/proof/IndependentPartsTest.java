@@ -149,4 +149,21 @@ class IndependentPartsTest {
         items.set(0, starters(1, false).control().get(0).items().get(0));
         return new Rung(items, "");
     }
+
+    /** With the time over after some circuits, what would hold of all of them is not said to hold, and what is left out is said. */
+    @Test
+    void whatWasNotExploredInTimeIsNotSaidToHold() {
+        int ofOne = proofOf(starters(1, false)).states();
+        Proof proof = Proof.of(Examples.fitted(starters(6, false)), Proof.Speed.ANY, done -> done > ofOne);
+
+        assertThat(proof.complete()).isFalse();
+        assertThat(proof.limits())
+                .anyMatch(words ->
+                        words.startsWith("Of 6 circuits that have nothing to do with each other 2 were explored"));
+        assertThat(proof.claims())
+                .filteredOn(claim -> !claim.id().contains(":"))
+                .isNotEmpty()
+                .noneMatch(claim -> claim.verdict().holds());
+        assertThat(proof.claims()).anyMatch(claim -> claim.verdict().holds());
+    }
 }

@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
@@ -55,10 +56,14 @@ public final class Door extends DirectScroll {
         }
     }
 
+    /** No door has more; a window with thousands of them would not open in time. */
+    private static final int MOST = 120;
+
     private final RunModel run;
     private final Map<String, Handle> handles;
     private final Placing placing;
     private final VBox metal = new VBox();
+    private final Label rest = new Label();
     private final Map<KeyCode, Tile> operatorsByKey = new LinkedHashMap<>();
     private final Map<String, Plate> plates = new LinkedHashMap<>();
     private Map<Mount, Tile> tiles = new LinkedHashMap<>();
@@ -70,7 +75,10 @@ public final class Door extends DirectScroll {
         this.run = run;
         this.handles = handles;
         this.placing = placing;
-        setContent(metal);
+        rest.setId("door-rest");
+        rest.setWrapText(true);
+        rest.managedProperty().bind(rest.textProperty().isNotEmpty());
+        setContent(new VBox(metal, rest));
         setFitToWidth(true);
         getStyleClass().add("door-pane");
         metal.setId("door");
@@ -85,9 +93,14 @@ public final class Door extends DirectScroll {
 
     /** Mounts what the sheet has; what is mounted as it was stays as it is. */
     private void fit() {
-        List<Part> wanted = run.assembly().parts().stream()
+        List<Part> all = run.assembly().parts().stream()
                 .filter(part -> part.family() == Family.PILOT_LAMP || isOperator(part))
                 .toList();
+        List<Part> wanted = all.subList(0, Math.min(MOST, all.size()));
+        rest.setText(
+                all.size() == wanted.size()
+                        ? ""
+                        : "Not shown here: " + (all.size() - wanted.size()) + " more. Operate them on the drawing.");
         if (sameAs(wanted)) {
             show(run.shownProperty().get());
             return;

@@ -80,7 +80,10 @@ final class OperatorView extends Tile.Face {
         tagLabel.getStyleClass().add("tag");
         Label keyLabel = new Label(key.getName());
         keyLabel.getStyleClass().add("key");
-        HBox names = new HBox(6, tagLabel, keyLabel);
+        HBox names = new HBox(6, tagLabel);
+        if (key != KeyCode.UNDEFINED) {
+            names.getChildren().add(keyLabel);
+        }
         names.setAlignment(Pos.CENTER_LEFT);
         word.getStyleClass().add("condition");
         words.setSpacing(2);
@@ -96,7 +99,8 @@ final class OperatorView extends Tile.Face {
         latch.setId("latch-" + handle.part().tag());
         latch.getStyleClass().add("latch");
         latch.setFocusTraversable(true);
-        latch.setAccessibleText("Hold " + handle.part().tag() + " down, or Shift and " + key.getName());
+        latch.setAccessibleText("Hold " + handle.part().tag() + " down"
+                + (key == KeyCode.UNDEFINED ? "" : ", or Shift and " + key.getName()));
         latch.setOnAction(event -> handle.toggleLatch());
         handle.latchedProperty().addListener((any, before, latched) -> latch.setSelected(latched));
         return latch;

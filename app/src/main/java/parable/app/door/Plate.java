@@ -43,14 +43,20 @@ final class Plate extends VBox {
         mount(operators, wantedOperators);
     }
 
+    /** What stands between what both begin and both end with is exchanged at once. */
     private static void mount(FlowPane row, List<Tile> wanted) {
         List<Node> mounted = row.getChildren();
-        mounted.removeIf(node -> !wanted.contains(node));
-        for (int i = 0; i < wanted.size(); i++) {
-            if (i >= mounted.size() || mounted.get(i) != wanted.get(i)) {
-                mounted.remove(wanted.get(i));
-                mounted.add(i, wanted.get(i));
-            }
+        int shorter = Math.min(mounted.size(), wanted.size());
+        int before = 0;
+        while (before < shorter && mounted.get(before) == wanted.get(before)) {
+            before++;
         }
+        int behind = 0;
+        while (behind < shorter - before
+                && mounted.get(mounted.size() - 1 - behind) == wanted.get(wanted.size() - 1 - behind)) {
+            behind++;
+        }
+        mounted.subList(before, mounted.size() - behind).clear();
+        mounted.addAll(before, wanted.subList(before, wanted.size() - behind));
     }
 }

@@ -1,6 +1,5 @@
 package parable.app.program;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -221,22 +220,11 @@ public final class ProgramModel {
 
     /** Reads one statement with the variables that the program has. */
     private static Network network(Program program, String statement) throws StructuredTextException, ProgramException {
-        Program empty = new Program(program.name(), program.variables(), List.of());
-        String head = StructuredText.write(empty);
-        String around = head.substring(0, head.indexOf("END_PROGRAM")).replace("\n", " ");
-        List<Network> read =
-                StructuredText.read(around + "\n" + statement + "\nEND_PROGRAM").networks();
-        if (read.size() != 1) {
-            throw new IllegalStateException("one statement was typed and " + read.size() + " were read");
-        }
-        return read.get(0);
+        return StructuredText.readStatement(program.variables(), statement);
     }
 
-    private static Variable variable(String declaration) throws StructuredTextException, ProgramException {
-        String written = declaration.endsWith(";") ? declaration : declaration + ";";
-        return StructuredText.read("PROGRAM Declaration_only VAR\n" + written + "\nEND_VAR END_PROGRAM")
-                .variables()
-                .get(0);
+    private static Variable variable(String declaration) throws StructuredTextException {
+        return StructuredText.readVariable(declaration.endsWith(";") ? declaration : declaration + ";");
     }
 
     /** A change that was asked for by a key or button. */

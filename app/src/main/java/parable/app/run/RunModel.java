@@ -56,10 +56,13 @@ public final class RunModel {
     private final ObjectProperty<Speed> speed = new SimpleObjectProperty<>(Speed.REAL_TIME);
     private final ObservableList<StoryLine> story = FXCollections.observableArrayList();
     private final ObservableList<StoryLine> storyToRead = FXCollections.unmodifiableObservableList(story);
+    private final ReadOnlyIntegerWrapper stirred = new ReadOnlyIntegerWrapper();
     private Bench bench;
     private final List<Deferred> deferred = new ArrayList<>();
     private Optional<Player> player = Optional.empty();
     private double carriedMicros;
+    private int forgotten;
+    private boolean shortenedTold;
 
     /** Something to be done once the bench has come to a time. */
     private record Deferred(long time, Action action) {}
@@ -68,6 +71,7 @@ public final class RunModel {
     public RunModel(Assembly assembly) {
         this.assembly.set(assembly);
         this.bench = Bench.of(assembly);
+        speed.addListener((any, before, chosen) -> stir());
         refresh(bench.now());
     }
 
@@ -86,6 +90,7 @@ public final class RunModel {
         assembly.set(changed);
         refresh(bench.now());
         timeline.set(timeline.get() + 1);
+        stir();
     }
 
     /**
@@ -105,6 +110,7 @@ public final class RunModel {
         }
         story.remove(kept, story.size());
         story.addAll(told.subList(kept, told.size()));
+        forgotten = bench.storyForgotten();
     }
 
     /** How a changed sheet would be at the instant that is looked at, if this run went on with it now. */
@@ -191,6 +197,31 @@ public final class RunModel {
         return actions.isEmpty() ? reason : reason + change + actions + ".";
     }
 
+    /** Counts how often somebody did something to the run, rather than time going on. */
+    public ReadOnlyIntegerProperty stirredProperty() {
+        return stirred.getReadOnlyProperty();
+    }
+
+    private void stir() {
+        stirred.set(stirred.get() + 1);
+    }
+
+    /** For so many seconds on the wall nothing but the time will change by itself; infinite if nothing is under way. */
+    public double quietSeconds() {
+        if (!running.get()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        if (looksBack() || player.isPresent() || haltAt.isPresent()) {
+            return 0;
+        }
+        long soonest = Math.min(
+                deferred.isEmpty() ? Long.MAX_VALUE : deferred.get(0).time,
+                bench.restsUntil().orElse(Long.MAX_VALUE));
+        return soonest == Long.MAX_VALUE
+                ? Double.POSITIVE_INFINITY
+                : Math.max(0, (soonest - bench.now()) / 1e6 / speed.get().factor());
+    }
+
     /** Whether an instant before the present is looked at. */
     public boolean looksBack() {
         return shownTime.get() < bench.now();
@@ -225,6 +256,7 @@ public final class RunModel {
             notice.set(refused.getMessage());
         }
         refresh(bench.now());
+        stir();
     }
 
     /**
@@ -238,6 +270,7 @@ public final class RunModel {
         } else {
             deferred.add(new Deferred(time, action));
             deferred.sort(Comparator.comparingLong(Deferred::time));
+            stir();
         }
     }
 
@@ -249,6 +282,7 @@ public final class RunModel {
     /** Lets time run or stand still. */
     public void setRunning(boolean runs) {
         running.set(runs);
+        stir();
     }
 
     /**
@@ -373,6 +407,7 @@ public final class RunModel {
     private void branchOff() {
         deferred.clear();
         story.setAll(bench.story());
+        forgotten = bench.storyForgotten();
         refresh(bench.now());
         timeline.set(timeline.get() + 1);
     }
@@ -417,7 +452,17 @@ public final class RunModel {
 
     private void refresh(long asked) {
         long time = Math.max(bench.earliest(), asked);
-        story.addAll(bench.story().subList(story.size(), bench.story().size()));
+        if (bench.storyForgotten() > forgotten) {
+            story.remove(0, Math.min(story.size(), bench.storyForgotten() - forgotten));
+            forgotten = bench.storyForgotten();
+        }
+        if (story.size() < bench.story().size()) {
+            story.addAll(bench.story().subList(story.size(), bench.story().size()));
+        }
+        if (bench.isPastShortened() && !shortenedTold) {
+            notice.set("So much has happened that the oldest part of it is forgotten, to keep within memory.");
+        }
+        shortenedTold = bench.isPastShortened();
         now.set(bench.now());
         shownTime.set(time);
         Moment moment = bench.momentAt(time);
