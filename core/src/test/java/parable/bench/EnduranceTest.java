@@ -66,10 +66,8 @@ class EnduranceTest {
         assertThat(bench.isPastShortened()).isTrue();
         assertThat(bench.earliest()).isPositive();
         assertThat(bench.momentAt(bench.earliest())).isNotNull();
-        System.out.println(
-                actions + " actions on " + relays + " relays: " + bench.story().size() + " lines, "
-                        + (used() - before) + " MB, past from " + bench.earliest() / 1_000_000 + " s of "
-                        + bench.now() / 1_000_000 + " on");
+        return (used() - before) + " MB, past from " + bench.earliest() / 1_000_000 + " s of " + bench.now() / 1_000_000
+                + " on";
     }
 
     @Test
