@@ -1,5 +1,7 @@
 package parable.circuit;
 
+import parable.program.Excerpt;
+
 /** An edit that does not fit the sheet it was asked of. It carries where, what was found and what was expected. */
 public final class EditException extends Exception {
 
@@ -7,6 +9,6 @@ public final class EditException extends Exception {
 
     /** A failure at a place in the sheet. */
     public EditException(String where, String found, String expected) {
-        super(where + ": found " + found + ", expected " + expected);
+        super(Excerpt.of(where) + ": found " + Excerpt.of(found) + ", expected " + expected);
     }
 }

@@ -1,5 +1,7 @@
 package parable.circuit;
 
+import parable.program.Excerpt;
+
 /** A line of the compact notation that says no rung. It carries where, what was found and what was expected. */
 public final class RungSyntaxException extends Exception {
 
@@ -16,10 +18,10 @@ public final class RungSyntaxException extends Exception {
      * @param why empty if found and expected say it all
      */
     public RungSyntaxException(int column, String found, String expected, String why) {
-        super("column " + column + ": found '" + found + "', expected " + expected
+        super("column " + column + ": found '" + Excerpt.of(found) + "', expected " + expected
                 + (why.isEmpty() ? "" : " (" + why + ")"));
         this.column = column;
-        this.found = found;
+        this.found = Excerpt.of(found);
         this.expected = expected;
     }
 

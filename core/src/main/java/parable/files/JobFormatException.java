@@ -1,5 +1,7 @@
 package parable.files;
 
+import parable.program.Excerpt;
+
 /** A file that is not a job. It carries the line, the field, what was found and what was expected. */
 public final class JobFormatException extends Exception {
 
@@ -17,10 +19,11 @@ public final class JobFormatException extends Exception {
      * @param field the path to the field, for example {@code sheets[0].devices[3].kind}; empty for the file as a whole
      */
     JobFormatException(int line, String field, String found, String expected) {
-        super("line " + line + (field.isEmpty() ? "" : ", " + field) + ": found " + found + ", expected " + expected);
+        super("line " + line + (field.isEmpty() ? "" : ", " + Excerpt.of(field)) + ": found " + Excerpt.of(found)
+                + ", expected " + expected);
         this.line = line;
         this.field = field;
-        this.found = found;
+        this.found = Excerpt.of(found);
         this.expected = expected;
     }
 

@@ -3,14 +3,13 @@ package parable.files;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import parable.program.Excerpt;
 
 /**
  * A value in a JSON file together with where it stands, so that whatever is wrong with it can be told by line and field.
  * A value belongs to the object or list that holds it, by which its path is told.
  */
 final class Located {
-
-    private static final int MOST_TOLD = 60;
 
     private final Optional<Located> parent;
     private final String step;
@@ -91,16 +90,12 @@ final class Located {
 
     private String described() {
         if (text.isPresent()) {
-            return "'" + shortened(text.get()) + "'";
+            return "'" + Excerpt.of(text.get()) + "'";
         }
         if (fields.isPresent()) {
             return "an object in braces";
         }
-        return entries.isPresent() ? "a list in brackets" : shortened(written());
-    }
-
-    private static String shortened(String words) {
-        return words.length() <= MOST_TOLD ? words : words.substring(0, MOST_TOLD) + "\u2026";
+        return entries.isPresent() ? "a list in brackets" : Excerpt.of(written());
     }
 
     /** The fields in file order; refused if this is not an object. */

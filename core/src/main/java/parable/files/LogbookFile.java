@@ -46,7 +46,7 @@ public final class LogbookFile {
         return Files.exists(file) ? logbook(PlainFile.bytes(file)) : Logbook.EMPTY;
     }
 
-    private static Logbook logbook(byte[] bytes) {
+    static Logbook logbook(byte[] bytes) {
         String text = new String(bytes, StandardCharsets.UTF_8);
         List<LogLine> lines = new ArrayList<>();
         int begin = 0;
@@ -60,6 +60,9 @@ public final class LogbookFile {
     }
 
     private static Optional<LogEntry> entry(String line) {
+        if (!line.startsWith("{")) {
+            return Optional.empty();
+        }
         try {
             Located read = JsonText.read(line);
             Map<String, String> readings = new LinkedHashMap<>();

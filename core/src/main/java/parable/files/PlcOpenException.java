@@ -1,10 +1,11 @@
 package parable.files;
 
+import parable.program.Excerpt;
+
 /** An XML text that is not a program of the subset that is read. */
 public final class PlcOpenException extends Exception {
 
     private static final long serialVersionUID = 1;
-    private static final int MOST_SHOWN = 80;
 
     private final int line;
 
@@ -14,9 +15,7 @@ public final class PlcOpenException extends Exception {
      * @param line 1 for the first
      */
     PlcOpenException(int line, String found, String expected) {
-        super("line " + line + ": found "
-                + (found.length() > MOST_SHOWN ? found.substring(0, MOST_SHOWN) + "\u2026" : found) + ", expected "
-                + expected);
+        super("line " + line + ": found " + Excerpt.of(found) + ", expected " + expected);
         this.line = line;
     }
 

@@ -1,5 +1,7 @@
 package parable.parts;
 
+import parable.program.Excerpt;
+
 /** A sheet that cannot be fitted out. It carries the place, what was found there and what was expected. */
 public final class PartException extends Exception {
 
@@ -29,9 +31,9 @@ public final class PartException extends Exception {
     }
 
     PartException(Place place, String thing, String found, String expected) {
-        super(thing + ": found '" + found + "', expected " + expected);
+        super(Excerpt.of(thing) + ": found '" + Excerpt.of(found) + "', expected " + expected);
         this.place = place;
-        this.found = found;
+        this.found = Excerpt.of(found);
         this.expected = expected;
     }
 

@@ -1,5 +1,7 @@
 package parable.parts;
 
+import parable.program.Excerpt;
+
 /** A setting of a device that says nothing sensible. */
 public final class SettingException extends Exception {
 
@@ -10,9 +12,9 @@ public final class SettingException extends Exception {
     private final String expected;
 
     SettingException(String name, String found, String expected) {
-        super(name + ": found '" + found + "', expected " + expected);
+        super(name + ": found '" + Excerpt.of(found) + "', expected " + expected);
         this.name = name;
-        this.found = found;
+        this.found = Excerpt.of(found);
         this.expected = expected;
     }
 

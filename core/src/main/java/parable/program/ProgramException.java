@@ -15,9 +15,10 @@ public final class ProgramException extends Exception {
      * @param network the number of the network, 1 for the first; 0 for a fault in the list of variables
      */
     ProgramException(int network, String found, String expected) {
-        super((network == 0 ? "variables" : "network " + network) + ": found " + found + ", expected " + expected);
+        super((network == 0 ? "variables" : "network " + network) + ": found " + Excerpt.of(found) + ", expected "
+                + expected);
         this.network = network;
-        this.found = found;
+        this.found = Excerpt.of(found);
         this.expected = expected;
     }
 

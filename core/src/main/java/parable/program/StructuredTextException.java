@@ -4,7 +4,6 @@ package parable.program;
 public final class StructuredTextException extends Exception {
 
     private static final long serialVersionUID = 1;
-    private static final int MOST_SHOWN = 40;
 
     private final int line;
     private final int column;
@@ -18,15 +17,11 @@ public final class StructuredTextException extends Exception {
      * @param column 1 for the first
      */
     StructuredTextException(int line, int column, String found, String expected) {
-        super("line " + line + ", column " + column + ": found " + shown(found) + ", expected " + expected);
+        super("line " + line + ", column " + column + ": found " + Excerpt.of(found) + ", expected " + expected);
         this.line = line;
         this.column = column;
-        this.found = shown(found);
+        this.found = Excerpt.of(found);
         this.expected = expected;
-    }
-
-    private static String shown(String found) {
-        return found.length() <= MOST_SHOWN ? found : found.substring(0, MOST_SHOWN) + "\u2026";
     }
 
     /** The line, 1 for the first. */

@@ -11,6 +11,9 @@ final class Tokens {
     /** A longer text is refused. */
     static final int MOST_CHARACTERS = 1_000_000;
 
+    /** Ten thousand networks have about so many. */
+    private static final int MOST_TOKENS = 100_000;
+
     private static final Pattern SPACE = Pattern.compile("[ \\t\\r\\n]+");
     private static final Pattern TIME = Pattern.compile(
             "(?:T|TIME)#([0-9.]{1,12}(?:ms|[dhms]))(?:_?([0-9.]{1,12}(?:ms|[dhms]))){0,5}", Pattern.CASE_INSENSITIVE);
@@ -40,6 +43,10 @@ final class Tokens {
 
     private List<Token> cut() throws StructuredTextException {
         while (at < text.length()) {
+            if (tokens.size() >= MOST_TOKENS) {
+                throw new StructuredTextException(
+                        line, column(), "more than " + MOST_TOKENS + " words and signs", "a program of fewer");
+            }
             boolean found = skip(SPACE)
                     || comment("(*", "*)")
                     || comment("//", "\n")

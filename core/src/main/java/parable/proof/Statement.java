@@ -14,6 +14,8 @@ import parable.parts.Part;
  */
 public final class Statement {
 
+    private static final int MOST_LETTERS = 400;
+
     private final String text;
     private final String reading;
     private final Fact broken;
@@ -40,6 +42,11 @@ public final class Statement {
      * @throws StatementException where it cannot be understood
      */
     public static Statement read(String sentence, Assembly assembly) throws StatementException {
+        if (sentence.length() > MOST_LETTERS) {
+            throw new StatementException(
+                    MOST_LETTERS,
+                    "A statement has " + MOST_LETTERS + " letters at the most, this one " + sentence.length() + ".");
+        }
         return new StatementReader(sentence, assembly).statement();
     }
 

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import parable.bench.Action;
 import parable.circuit.Sheet;
@@ -17,6 +18,8 @@ import parable.parts.Verb;
  * @param steps in the order of the script, which is the order of time
  */
 public record Scenario(List<Step> steps) {
+
+    private static final int MOST_CHARACTERS = 1_000_000;
 
     private static final Pattern WORD = Pattern.compile("[A-Za-z0-9.]+");
 
@@ -31,6 +34,10 @@ public record Scenario(List<Step> steps) {
      * @throws ScenarioException at the first line that says nothing sensible or goes back in time
      */
     public static Scenario read(String text) throws ScenarioException {
+        if (text.length() > MOST_CHARACTERS) {
+            throw new ScenarioException(
+                    1, "a text of " + text.length() + " characters", MOST_CHARACTERS + " at the most");
+        }
         List<Step> steps = new ArrayList<>();
         String[] lines = text.split("\\R", -1);
         long latest = 0;
@@ -56,10 +63,14 @@ public record Scenario(List<Step> steps) {
      * @throws ScenarioException at the first line that says nothing sensible or goes back in time
      */
     public static Scenario read(String text, Sheet sheet) throws ScenarioException {
+        if (text.length() > MOST_CHARACTERS) {
+            return read(text);
+        }
         Map<String, String> tags = new HashMap<>();
         sheet.devices().forEach(device -> tags.put(device.also(), device.tag()));
         sheet.devices().forEach(device -> tags.remove(device.tag()));
-        return read(WORD.matcher(text).replaceAll(word -> tags.getOrDefault(word.group(), word.group())));
+        return read(WORD.matcher(text)
+                .replaceAll(word -> Matcher.quoteReplacement(tags.getOrDefault(word.group(), word.group()))));
     }
 
     private static List<Step> steps(ScriptLine line, long time) throws ScenarioException {

@@ -1,5 +1,7 @@
 package parable.scenario;
 
+import parable.program.Excerpt;
+
 /** A script that cannot be read or carried out. It carries the line, what was found and what was expected. */
 public final class ScenarioException extends Exception {
 
@@ -8,7 +10,7 @@ public final class ScenarioException extends Exception {
     private final int line;
 
     ScenarioException(int line, String found, String expected) {
-        this(line, "found '" + found + "', expected " + expected);
+        this(line, "found '" + Excerpt.of(found) + "', expected " + expected);
     }
 
     ScenarioException(int line, String reason) {

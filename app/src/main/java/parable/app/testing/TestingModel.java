@@ -62,12 +62,12 @@ public final class TestingModel {
     }
 
     /** What that is worth on the circuit as it is now. */
-    private Results results() {
-        Sheet now = sheet().orElseThrow();
-        if (weighed.filter(before -> before.sheet() == now).isEmpty()) {
-            weighed = Optional.of(new Weighed(now, Results.of(now)));
+    private Optional<Results> results() {
+        Optional<Sheet> now = sheet();
+        if (!weighed.map(Weighed::sheet).equals(now)) {
+            weighed = now.map(sheet -> new Weighed(sheet, Results.of(sheet)));
         }
-        return weighed.get().results();
+        return weighed.map(Weighed::results);
     }
 
     /** Results of a sheet, which need not be worked out for each step. */
@@ -75,7 +75,7 @@ public final class TestingModel {
 
     /** The complete sheet as it is to be signed. */
     List<SignedStep> toSign() {
-        Results results = results();
+        Results results = results().orElseThrow();
         return steps.get().stream()
                 .map(step -> {
                     Reading reading = results.reading(step).orElseThrow();
@@ -168,7 +168,7 @@ public final class TestingModel {
 
     /** What the step has come to. */
     Verdict verdict(TestStep step) {
-        return results().verdict(step);
+        return results().map(results -> results.verdict(step)).orElse(Verdict.OPEN);
     }
 
     /**
@@ -178,12 +178,12 @@ public final class TestingModel {
      * @return whether it could be: somebody's name must stand there
      */
     boolean record(String found, String remark) {
-        if (person.name().isEmpty() || step().isEmpty()) {
+        if (person.name().isEmpty() || step().isEmpty() || results().isEmpty()) {
             return false;
         }
         TestStep step = step().get();
         String text = found.isBlank() ? step.expected().text() : found.strip();
-        Reading reading = results().taken(step, text, remark.strip(), person.name(), Person.now());
+        Reading reading = results().orElseThrow().taken(step, text, remark.strip(), person.name(), Person.now());
         sheet().ifPresent(
                         sheet -> jobs.edit(sheet.withFieldwork(sheet.fieldwork().with(reading))));
         if (step.passes(text)) {
@@ -220,7 +220,7 @@ public final class TestingModel {
 
     /** The steps that keep the sheet from being signed. */
     List<TestStep> unsigned() {
-        return results().unsigned(steps.get());
+        return results().map(results -> results.unsigned(steps.get())).orElse(steps.get());
     }
 
     /** What was measured, for the logbook: currents and times, which are worth following over the years. */
