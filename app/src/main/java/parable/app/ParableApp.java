@@ -36,7 +36,9 @@ public final class ParableApp extends Application {
         stage.setMinHeight(640);
         stage.setScene(window.scene());
         stage.show();
-        new Autosave(shown, window).begin();
+        Autosave autosave = new Autosave(shown, window);
+        Thread.setDefaultUncaughtExceptionHandler(new Trouble(autosave, window));
+        autosave.begin();
         whenShown.accept(window);
     }
 

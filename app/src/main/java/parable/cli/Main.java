@@ -1,6 +1,7 @@
 package parable.cli;
 
 import java.util.List;
+import parable.files.FailureNote;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -25,15 +26,22 @@ import picocli.CommandLine.Command;
         version = "Parable 0.1.0")
 public final class Main implements Runnable {
 
+    private static final int UNFORESEEN = 3;
+
     /**
-     * Runs a command and leaves with its exit code: 0 if nothing is wrong, 1 if something is, 2 if it was not understood.
+     * Runs a command and leaves with its exit code: 0 if nothing is wrong, 1 if something is, 2 if it was not understood, 3 if Parable itself failed.
      * What needs no parsing is not parsed: setting up the command line costs as much as half the window.
      */
     public static void main(String[] arguments) {
-        if (arguments.length == 0 || List.of(arguments).equals(List.of("demo"))) {
-            new DemoCommand().run();
-        } else {
-            System.exit(commandLine().execute(arguments));
+        try {
+            if (arguments.length == 0 || List.of(arguments).equals(List.of("demo"))) {
+                new DemoCommand().run();
+            } else {
+                System.exit(commandLine().execute(arguments));
+            }
+        } catch (RuntimeException | Error unforeseen) {
+            System.err.println(FailureNote.words(unforeseen));
+            System.exit(UNFORESEEN);
         }
     }
 
@@ -44,7 +52,8 @@ public final class Main implements Runnable {
                 command.getErr().println(fault.getMessage());
                 return 2;
             }
-            throw failure;
+            command.getErr().println(FailureNote.words(failure));
+            return UNFORESEEN;
         });
     }
 

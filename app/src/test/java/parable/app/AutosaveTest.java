@@ -20,7 +20,9 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.circuit.Sheet;
+import parable.files.FailureNote;
 import parable.files.JobFile;
+import parable.files.JobFormatException;
 import parable.starters.Library;
 
 /** Unsaved work is kept within seconds, offered to the next window, and forgotten once it is saved. */
@@ -81,5 +83,34 @@ class AutosaveTest {
         assertThat(jobs.jobProperty().get().sheet("Changed")).isPresent();
         assertThat(jobs.unsavedProperty().get()).isTrue();
         until(() -> !Files.exists(orphan));
+    }
+
+    /** Whatever fails on whatever thread: the work is kept, and words stand in the window. */
+    @Test
+    void aFailureThatNobodyForesawIsToldInWordsAndTheWorkIsKept(FxRobot robot) throws Exception {
+        Autosave autosave = new Autosave(jobs, window);
+        Sheet changed = jobs.jobProperty().get().sheets().get(0).named("In trouble");
+        robot.interact(() -> jobs.edit(changed));
+        Thread failing = new Thread(() -> {
+            throw new OutOfMemoryError("tried");
+        });
+        failing.setUncaughtExceptionHandler(new Trouble(autosave, window));
+        failing.start();
+        failing.join();
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(robot.lookup("#notice").<Label>query().getText())
+                .startsWith("There is not enough memory for this. What was under way is given up");
+        until(() -> entries().anyMatch(AutosaveTest::isInTrouble));
+        assertThat(FailureNote.words(new IllegalStateException("x", new StackOverflowError())))
+                .isEqualTo("This is nested too deep.");
+    }
+
+    private static boolean isInTrouble(Path entry) {
+        try {
+            return JobFile.open(entry).sheet("In trouble").isPresent();
+        } catch (IOException | JobFormatException half) {
+            return false;
+        }
     }
 }

@@ -64,7 +64,9 @@ public final class TestingModel {
     /** What that is worth on the circuit as it is now. */
     private Optional<Results> results() {
         Optional<Sheet> now = sheet();
-        if (!weighed.map(Weighed::sheet).equals(now)) {
+        boolean same = now.isPresent()
+                && weighed.filter(before -> before.sheet() == now.get()).isPresent();
+        if (!same) {
             weighed = now.map(sheet -> new Weighed(sheet, Results.of(sheet)));
         }
         return weighed.map(Weighed::results);
