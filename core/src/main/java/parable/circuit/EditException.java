@@ -9,6 +9,6 @@ public final class EditException extends Exception {
 
     /** A failure at a place in the sheet. */
     public EditException(String where, String found, String expected) {
-        super(Excerpt.of(where) + ": found " + Excerpt.of(found) + ", expected " + expected);
+        super(Excerpt.of(where) + ": found " + Excerpt.of(found) + ", expected " + Excerpt.expected(expected));
     }
 }

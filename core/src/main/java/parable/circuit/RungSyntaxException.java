@@ -18,7 +18,7 @@ public final class RungSyntaxException extends Exception {
      * @param why empty if found and expected say it all
      */
     public RungSyntaxException(int column, String found, String expected, String why) {
-        super("column " + column + ": found '" + Excerpt.of(found) + "', expected " + expected
+        super("column " + column + ": found '" + Excerpt.of(found) + "', expected " + Excerpt.expected(expected)
                 + (why.isEmpty() ? "" : " (" + why + ")"));
         this.column = column;
         this.found = Excerpt.of(found);

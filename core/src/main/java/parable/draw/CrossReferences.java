@@ -112,9 +112,12 @@ final class CrossReferences {
         return between.other().equals(tag) ? Optional.of(between.one()) : Optional.empty();
     }
 
-    /** Whether its poles are drawn, so that an interlock is drawn between them. */
+    /** Whether its poles are drawn, so that an interlock is drawn between them; not those of a device that the sheet has not. */
     private boolean hasPoles(String tag) {
-        Part part = assembly.part(tag).orElseThrow();
+        return assembly.part(tag).filter(part -> hasPoles(tag, part)).isPresent();
+    }
+
+    private boolean hasPoles(String tag, Part part) {
         return IntStream.range(0, part.contacts().size())
                 .anyMatch(contact ->
                         part.contacts().get(contact).pole() && places.containsKey(new ContactOf(tag, contact)));

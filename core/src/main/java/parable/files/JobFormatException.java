@@ -20,7 +20,7 @@ public final class JobFormatException extends Exception {
      */
     JobFormatException(int line, String field, String found, String expected) {
         super("line " + line + (field.isEmpty() ? "" : ", " + Excerpt.of(field)) + ": found " + Excerpt.of(found)
-                + ", expected " + expected);
+                + ", expected " + Excerpt.expected(expected));
         this.line = line;
         this.field = field;
         this.found = Excerpt.of(found);

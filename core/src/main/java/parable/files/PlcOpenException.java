@@ -15,7 +15,7 @@ public final class PlcOpenException extends Exception {
      * @param line 1 for the first
      */
     PlcOpenException(int line, String found, String expected) {
-        super("line " + line + ": found " + Excerpt.of(found) + ", expected " + expected);
+        super("line " + line + ": found " + Excerpt.of(found) + ", expected " + Excerpt.expected(expected));
         this.line = line;
     }
 

@@ -31,7 +31,7 @@ public final class PartException extends Exception {
     }
 
     PartException(Place place, String thing, String found, String expected) {
-        super(Excerpt.of(thing) + ": found '" + Excerpt.of(found) + "', expected " + expected);
+        super(Excerpt.of(thing) + ": found '" + Excerpt.of(found) + "', expected " + Excerpt.expected(expected));
         this.place = place;
         this.found = Excerpt.of(found);
         this.expected = expected;

@@ -12,7 +12,7 @@ public final class SettingException extends Exception {
     private final String expected;
 
     SettingException(String name, String found, String expected) {
-        super(name + ": found '" + Excerpt.of(found) + "', expected " + expected);
+        super(name + ": found '" + Excerpt.of(found) + "', expected " + Excerpt.expected(expected));
         this.name = name;
         this.found = Excerpt.of(found);
         this.expected = expected;

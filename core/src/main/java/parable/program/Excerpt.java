@@ -4,12 +4,22 @@ package parable.program;
 public final class Excerpt {
 
     private static final int MOST = 120;
+    private static final int MOST_EXPECTED = 1_000;
 
     private Excerpt() {}
 
     /** The beginning of a text, with a sign in the place of each character that controls something or is only half of one. */
     public static String of(String found) {
-        int end = Math.min(MOST, found.length());
+        return of(found, MOST);
+    }
+
+    /** The beginning of what would be right there; a list of all that could be is longer than what can be found. */
+    public static String expected(String words) {
+        return of(words, MOST_EXPECTED);
+    }
+
+    private static String of(String found, int most) {
+        int end = Math.min(most, found.length());
         StringBuilder shown = new StringBuilder();
         for (int i = 0; i < end; i++) {
             char sign = found.charAt(i);

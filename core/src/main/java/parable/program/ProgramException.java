@@ -16,7 +16,7 @@ public final class ProgramException extends Exception {
      */
     ProgramException(int network, String found, String expected) {
         super((network == 0 ? "variables" : "network " + network) + ": found " + Excerpt.of(found) + ", expected "
-                + expected);
+                + Excerpt.expected(expected));
         this.network = network;
         this.found = Excerpt.of(found);
         this.expected = expected;

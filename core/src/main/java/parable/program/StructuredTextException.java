@@ -17,7 +17,8 @@ public final class StructuredTextException extends Exception {
      * @param column 1 for the first
      */
     StructuredTextException(int line, int column, String found, String expected) {
-        super("line " + line + ", column " + column + ": found " + Excerpt.of(found) + ", expected " + expected);
+        super("line " + line + ", column " + column + ": found " + Excerpt.of(found) + ", expected "
+                + Excerpt.expected(expected));
         this.line = line;
         this.column = column;
         this.found = Excerpt.of(found);

@@ -10,7 +10,7 @@ public final class ScenarioException extends Exception {
     private final int line;
 
     ScenarioException(int line, String found, String expected) {
-        this(line, "found '" + Excerpt.of(found) + "', expected " + expected);
+        this(line, "found '" + Excerpt.of(found) + "', expected " + Excerpt.expected(expected));
     }
 
     ScenarioException(int line, String reason) {

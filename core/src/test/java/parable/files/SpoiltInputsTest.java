@@ -13,10 +13,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.LongAccumulator;
+import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
@@ -244,7 +244,14 @@ class SpoiltInputsTest {
         private final LongAccumulator slowest = new LongAccumulator(Math::max, 0);
     }
 
-    private static void spoil(Input input, long seed, Tally tally, Queue<String> wrong) {
+    /** Notes what is wrong, of the same kind of thing only the first. */
+    private static void note(Map<String, String> wrong, String what, String words) {
+        wrong.putIfAbsent(
+                words.lines().limit(4).collect(Collectors.joining()).replaceAll("[^a-zA-Z]+", " "),
+                what + ": " + words);
+    }
+
+    private static void spoil(Input input, long seed, Tally tally, Map<String, String> wrong) {
         String text = new Spoiler(seed).spoilt(input.sound());
         long begin = System.nanoTime();
         try {
@@ -257,14 +264,16 @@ class SpoiltInputsTest {
                         && !words.matches("(?s).*(Exception|java\\.).*")
                         && words.length() < 2_000;
                 if (!plain) {
-                    wrong.add(input.name() + ", " + seed + ": " + words.substring(0, Math.min(160, words.length())));
+                    note(wrong, input.name() + ", " + seed, words.substring(0, Math.min(160, words.length())));
                 }
             }
         } catch (Exception | StackOverflowError | OutOfMemoryError unforeseen) {
             ByteArrayOutputStream trace = new ByteArrayOutputStream();
             unforeseen.printStackTrace(new PrintStream(trace, true, StandardCharsets.UTF_8));
-            wrong.add(input.name() + ", " + seed + ": "
-                    + trace.toString(StandardCharsets.UTF_8)
+            note(
+                    wrong,
+                    input.name() + ", " + seed,
+                    trace.toString(StandardCharsets.UTF_8)
                             .lines()
                             .limit(9)
                             .reduce("", (all, line) -> all + "\n" + line));
@@ -273,7 +282,7 @@ class SpoiltInputsTest {
     }
 
     private Map<String, Tally> spoil(int times, long seed) throws IOException {
-        Queue<String> wrong = new ConcurrentLinkedQueue<>();
+        Map<String, String> wrong = new ConcurrentHashMap<>();
         Map<String, Tally> tallies = new LinkedHashMap<>();
         List<Input> inputs = inputs(folder);
         for (Input input : inputs) {
@@ -284,7 +293,7 @@ class SpoiltInputsTest {
                     .filter(any -> wrong.size() < 20)
                     .forEach(i -> spoil(input, seed + 7_919 * i, tally, wrong));
         }
-        assertThat(wrong).isEmpty();
+        assertThat(wrong.values()).isEmpty();
         return tallies;
     }
 
