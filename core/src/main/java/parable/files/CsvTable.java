@@ -3,6 +3,7 @@ package parable.files;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -13,6 +14,9 @@ import org.apache.commons.csv.CSVPrinter;
 final class CsvTable {
 
     private static final String MARK = "\uFEFF";
+
+    private static final Pattern FORMULA =
+            Pattern.compile("((?:^|[;|\\t\\r\\n])[\\s\"]*)([-=+@\\t\\r\\uFF1D\\uFF0B\\uFF0D\\uFF20])");
 
     private CsvTable() {}
 
@@ -35,8 +39,11 @@ final class CsvTable {
         return text.toString();
     }
 
-    /** A leading sign that begins a formula gets an apostrophe in front (OWASP, CSV injection). */
+    /**
+     * A sign that begins a formula gets an apostrophe in front (OWASP, CSV injection), also behind what some spreadsheets take for the end of a cell, and as the
+     * wide forms that they take for the same.
+     */
     private static String harmless(String cell) {
-        return !cell.isEmpty() && "=+-@\t\r".indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
+        return FORMULA.matcher(cell).replaceAll("$1'$2");
     }
 }

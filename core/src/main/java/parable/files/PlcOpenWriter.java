@@ -58,7 +58,7 @@ final class PlcOpenWriter {
 
     private void attributes(String... attributes) throws XMLStreamException {
         for (int i = 0; i < attributes.length; i += 2) {
-            xml.writeAttribute(attributes[i], attributes[i + 1]);
+            xml.writeAttribute(attributes[i], XmlText.of(attributes[i + 1]));
         }
     }
 
@@ -127,7 +127,7 @@ final class PlcOpenWriter {
     private void xhtml(String words) throws XMLStreamException {
         xml.writeStartElement("xhtml");
         xml.writeDefaultNamespace(XHTML);
-        xml.writeCharacters(words);
+        xml.writeCharacters(XmlText.of(words));
         close(1);
     }
 
@@ -201,7 +201,7 @@ final class PlcOpenWriter {
 
     private void variableName(String name) throws XMLStreamException {
         xml.writeStartElement("variable");
-        xml.writeCharacters(name);
+        xml.writeCharacters(XmlText.of(name));
         close(1);
     }
 
@@ -221,7 +221,7 @@ final class PlcOpenWriter {
         String id = begin("inVariable", column);
         empty("connectionPointOut");
         xml.writeStartElement("expression");
-        xml.writeCharacters(expression);
+        xml.writeCharacters(XmlText.of(expression));
         close(2);
         return id;
     }

@@ -87,7 +87,7 @@ public final class SvgFile implements Pen {
         xml.writeAttribute("height", number(height));
         xml.writeAttribute("font-family", "B612, sans-serif");
         xml.writeStartElement("title");
-        xml.writeCharacters(title);
+        xml.writeCharacters(XmlText.of(title));
         xml.writeEndElement();
         element(
                 "rect",
@@ -114,7 +114,7 @@ public final class SvgFile implements Pen {
 
     private void attributes(String... namesAndValues) throws XMLStreamException {
         for (int i = 0; i < namesAndValues.length; i += 2) {
-            xml.writeAttribute(namesAndValues[i], namesAndValues[i + 1]);
+            xml.writeAttribute(namesAndValues[i], XmlText.of(namesAndValues[i + 1]));
         }
     }
 
@@ -175,7 +175,7 @@ public final class SvgFile implements Pen {
                     label.role().bold() ? "bold" : "normal",
                     "text-anchor",
                     anchor(label.anchor()));
-            xml.writeCharacters(label.text());
+            xml.writeCharacters(XmlText.of(label.text()));
             xml.writeEndElement();
         } catch (XMLStreamException impossible) {
             throw inMemory(impossible);

@@ -105,6 +105,37 @@ class PlcOpenXmlTest {
         assertThatThrownBy(() -> PlcOpenXml.read(" ".repeat(5_000_000))).hasMessageContaining("at the most");
     }
 
+    /** Each pair of contacts feeds both of the next pair: what is a few lines of XML has a million ways through it. */
+    @Test
+    @Timeout(20)
+    void branchesThatCrossAgainAndAgainAreRefused() throws Exception {
+        StringBuilder crossing = new StringBuilder();
+        String before = "<connection refLocalId=\"1\"/>";
+        for (int pair = 0; pair < 40; pair++) {
+            for (int i = 0; i < 2; i++) {
+                crossing.append("<contact localId=\"")
+                        .append(1000 + 2 * pair + i)
+                        .append("\"><connectionPointIn>")
+                        .append(before)
+                        .append("</connectionPointIn><variable>S1</variable></contact>");
+            }
+            before = "<connection refLocalId=\"" + (1000 + 2 * pair) + "\"/><connection refLocalId=\""
+                    + (1001 + 2 * pair) + "\"/>";
+        }
+        String text = PlcOpenXml.write(startStop());
+        int coil = text.indexOf("<coil");
+        int in = text.indexOf("<connectionPointIn>", coil) + "<connectionPointIn>".length();
+        String crossed = text.substring(0, coil)
+                + crossing
+                + text.substring(coil, in)
+                + before
+                + text.substring(text.indexOf("</connectionPointIn>", in));
+
+        assertThatThrownBy(() -> PlcOpenXml.read(crossed))
+                .isInstanceOf(PlcOpenException.class)
+                .hasMessageContaining("branches that cross so often");
+    }
+
     @Test
     @Timeout(60)
     void brokenTextsAreRefusedWithTheirLine() throws Exception {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -149,11 +151,35 @@ class StructuredTextTest {
 
     @Test
     void hugeAndDeeplyNestedTextsAreRefusedAtOnce() {
-        assertThatThrownBy(() -> of("(".repeat(100_000) + "S0" + ")".repeat(100_000)))
+        assertThatThrownBy(() -> of("(".repeat(40_000) + "S0" + ")".repeat(40_000)))
                 .isInstanceOf(StructuredTextException.class)
                 .hasMessageContaining("no more than 64 parentheses in each other");
         assertThatThrownBy(() -> StructuredText.read("(* ".repeat(500_000)))
                 .isInstanceOf(StructuredTextException.class)
                 .hasMessageContaining("1000000 at the most");
+    }
+
+    /** What is typed is one statement or one declaration; nothing of it is dropped without a word. */
+    @Test
+    void moreThanOneStatementIsRefused() throws Exception {
+        List<Variable> variables = List.of(bit("A"), bit("B"), bit("C"));
+
+        assertThat(StructuredText.readStatement(variables, "A := B;").end().variable())
+                .isEqualTo("A");
+        assertThatThrownBy(() -> StructuredText.readStatement(variables, "A := B; C := B;"))
+                .hasMessage("line 1, column 9: found C, expected one statement, and nothing behind it");
+        for (String commented : List.of("A := B; (* later *)", "A := (* why *) B;", "A := B; // later")) {
+            assertThatThrownBy(() -> StructuredText.readStatement(variables, commented))
+                    .hasMessageContaining("a comment only in front of the statement");
+        }
+        assertThatThrownBy(() -> StructuredText.readStatement(variables, ""))
+                .isInstanceOf(StructuredTextException.class);
+        assertThat(StructuredText.readVariable("D : BOOL;").name()).isEqualTo("D");
+        assertThatThrownBy(() -> StructuredText.readVariable("D : BOOL; E : BOOL;"))
+                .hasMessageContaining("one variable, and nothing behind it");
+    }
+
+    private static Variable bit(String name) {
+        return new Variable(name, VariableType.BOOL, Optional.empty(), "");
     }
 }
