@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Random;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -109,8 +107,12 @@ class PlcOpenXmlTest {
     @Test
     @Timeout(20)
     void branchesThatCrossAgainAndAgainAreRefused() throws Exception {
+        String text = PlcOpenXml.write(startStop());
+        int coil = text.indexOf("<coil");
+        int in = text.indexOf("<connectionPointIn>", coil) + "<connectionPointIn>".length();
+        int out = text.indexOf("</connectionPointIn>", in);
         StringBuilder crossing = new StringBuilder();
-        String before = "<connection refLocalId=\"1\"/>";
+        String before = text.substring(in, out);
         for (int pair = 0; pair < 40; pair++) {
             for (int i = 0; i < 2; i++) {
                 crossing.append("<contact localId=\"")
@@ -122,14 +124,7 @@ class PlcOpenXmlTest {
             before = "<connection refLocalId=\"" + (1000 + 2 * pair) + "\"/><connection refLocalId=\""
                     + (1001 + 2 * pair) + "\"/>";
         }
-        String text = PlcOpenXml.write(startStop());
-        int coil = text.indexOf("<coil");
-        int in = text.indexOf("<connectionPointIn>", coil) + "<connectionPointIn>".length();
-        String crossed = text.substring(0, coil)
-                + crossing
-                + text.substring(coil, in)
-                + before
-                + text.substring(text.indexOf("</connectionPointIn>", in));
+        String crossed = text.substring(0, coil) + crossing + text.substring(coil, in) + before + text.substring(out);
 
         assertThatThrownBy(() -> PlcOpenXml.read(crossed))
                 .isInstanceOf(PlcOpenException.class)
