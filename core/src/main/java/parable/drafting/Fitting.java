@@ -65,7 +65,7 @@ final class Fitting {
     }
 
     private static Set<String> key(String tag, String from, String to) {
-        return Set.of(tag + ":" + from, tag + ":" + to);
+        return new HashSet<>(List.of(tag + ":" + from, tag + ":" + to));
     }
 
     private boolean isFree(String tag, String from, String to) {

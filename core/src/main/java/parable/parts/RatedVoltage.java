@@ -14,18 +14,27 @@ public record RatedVoltage(double volts, CurrentKind kind) {
 
     private static final Pattern WRITTEN = Pattern.compile("(\\d+(?:\\.\\d+)?) ?V ?(AC|DC)");
 
+    /** No nameplate says less, in V. */
+    private static final double LOWEST = 0.1;
+
+    /** No device of a control panel has more, in V. */
+    private static final double HIGHEST = 100_000;
+
     public RatedVoltage {
         if (!(volts > 0)) {
             throw new IllegalArgumentException("a rated voltage is above 0 V, found " + volts);
         }
     }
 
-    /** The voltage that these words say, empty if they say none. */
+    /** The voltage that these words say, from 0.1 V to 100 kV; empty if they say none. */
     static Optional<RatedVoltage> read(String words) {
         Matcher written = WRITTEN.matcher(words);
-        return written.matches() && Double.parseDouble(written.group(1)) > 0
-                ? Optional.of(
-                        new RatedVoltage(Double.parseDouble(written.group(1)), CurrentKind.valueOf(written.group(2))))
+        if (!written.matches()) {
+            return Optional.empty();
+        }
+        double volts = Double.parseDouble(written.group(1));
+        return volts >= LOWEST && volts <= HIGHEST
+                ? Optional.of(new RatedVoltage(volts, CurrentKind.valueOf(written.group(2))))
                 : Optional.empty();
     }
 
