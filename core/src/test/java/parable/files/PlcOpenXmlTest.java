@@ -105,7 +105,7 @@ class PlcOpenXmlTest {
         assertThatThrownBy(() -> PlcOpenXml.read(" ".repeat(5_000_000))).hasMessageContaining("at the most");
     }
 
-    /** Each pair of contacts feeds both of the next pair: what is a few lines of XML has a million ways through it. */
+    /** Each pair of contacts feeds the one of the next pair together and the other by halves: a few lines of XML have a million ways through them. */
     @Test
     @Timeout(20)
     void branchesThatCrossAgainAndAgainAreRefused() throws Exception {
@@ -114,23 +114,24 @@ class PlcOpenXmlTest {
         int in = text.indexOf("<connectionPointIn>", coil) + "<connectionPointIn>".length();
         int out = text.indexOf("</connectionPointIn>", in);
         StringBuilder crossing = new StringBuilder();
-        String before = text.substring(in, out);
+        String both = text.substring(in, out);
+        String second = both;
         for (int pair = 0; pair < 40; pair++) {
-            for (int i = 0; i < 2; i++) {
-                crossing.append("<contact localId=\"")
-                        .append(1000 + 2 * pair + i)
-                        .append("\"><connectionPointIn>")
-                        .append(before)
-                        .append("</connectionPointIn><variable>S1</variable></contact>");
-            }
-            before = "<connection refLocalId=\"" + (1000 + 2 * pair) + "\"/><connection refLocalId=\""
-                    + (1001 + 2 * pair) + "\"/>";
+            int id = 1000 + 2 * pair;
+            crossing.append(contact(id, both)).append(contact(id + 1, second));
+            second = "<connection refLocalId=\"" + (id + 1) + "\"/>";
+            both = "<connection refLocalId=\"" + id + "\"/>" + second;
         }
-        String crossed = text.substring(0, coil) + crossing + text.substring(coil, in) + before + text.substring(out);
+        String crossed = text.substring(0, coil) + crossing + text.substring(coil, in) + both + text.substring(out);
 
         assertThatThrownBy(() -> PlcOpenXml.read(crossed))
                 .isInstanceOf(PlcOpenException.class)
                 .hasMessageContaining("branches that cross so often");
+    }
+
+    private static String contact(int id, String from) {
+        return "<contact localId=\"" + id + "\"><connectionPointIn>" + from
+                + "</connectionPointIn><variable>S1</variable></contact>";
     }
 
     @Test
