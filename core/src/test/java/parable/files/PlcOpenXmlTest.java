@@ -3,6 +3,9 @@ package parable.files;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Random;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -105,7 +108,7 @@ class PlcOpenXmlTest {
         assertThatThrownBy(() -> PlcOpenXml.read(" ".repeat(5_000_000))).hasMessageContaining("at the most");
     }
 
-    /** Each pair of contacts feeds the one of the next pair together and the other by halves: a few lines of XML have a million ways through them. */
+    /** Three contacts feed the next three, each two of them: a few lines of XML have a million ways through them. */
     @Test
     @Timeout(20)
     void branchesThatCrossAgainAndAgainAreRefused() throws Exception {
@@ -114,24 +117,30 @@ class PlcOpenXmlTest {
         int in = text.indexOf("<connectionPointIn>", coil) + "<connectionPointIn>".length();
         int out = text.indexOf("</connectionPointIn>", in);
         StringBuilder crossing = new StringBuilder();
-        String both = text.substring(in, out);
-        String second = both;
-        for (int pair = 0; pair < 40; pair++) {
-            int id = 1000 + 2 * pair;
-            crossing.append(contact(id, both)).append(contact(id + 1, second));
-            second = "<connection refLocalId=\"" + (id + 1) + "\"/>";
-            both = "<connection refLocalId=\"" + id + "\"/>" + second;
+        List<String> ends = Collections.nCopies(3, text.substring(in, out));
+        for (int level = 0; level < 40; level++) {
+            List<String> next = new ArrayList<>();
+            for (int i = 0; i < 3; i++) {
+                int id = 1000 + 3 * level + i;
+                String from = level == 0 ? ends.get(i) : ends.get(i) + ends.get((i + 1) % 3);
+                crossing.append("<contact localId=\"")
+                        .append(id)
+                        .append("\"><connectionPointIn>")
+                        .append(from)
+                        .append("</connectionPointIn><variable>S1</variable></contact>");
+                next.add("<connection refLocalId=\"" + id + "\"/>");
+            }
+            ends = next;
         }
-        String crossed = text.substring(0, coil) + crossing + text.substring(coil, in) + both + text.substring(out);
+        String crossed = text.substring(0, coil)
+                + crossing
+                + text.substring(coil, in)
+                + String.join("", ends)
+                + text.substring(out);
 
         assertThatThrownBy(() -> PlcOpenXml.read(crossed))
                 .isInstanceOf(PlcOpenException.class)
                 .hasMessageContaining("branches that cross so often");
-    }
-
-    private static String contact(int id, String from) {
-        return "<contact localId=\"" + id + "\"><connectionPointIn>" + from
-                + "</connectionPointIn><variable>S1</variable></contact>";
     }
 
     @Test
