@@ -32,8 +32,19 @@ final class CheckCommand implements Callable<Integer> {
     @Option(names = "--sheet", paramLabel = "NAME", description = "the sheet; all of them, unless said")
     private String sheet = "";
 
+    @Option(
+            names = "--seconds",
+            paramLabel = "N",
+            defaultValue = "60",
+            description =
+                    "the most time for each sheet in seconds; ${DEFAULT-VALUE}, unless said. What the rules find that only"
+                            + " read the sheet is told in any case")
+    private double seconds;
+
     @Option(names = "--json", description = "print the findings as JSON")
     private boolean json;
+
+    private boolean unfinished;
 
     @Spec
     private CommandSpec spec;
@@ -43,7 +54,8 @@ final class CheckCommand implements Callable<Integer> {
         Job job = Jobs.open(file);
         List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
         List<SheetFindings> found = sheets.stream()
-                .map(one -> new SheetFindings(one, findings(one, job.conventions())))
+                .map(one -> new SheetFindings(
+                        one, findings(one, job.conventions(), spec.commandLine().getErr())))
                 .toList();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -54,21 +66,30 @@ final class CheckCommand implements Callable<Integer> {
         out.flush();
         boolean wrong = found.stream().flatMap(one -> one.findings().stream()).anyMatch(finding -> finding.severity()
                 .isWrong());
-        return wrong ? 1 : 0;
+        return wrong || unfinished ? 1 : 0;
     }
 
-    private static List<Finding> findings(Sheet sheet, Conventions conventions) {
+    private List<Finding> findings(Sheet sheet, Conventions conventions, PrintWriter err) {
         try {
-            return Check.of(Assembly.of(sheet), conventions.colours());
+            Assembly assembly = Assembly.of(sheet);
+            ProofWatch watch = new ProofWatch(sheet.name(), seconds, err);
+            return Check.of(assembly, conventions.colours(), () -> watch.isCancelled(0))
+                    .orElseGet(() -> {
+                        unfinished = true;
+                        err.println(sheet.name() + ": the time of " + seconds + " s was over before all rules had been"
+                                + " tried; told is what those find that only read the sheet. --seconds gives more.");
+                        err.flush();
+                        return Check.reading(assembly, conventions.colours(), watch::isTwiceOver);
+                    });
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         }
     }
 
-    private static void print(SheetFindings found, PrintWriter out) {
+    private void print(SheetFindings found, PrintWriter out) {
         out.println(found.sheet().name() + ": "
                 + (found.findings().isEmpty()
-                        ? "nothing found"
+                        ? "nothing found" + (unfinished ? " in that time" : "")
                         : found.findings().size() + " found"));
         for (Finding finding : found.findings()) {
             out.println("  " + finding.severity().word() + "  " + finding.text() + "  [" + finding.code() + "]");

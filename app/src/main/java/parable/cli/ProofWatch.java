@@ -42,6 +42,11 @@ final class ProofWatch implements Progress {
         return over;
     }
 
+    /** Whether twice its time is over: what was still to be done after its end is to end too. */
+    boolean isTwiceOver() {
+        return System.nanoTime() - end > end - begin;
+    }
+
     /** Whether it has ended a proof. */
     synchronized boolean isOver() {
         return over;

@@ -95,6 +95,24 @@ public final class Check {
         return found(READING.stream(), new Study(assembly, colours, () -> false));
     }
 
+    /**
+     * The same as far as there is time for it, rule by rule.
+     *
+     * @param over asked now and then; the rule that is at work when it says so, and all behind it, find nothing
+     */
+    public static List<Finding> reading(Assembly assembly, ColourCode colours, BooleanSupplier over) {
+        Study study = new Study(assembly, colours, over);
+        return found(READING.stream().map(rule -> (Rule) asked -> findings(rule, asked, over)), study);
+    }
+
+    private static List<Finding> findings(Rule rule, Study study, BooleanSupplier over) {
+        try {
+            return over.getAsBoolean() ? List.of() : rule.findings(study);
+        } catch (CancellationException outOfTime) {
+            return List.of();
+        }
+    }
+
     private static List<Finding> found(Stream<Rule> rules, Study study) {
         return rules.flatMap(rule -> rule.findings(study).stream())
                 .distinct()

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
 import java.util.function.BiPredicate;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -38,7 +39,7 @@ final class Study {
     private Optional<List<Rehearsal>> rehearsals = Optional.empty();
     private Optional<RunningWays> runningWays = Optional.empty();
 
-    /** Throws a {@link java.util.concurrent.CancellationException} from a try that is cancelled. */
+    /** Throws a {@link CancellationException} from a try that is cancelled. */
     Study(Assembly assembly, ColourCode colours, BooleanSupplier cancelled) {
         this.assembly = assembly;
         this.colours = colours;
@@ -173,11 +174,19 @@ final class Study {
 
     /** Everything on, supplies there, with these contacts closed. */
     Solution solution(BitSet closed) {
+        goOnUnlessCancelled();
         return network.solve(closed, allSources);
+    }
+
+    private void goOnUnlessCancelled() {
+        if (cancelled.getAsBoolean()) {
+            throw new CancellationException();
+        }
     }
 
     /** What is joined through these contacts and nothing else. */
     Solution joints(BitSet closed) {
+        goOnUnlessCancelled();
         return network.solve(closed, NO_SOURCES);
     }
 
