@@ -35,6 +35,9 @@ final class Steps {
     }
 
     void add(Situation situation, Observation observation) {
+        if (observation instanceof Observation.Look look && look.tags().isEmpty()) {
+            return;
+        }
         String id = situation.phase().name().toLowerCase(Locale.ROOT) + ": " + situation.words() + ": "
                 + observation.words();
         steps.computeIfAbsent(

@@ -80,6 +80,7 @@ class KilledTest {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
+                "-XX:-UsePerfData",
                 "-cp",
                 System.getProperty("java.class.path"),
                 Working.class.getName(),

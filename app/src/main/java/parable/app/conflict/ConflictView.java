@@ -5,6 +5,7 @@ import javafx.collections.FXCollections;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -72,6 +73,7 @@ public final class ConflictView extends BorderPane {
         ListView<String> list = new ListView<>(FXCollections.observableArrayList(lines));
         list.setId(id);
         list.setPlaceholder(new Label("Nothing."));
+        list.setCellFactory(any -> new WrappedCell(list));
         VBox.setVgrow(list, Priority.ALWAYS);
         VBox version = new VBox(6, name, list);
         HBox.setHgrow(version, Priority.ALWAYS);
@@ -84,5 +86,26 @@ public final class ConflictView extends BorderPane {
         button.setId(id);
         button.setOnAction(event -> action.run());
         return button;
+    }
+
+    /** A line as broad as the list, however long it is. */
+    private static final class WrappedCell extends ListCell<String> {
+
+        private static final double MARGINS = 36;
+
+        private final Label words = new Label();
+
+        WrappedCell(ListView<String> list) {
+            words.setWrapText(true);
+            words.maxWidthProperty().bind(list.widthProperty().subtract(MARGINS));
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(String line, boolean empty) {
+            super.updateItem(line, empty);
+            words.setText(empty ? "" : line);
+            setGraphic(empty ? null : words);
+        }
     }
 }

@@ -142,7 +142,12 @@ public final class TestingPage {
         });
         model.selectedProperty().addListener((any, before, now) -> show());
         model.causesProperty().addListener((any, before, now) -> showCauses());
-        jobs.jobProperty().addListener((any, before, now) -> showVerdict());
+        jobs.jobProperty().addListener((any, before, now) -> {
+            showVerdict();
+            if (beside.getScene() != null) {
+                showSignature();
+            }
+        });
         show();
     }
 
