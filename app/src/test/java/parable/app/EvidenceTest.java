@@ -123,7 +123,8 @@ class EvidenceTest {
         change(robot);
         until(() -> words("test-signature").contains("The circuit has changed since"));
         until(() -> ((Button) window.part("test-sign")).isDisabled());
-        assertThat(((Button) window.part("test-sign")).getText()).matches("Cannot be signed: \\d+ to do or failed");
+        assertThat(((Button) window.part("test-sign")).getText())
+                .matches("Cannot be signed: \\d+ still to do, to be read again or failed");
 
         key(robot, KeyCode.CONTROL, KeyCode.R);
         @SuppressWarnings("unchecked")

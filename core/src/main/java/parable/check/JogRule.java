@@ -14,7 +14,8 @@ final class JogRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
-        for (Part button : study.parts(Family.PUSH_BUTTON).toList()) {
+        for (Part button :
+                study.parts(Family.PUSH_BUTTON).filter(JogRule::hasTwoBlocks).toList()) {
             for (Part relay : study.relays().toList()) {
                 if (races(study, button, relay)) {
                     findings.add(new Finding(
@@ -30,12 +31,14 @@ final class JogRule implements Rule {
         return findings;
     }
 
+    private static boolean hasTwoBlocks(Part button) {
+        return button.contacts().stream().anyMatch(Contact::isNormallyClosed)
+                && button.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
+    }
+
     private static boolean races(Study study, Part button, Part relay) {
         Load coil = Study.coil(relay);
-        boolean twoBlocks = button.contacts().stream().anyMatch(Contact::isNormallyClosed)
-                && button.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
-        return twoBlocks
-                && study.isFed(closed(study, button, 1, relay, 0), relay, coil)
+        return study.isFed(closed(study, button, 1, relay, 0), relay, coil)
                 && study.isFed(closed(study, button, 0, relay, 1), relay, coil)
                 && !study.isFed(closedWith(study, button, relay), relay, coil);
     }

@@ -34,6 +34,8 @@ final class Study {
     private final Assembly assembly;
     private final ColourCode colours;
     private final BooleanSupplier cancelled;
+    private final List<Integer> allSides;
+    private final List<Integer> outsideSides;
     private final Network network;
     private final BitSet allSources = new BitSet();
     private Optional<List<Rehearsal>> rehearsals = Optional.empty();
@@ -44,7 +46,9 @@ final class Study {
         this.assembly = assembly;
         this.colours = colours;
         this.cancelled = cancelled;
-        this.network = Network.of(assembly);
+        network = Network.of(assembly);
+        allSides = sides(assembly, network, false);
+        outsideSides = sides(assembly, network, true);
         allSources.set(0, network.sourceCount());
     }
 
@@ -256,13 +260,17 @@ final class Study {
     }
 
     private IntStream sides(boolean onlyFromOutside) {
+        return (onlyFromOutside ? outsideSides : allSides).stream().mapToInt(Integer::intValue);
+    }
+
+    private static List<Integer> sides(Assembly assembly, Network network, boolean onlyFromOutside) {
         return assembly.parts().stream()
                 .flatMap(part -> part.sources().stream()
                         .filter(source -> !onlyFromOutside || source.following().isEmpty())
                         .flatMap(source -> Stream.of(source.live(), source.reference())
                                 .map(marking -> network.node(new Terminal(part.tag(), marking)))))
                 .flatMap(Optional::stream)
-                .mapToInt(Integer::intValue);
+                .toList();
     }
 
     /** Whether a load could be fed through these contacts: both its ends are joined to sources, and not to the same point only. */
