@@ -23,6 +23,7 @@ import javafx.scene.layout.VBox;
 import parable.app.run.RunModel;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.PlainFile;
 import parable.scenario.Scenario;
@@ -201,7 +202,7 @@ final class Header extends VBox {
         try {
             return origin.isPresent() ? Recipes.of(origin.get(), sheet) : List.of();
         } catch (IOException unreadable) {
-            tell("The recipes beside this job cannot be read: " + unreadable.getMessage());
+            tell("The recipes beside this job cannot be read: " + FileFailure.words(unreadable) + ".");
             return List.of();
         }
     }
@@ -213,7 +214,7 @@ final class Header extends VBox {
         } catch (ScenarioException nonsense) {
             tell("The recipe " + script.getFileName() + " cannot be played: " + nonsense.getMessage() + ".");
         } catch (IOException unreadable) {
-            tell("The recipe " + script.getFileName() + " cannot be read: " + unreadable.getMessage() + ".");
+            tell("The recipe " + script.getFileName() + " cannot be read: " + FileFailure.words(unreadable) + ".");
         }
     }
 
