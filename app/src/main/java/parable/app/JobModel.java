@@ -331,10 +331,17 @@ public final class JobModel {
         }
         claim(Optional.empty());
         claim = theirs;
-        if (before.isPresent()) {
-            LogbookFile.follow(before.get(), to);
-        }
+        before.ifPresent(from -> takeLogbook(from, to));
         return true;
+    }
+
+    private void takeLogbook(Path from, Path to) {
+        try {
+            LogbookFile.follow(from, to);
+        } catch (IOException stays) {
+            message.set("Saved as " + to.getFileName() + ", but its logbook could not be copied there: "
+                    + FileFailure.words(stays) + ".");
+        }
     }
 
     private void write(Path to) throws IOException {
