@@ -18,9 +18,6 @@ import parable.files.Journal;
 /** Keeps unsaved work in the journal, within a second of each edit, on a thread of its own. */
 final class Autosave {
 
-    /** The property that says where the journal lies; without it in the user's home folder. */
-    private static final String FOLDER = "parable.journal";
-
     /** So long after an edit it is written, together with those that follow it meanwhile. */
     private static final long GATHERING_MILLIS = 300;
 
@@ -37,16 +34,19 @@ final class Autosave {
     private final AtomicReference<Optional<Journal.Work>> wanted = new AtomicReference<>(Optional.empty());
     private final AtomicBoolean scheduled = new AtomicBoolean();
     private boolean keeps;
+    private int opened;
 
     Autosave(JobModel jobs, MainWindow window) {
         this.jobs = jobs;
         this.window = window;
         journal = new Journal(folder());
+        opened = jobs.openedProperty().get();
     }
 
     private static Path folder() {
-        return Optional.ofNullable(System.getProperty(FOLDER)).map(Path::of).orElseGet(() -> home().resolve(
-                        ".parable"));
+        return Optional.ofNullable(System.getProperty(ParableApp.JOURNAL))
+                .map(Path::of)
+                .orElseGet(() -> home().resolve(".parable"));
     }
 
     /** The home folder; without one, as it is with some services and containers, where the program was started. */
@@ -108,6 +108,10 @@ final class Autosave {
 
     /** Takes note of the present state; the thread that writes does the rest, however busy the window is. */
     private void keep() {
+        if (opened != jobs.openedProperty().get()) {
+            opened = jobs.openedProperty().get();
+            leave();
+        }
         if (jobs.unsavedProperty().get()) {
             keeps = true;
             wanted.set(Optional.of(jobs.work()));
@@ -119,6 +123,28 @@ final class Autosave {
             wanted.set(Optional.empty());
             writer.execute(this::clear);
         }
+    }
+
+    /** What was not saved when another job was opened in its place is left to the next window. */
+    private void leave() {
+        if (!keeps) {
+            return;
+        }
+        keeps = false;
+        Optional<Journal.Work> left = wanted.getAndSet(Optional.empty());
+        writer.execute(() -> {
+            try {
+                if (left.isPresent()) {
+                    journal.keep(left.get());
+                }
+                journal.leave();
+                left.ifPresent(work -> Platform.runLater(() -> window.tell("What was not saved of \u201c"
+                        + work.job().name() + "\u201d is kept. The next window that opens offers it.")));
+            } catch (IOException unwritable) {
+                Platform.runLater(() ->
+                        window.tell("What was not saved could not be kept: " + FileFailure.words(unwritable) + "."));
+            }
+        });
     }
 
     private void write() {

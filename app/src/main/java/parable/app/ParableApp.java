@@ -9,6 +9,9 @@ import javafx.stage.Stage;
 /** Starts the window. */
 public final class ParableApp extends Application {
 
+    /** The property that says where the journal lies; without it in the user's home folder. */
+    public static final String JOURNAL = "parable.journal";
+
     private static Supplier<JobModel> jobs;
     private JobModel shown;
     private static Consumer<MainWindow> whenShown = window -> {};

@@ -165,7 +165,7 @@ final class ShotsCommand implements Callable<Integer> {
                         "proved",
                         Set.of("sheet=Electrical interlock only", "proof-state", "findings"),
                         window -> {
-                            jobs.open(Jobs.example("tern-hollow-bad-examples"));
+                            open(jobs, Jobs.example("tern-hollow-bad-examples"));
                             window.showSheet("Electrical interlock only");
                             ((ToggleButton) window.part("step-check")).fire();
                             window.scene().getRoot().applyCss();
@@ -179,13 +179,13 @@ final class ShotsCommand implements Callable<Integer> {
                         "single-faults",
                         Set.of("sheet=Pomace auger", "single-faults"),
                         window -> {
-                            jobs.open(Jobs.example("tern-hollow-press-house"));
+                            open(jobs, Jobs.example("tern-hollow-press-house"));
                             window.showSheet("Pomace auger");
                             ((ButtonBase) window.part("try-faults")).fire();
                         },
                         Duration.seconds(15)),
                 new Shot("questions", Set.of("start-question-1", "start-draw"), window -> {
-                    jobs.open(Jobs.example("tern-hollow-press-house"));
+                    open(jobs, Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
                 }),
@@ -226,11 +226,11 @@ final class ShotsCommand implements Callable<Integer> {
                         },
                         Duration.seconds(9)),
                 new Shot("record", Set.of("log-entries", "log-plot"), window -> {
-                    jobs.open(recorded());
+                    open(jobs, recorded());
                     ((ToggleButton) window.part("step-log")).fire();
                 }),
                 new Shot("drum-switch", Set.of("sheet=Drum switch", "spot-S1", "load-M1", "meter"), window -> {
-                    jobs.open(Jobs.example("tern-hollow-further-starters"));
+                    open(jobs, Jobs.example("tern-hollow-further-starters"));
                     window.showSheet("Drum switch");
                     ((ToggleButton) window.part("step-try")).fire();
                     act(window, Verb.CLOSE, "Q1", 0.3);
@@ -243,6 +243,18 @@ final class ShotsCommand implements Callable<Integer> {
         PauseTransition pause = new PauseTransition(Duration.seconds(seconds));
         pause.setOnFinished(event -> action.run());
         pause.play();
+    }
+
+    /** Opens another job; what was changed for the pictures before is saved aside, so that no window offers it. */
+    private static void open(JobModel jobs, Path job) {
+        try {
+            if (jobs.unsavedProperty().get()) {
+                jobs.save(Files.createTempDirectory("pictures").resolve("before" + JobFile.ENDING));
+            }
+            jobs.open(job);
+        } catch (IOException unwritable) {
+            throw new UncheckedIOException("the job before cannot be saved aside", unwritable);
+        }
     }
 
     /** A copy of the demo job with a record of some years beside it. */
@@ -296,7 +308,9 @@ final class ShotsCommand implements Callable<Integer> {
 
     /** @return 0 if every picture was taken and shows what its name says, else 1 */
     @Override
-    public Integer call() {
+    public Integer call() throws IOException {
+        System.setProperty(
+                ParableApp.JOURNAL, Files.createTempDirectory("journal").toString());
         Path demo = Jobs.demo();
         JobModel jobs = new JobModel(Jobs.open(demo), Optional.of(demo));
         List<Shot> shots = shots(jobs);

@@ -23,6 +23,7 @@ import parable.circuit.Sheet;
 import parable.files.FailureNote;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
+import parable.files.Journal;
 import parable.starters.Library;
 
 /** Unsaved work is kept within seconds, offered to the next window, and forgotten once it is saved. */
@@ -30,13 +31,16 @@ import parable.starters.Library;
 class AutosaveTest {
 
     @TempDir
-    private static Path folder;
+    private static Path root;
+
+    private Path folder;
 
     private MainWindow window;
     private JobModel jobs;
 
     @Start
-    private void start(Stage stage) {
+    private void start(Stage stage) throws IOException {
+        folder = Files.createTempDirectory(root, "journal");
         System.setProperty("parable.journal", folder.toString());
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
         window = new MainWindow(jobs, new SystemFilePrompt(stage));
@@ -51,7 +55,7 @@ class AutosaveTest {
         System.clearProperty("parable.journal");
     }
 
-    private static Stream<Path> entries() throws IOException {
+    private Stream<Path> entries() throws IOException {
         try (Stream<Path> files = Files.list(folder)) {
             return files.filter(file -> file.getFileName().toString().endsWith(JobFile.ENDING)).toList().stream();
         }
@@ -112,5 +116,23 @@ class AutosaveTest {
         } catch (IOException | JobFormatException half) {
             return false;
         }
+    }
+
+    /** Another job opened in the place of work that was not saved: that work is left to the next window, and said. */
+    @Test
+    void whatWasNotSavedWhenAnotherJobIsOpenedIsLeftToTheNextWindow(FxRobot robot) throws Exception {
+        Path other = folder.resolve("other.json");
+        JobFile.save(Library.jobs().get(1), other);
+        Sheet changed = jobs.jobProperty().get().sheets().get(0).named("Nearly lost");
+        robot.interact(() -> {
+            jobs.edit(changed);
+            jobs.open(other);
+        });
+
+        until(() -> robot.lookup("#notice").<Label>query().getText().startsWith("What was not saved of"));
+        assertThat(jobs.jobProperty().get().name())
+                .isEqualTo(Library.jobs().get(1).name());
+        assertThat(new Journal(folder).leftBehind().work())
+                .anyMatch(left -> left.work().job().sheet("Nearly lost").isPresent());
     }
 }

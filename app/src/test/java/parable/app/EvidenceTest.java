@@ -123,8 +123,7 @@ class EvidenceTest {
         change(robot);
         until(() -> words("test-signature").contains("The circuit has changed since"));
         until(() -> ((Button) window.part("test-sign")).isDisabled());
-        assertThat(((Button) window.part("test-sign")).getText())
-                .matches("Cannot be signed: \\d+ still to do, to be read again or failed");
+        assertThat(((Button) window.part("test-sign")).getText()).matches("Cannot be signed: \\d+ steps not passed");
 
         key(robot, KeyCode.CONTROL, KeyCode.R);
         @SuppressWarnings("unchecked")

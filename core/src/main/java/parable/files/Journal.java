@@ -142,6 +142,19 @@ public final class Journal {
     }
 
     /**
+     * Leaves what this window has kept to the next one, and begins a new entry with the next that is kept.
+     *
+     * @throws IOException if its lock cannot be taken away; it ends with the process then
+     */
+    public void leave() throws IOException {
+        if (mine.isPresent()) {
+            Mine left = mine.get();
+            mine = Optional.empty();
+            left.lock().close();
+        }
+    }
+
+    /**
      * Forgets what was left behind.
      *
      * @throws IOException if it could not be removed

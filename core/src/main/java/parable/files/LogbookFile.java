@@ -188,7 +188,8 @@ public final class LogbookFile {
         }
 
         private byte[] bytes() throws IOException {
-            ByteBuffer bytes = ByteBuffer.allocate((int) Math.min(PlainFile.LARGEST, channel.size()));
+            PlainFile.refuseLarger(file, channel.size());
+            ByteBuffer bytes = ByteBuffer.allocate((int) channel.size());
             while (bytes.hasRemaining() && channel.read(bytes, bytes.position()) >= 0) {
                 continue;
             }

@@ -32,21 +32,22 @@ public final class PlainFile {
             throw new FileSystemException(
                     file.toString(), null, found.isDirectory() ? "it is a folder" : "it is no ordinary file");
         }
-        if (found.size() > LARGEST) {
-            throw tooLarge(file, found.size());
-        }
+        refuseLarger(file, found.size());
         try (ReadableByteChannel channel = Files.newByteChannel(file)) {
             byte[] read = Channels.newInputStream(channel).readNBytes((int) LARGEST + 1);
-            if (read.length > LARGEST) {
-                throw tooLarge(file, read.length);
-            }
+            refuseLarger(file, read.length);
             return read;
         }
     }
 
-    private static IOException tooLarge(Path file, long size) {
-        return new FileSystemException(
-                file.toString(), null, "it has " + (size >> 20) + " MB, and at most " + (LARGEST >> 20) + " are read");
+    /** Refuses a size, in bytes, that no file of ours has. */
+    static void refuseLarger(Path file, long size) throws IOException {
+        if (size > LARGEST) {
+            throw new FileSystemException(
+                    file.toString(),
+                    null,
+                    "it has " + (size >> 20) + " MB, and at most " + (LARGEST >> 20) + " are read");
+        }
     }
 
     /**

@@ -165,4 +165,26 @@ class JournalTest {
     void withoutAFolderThereIsNothing() throws IOException {
         assertThat(names(new Journal(folder.resolve("nowhere")))).isEmpty();
     }
+
+    /** An entry cut off anywhere, or with any sign changed: it is work, or it is set aside in words. */
+    @Test
+    void anEntrySpoiltAnywhereIsWorkOrSetAside() throws Exception {
+        String text = JobFile.text(JobFile.open(Examples.LAMP_BOARD));
+        for (int at = 0; at < text.length(); at += 41) {
+            for (String spoilt :
+                    new String[] {text.substring(0, at), text.substring(0, at) + '\u0007' + text.substring(at + 1)}) {
+                Files.writeString(folder.resolve(ENTRY), spoilt);
+                Journal journal = new Journal(folder);
+                Journal.Found found = journal.leftBehind();
+                assertThat(found.work().size() + found.aside().size())
+                        .as("at %s", at)
+                        .isEqualTo(1);
+                for (Journal.Unsaved left : found.work()) {
+                    journal.discard(left.entry());
+                }
+                journal.release();
+                Files.deleteIfExists(folder.resolve("set-aside").resolve(ENTRY));
+            }
+        }
+    }
 }

@@ -78,10 +78,10 @@ final class OperatorView extends Tile.Face {
         legend.setMinWidth(USE_PREF_SIZE);
         Label tagLabel = new Label(tag);
         tagLabel.getStyleClass().add("tag");
-        Label keyLabel = new Label(key.getName());
-        keyLabel.getStyleClass().add("key");
         HBox names = new HBox(6, tagLabel);
         if (key != KeyCode.UNDEFINED) {
+            Label keyLabel = new Label(key.getName());
+            keyLabel.getStyleClass().add("key");
             names.getChildren().add(keyLabel);
         }
         names.setAlignment(Pos.CENTER_LEFT);

@@ -63,7 +63,7 @@ public final class LogPage {
         entries.getColumns()
                 .setAll(List.of(
                         column("No.", 40, entry -> Integer.toString(entry.number())),
-                        column("When", 140, entry -> entry.on().replace('T', ' ')),
+                        column("When", 170, entry -> entry.on().replace('T', ' ')),
                         column("Who", 110, LogEntry::by),
                         column(
                                 "What",

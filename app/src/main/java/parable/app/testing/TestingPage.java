@@ -243,7 +243,7 @@ public final class TestingPage {
         sign.setText(
                 left.isEmpty()
                         ? "Sign, and enter it in the logbook"
-                        : "Cannot be signed: " + left.size() + " still to do, to be read again or failed");
+                        : "Cannot be signed: " + left.size() + " steps not passed");
     }
 
     private String summary() {

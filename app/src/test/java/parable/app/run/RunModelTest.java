@@ -178,4 +178,36 @@ class RunModelTest {
         assertThat(run.nowProperty().get()).isZero();
         assertThat(condition("Q1")).isEqualTo(Condition.OPEN);
     }
+
+    /** With nothing under way the window may rest until somebody does something; with anything on its way it may not. */
+    @Test
+    void itIsQuietOnlyWhileNothingIsUnderWay() {
+        run.tick(0.1);
+        assertThat(run.quietSeconds()).isInfinite();
+
+        int stirred = run.stirredProperty().get();
+        run.act(new Action(Verb.CLOSE, "Q1"));
+        run.tick(0.5);
+        run.act(new Action(Verb.PRESS, "S1"));
+        assertThat(run.stirredProperty().get()).isGreaterThan(stirred);
+        assertThat(run.quietSeconds()).isLessThan(0.1);
+        run.setRunning(false);
+        assertThat(run.quietSeconds()).isInfinite();
+        run.setRunning(true);
+        run.tick(0.25);
+        run.lookAt(0);
+        run.setRunning(true);
+        assertThat(run.quietSeconds()).isZero();
+    }
+
+    @Test
+    void inSlowMotionItIsQuietForLonger() {
+        run.act(new Action(Verb.CLOSE, "Q1"));
+        run.tick(0.5);
+        run.act(new Action(Verb.PRESS, "S1"));
+        double atOnce = run.quietSeconds();
+        run.speedProperty().set(Speed.ONE_MILLISECOND);
+
+        assertThat(run.quietSeconds()).isGreaterThan(100 * atOnce);
+    }
 }
