@@ -26,6 +26,8 @@ class ArchitectureTest {
             "scenario",
             "wiring",
             "check",
+            "reach",
+            "timing",
             "proof",
             "plc",
             "testsheet",
@@ -59,6 +61,17 @@ class ArchitectureTest {
                     .resideInAnyPackage(later)
                     .check(CORE);
         }
+    }
+
+    @Test
+    void onlyTimingAndProofSeeTheReachedStates() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackages("parable.reach", "parable.timing", "parable.proof")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("parable.reach")
+                .check(CORE);
     }
 
     @Test

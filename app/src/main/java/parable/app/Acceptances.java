@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import parable.app.findings.Accepting;
+import parable.app.job.FilePrompt;
+import parable.app.job.JobModel;
 import parable.check.Finding;
 import parable.circuit.Acceptance;
 import parable.circuit.Sheet;

@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
+import parable.app.job.JobModel;
 import parable.files.FileFailure;
 import parable.files.Journal;
 
@@ -65,7 +66,7 @@ final class Autosave {
 
     private void look() {
         try {
-            Journal.Found found = journal.leftBehind();
+            Journal.Finds found = journal.leftBehind();
             if (!found.aside().isEmpty()) {
                 window.tell(String.join(" ", found.aside()));
             }

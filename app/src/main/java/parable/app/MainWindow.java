@@ -25,6 +25,9 @@ import parable.app.conflict.ConflictView;
 import parable.app.findings.FindingsModel;
 import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
+import parable.app.job.FilePrompt;
+import parable.app.job.JobModel;
+import parable.app.job.Person;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Theme;
@@ -42,7 +45,7 @@ import parable.circuit.Sheet;
 import parable.drafting.Dress;
 import parable.parts.Assembly;
 import parable.parts.PartException;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** The one window: the sheet with what stands beside it, under a header with job and file. */
 public final class MainWindow {
@@ -60,7 +63,7 @@ public final class MainWindow {
     private final Person person = new Person();
     private SheetPage page;
     private String shown = "";
-    private Step step = Step.TRY;
+    private JobStep step = JobStep.TRY;
     private final Wall wall = new Wall(this::run);
     private final FindingsModel findings = new FindingsModel();
     private final ProofModel proof = new ProofModel();
@@ -187,7 +190,7 @@ public final class MainWindow {
         }
         header.showSheet(shown, run());
         check();
-        if (step == Step.PROGRAM) {
+        if (step == JobStep.PROGRAM) {
             root.setRight(page.beside(step, steps(), this::findings));
             root.setCenter(page.centre(step));
         }
@@ -241,7 +244,8 @@ public final class MainWindow {
 
     /** While trying, the drawing is left alone; drawing and checking, what is found stands on it too. */
     private void number() {
-        page.number(step == Step.TRY ? List.of() : findings.findingsProperty().get());
+        page.number(
+                step == JobStep.TRY ? List.of() : findings.findingsProperty().get());
     }
 
     private Node findings() {
@@ -261,18 +265,18 @@ public final class MainWindow {
     private VBox steps() {
         HBox drawn = new HBox();
         HBox built = new HBox();
-        for (Step one : Step.values()) {
+        for (JobStep one : JobStep.values()) {
             ToggleButton button = new ToggleButton(one.words());
             button.setMinWidth(Region.USE_PREF_SIZE);
             button.setId("step-" + one.name().toLowerCase(Locale.ROOT));
             button.setSelected(one == step);
             button.setOnAction(event -> setStep(one));
-            if (one == Step.CHECK) {
+            if (one == JobStep.CHECK) {
                 button.textProperty().bind(Bindings.createStringBinding(this::checkWords, findings.findingsProperty()));
             }
             (one.isAtThePanel() ? built : drawn).getChildren().add(button);
         }
-        if (step == Step.TRY) {
+        if (step == JobStep.TRY) {
             Region gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
             built.getChildren().addAll(gap, header.recipes());
@@ -286,7 +290,7 @@ public final class MainWindow {
         long found = findings.findingsProperty().get().stream()
                 .filter(finding -> acceptances.of(finding).isEmpty())
                 .count();
-        return Step.CHECK.words() + (found == 0 ? "" : "  (" + found + ")");
+        return JobStep.CHECK.words() + (found == 0 ? "" : "  (" + found + ")");
     }
 
     /** Opens the page of questions in the place of the drawing. */
@@ -346,11 +350,11 @@ public final class MainWindow {
 
     /** Goes to the drawing desk, or from it to the bench. */
     public void setDrawing(boolean draws) {
-        setStep(draws ? Step.DRAW : Step.TRY);
+        setStep(draws ? JobStep.DRAW : JobStep.TRY);
     }
 
     /** Goes to another step. */
-    private void setStep(Step next) {
+    private void setStep(JobStep next) {
         step = next;
         showSheet(shown);
     }
@@ -362,7 +366,7 @@ public final class MainWindow {
 
     /** Shows on the bench how a claim fails. */
     private void replay(Refutation refutation) {
-        setStep(Step.TRY);
+        setStep(JobStep.TRY);
         run().replay(refutation.script(), refutation.pace(), refutation.instant());
     }
 
@@ -373,7 +377,7 @@ public final class MainWindow {
     }
 
     private boolean drawing() {
-        return step == Step.DRAW;
+        return step == JobStep.DRAW;
     }
 
     /** Adds a translated sheet behind the others, under a name that none of them has, and shows its program. */
@@ -389,7 +393,7 @@ public final class MainWindow {
 
     /** Shows a device on the drawing where it can be changed. */
     private void goTo(String tag) {
-        setStep(Step.DRAW);
+        setStep(JobStep.DRAW);
         page.desk().selection().selectDevice(tag);
     }
 
@@ -442,12 +446,12 @@ public final class MainWindow {
                         page.desk().selection().tag().ifPresent(this::why);
                     }
                 }
-                case K -> setStep(Step.CHECK);
+                case K -> setStep(JobStep.CHECK);
                 case D -> setDrawing(!drawing());
-                case G -> setStep(Step.PROGRAM);
-                case L -> setStep(Step.WIRE);
-                case B -> setStep(Step.TEST);
-                case R -> setStep(Step.LOG);
+                case G -> setStep(JobStep.PROGRAM);
+                case L -> setStep(JobStep.WIRE);
+                case B -> setStep(JobStep.TEST);
+                case R -> setStep(JobStep.LOG);
                 case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
                         event);
                 default -> header.key(event);
@@ -478,7 +482,7 @@ public final class MainWindow {
     }
 
     private boolean drawingKey(KeyEvent event) {
-        if (step == Step.PROGRAM) {
+        if (step == JobStep.PROGRAM) {
             return event.isShortcutDown() && page.programKey(event);
         }
         if (!drawing()) {

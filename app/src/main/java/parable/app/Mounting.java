@@ -2,6 +2,8 @@ package parable.app;
 
 import java.util.function.Supplier;
 import parable.app.door.Placing;
+import parable.app.job.FilePrompt;
+import parable.app.job.JobModel;
 import parable.circuit.Edit;
 import parable.circuit.Sheet;
 

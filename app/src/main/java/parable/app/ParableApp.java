@@ -5,6 +5,8 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.stage.Stage;
+import parable.app.job.JobModel;
+import parable.app.look.Typeface;
 
 /** Starts the window. */
 public final class ParableApp extends Application {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import parable.app.job.FilePrompt;
+import parable.app.job.JobModel;
 import parable.circuit.Duty;
 import parable.circuit.Extras;
 import parable.circuit.Job;

@@ -20,6 +20,8 @@ import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.door.Placing;
 import parable.app.fault.FaultMenu;
+import parable.app.job.JobModel;
+import parable.app.job.Person;
 import parable.app.log.LogModel;
 import parable.app.log.LogPage;
 import parable.app.look.Look;
@@ -48,7 +50,7 @@ import parable.circuit.Terminal;
 import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.Family;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 import parable.wiring.PanelLayout;
 
 /** One sheet of the open job as it stands in the window: its run, and its views, which stay while the sheet is edited. */
@@ -84,7 +86,7 @@ final class SheetPage {
     private final PanelView probes;
     private final LogModel log;
     private final LogPage logPage;
-    private Step shown = Step.TRY;
+    private JobStep shown = JobStep.TRY;
     private final SplitPane wired = new SplitPane();
     private Optional<DeskView> deskView = Optional.empty();
     private Optional<DeskModel> desk = Optional.empty();
@@ -191,12 +193,12 @@ final class SheetPage {
     }
 
     /** The drawing with time under it, ready for a step. */
-    Node centre(Step step) {
+    Node centre(JobStep step) {
         shown = step;
-        if (step == Step.LOG) {
+        if (step == JobStep.LOG) {
             return logPage.centre();
         }
-        if (step == Step.WIRE) {
+        if (step == JobStep.WIRE) {
             centre.getChildren().removeAll(sheet, legend);
             tested.getChildren().clear();
             sheet.showInstead(Optional.empty());
@@ -213,7 +215,7 @@ final class SheetPage {
         }
         sheet.point(Marked.NOTHING);
         sheet.showInstead(Optional.empty());
-        if (step == Step.TEST) {
+        if (step == JobStep.TEST) {
             centre.getChildren().removeAll(sheet, legend);
             wiring.look();
             tested.getChildren().setAll(sheet, probes, legend);
@@ -222,7 +224,7 @@ final class SheetPage {
             pointProbes();
             return tested;
         }
-        if (step == Step.PROGRAM && program.hasProgram()) {
+        if (step == JobStep.PROGRAM && program.hasProgram()) {
             centre.getChildren().remove(time);
             programmed.getChildren().setAll(program.centre(), time);
             return programmed;
@@ -231,7 +233,7 @@ final class SheetPage {
             programmed.getChildren().clear();
             centre.getChildren().add(time);
         }
-        if (step == Step.DRAW) {
+        if (step == JobStep.DRAW) {
             sheet.selectFor(desk());
             legend.hint("Click a symbol to select it; Ctrl+I: why it is on or off.");
         } else {
@@ -250,7 +252,7 @@ final class SheetPage {
     }
 
     private void pointProbes() {
-        if (shown == Step.TEST) {
+        if (shown == JobStep.TEST) {
             Marked probed = probed();
             sheet.point(probed);
             List<Terminal> ends = terminals(probed);
@@ -288,11 +290,11 @@ final class SheetPage {
      * @param steps the head of it
      * @param findings what stands there in the step of checking
      */
-    Node beside(Step step, Node steps, Supplier<Node> findings) {
-        boolean programmed = step == Step.PROGRAM && program.hasProgram();
-        door.setMinHeight(programmed ? DOOR_BESIDE_PROGRAM : step == Step.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
-        door.setMaxHeight(step == Step.TRY || programmed ? Double.MAX_VALUE : DOOR_ELSE_MOST);
-        VBox column = step == Step.CHECK || step.isAtThePanel() ? new VBox(steps) : new VBox(steps, door);
+    Node beside(JobStep step, Node steps, Supplier<Node> findings) {
+        boolean programmed = step == JobStep.PROGRAM && program.hasProgram();
+        door.setMinHeight(programmed ? DOOR_BESIDE_PROGRAM : step == JobStep.TRY ? DOOR_WHILE_TRYING : DOOR_ELSE);
+        door.setMaxHeight(step == JobStep.TRY || programmed ? Double.MAX_VALUE : DOOR_ELSE_MOST);
+        VBox column = step == JobStep.CHECK || step.isAtThePanel() ? new VBox(steps) : new VBox(steps, door);
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
@@ -317,10 +319,10 @@ final class SheetPage {
     }
 
     /** Works the lists of a step at the panel out anew after an edit. */
-    void look(Step step) {
-        if (step == Step.WIRE) {
+    void look(JobStep step) {
+        if (step == JobStep.WIRE) {
             wiring.look();
-        } else if (step == Step.TEST) {
+        } else if (step == JobStep.TEST) {
             testing.look();
         }
     }
@@ -338,14 +340,14 @@ final class SheetPage {
     }
 
     /** Puts the keyboard on the drawing, or on the program where that stands in its place. */
-    void takeKeyboard(Step step) {
-        if (step == Step.PROGRAM && program.hasProgram()) {
+    void takeKeyboard(JobStep step) {
+        if (step == JobStep.PROGRAM && program.hasProgram()) {
             program.takeKeyboard();
-        } else if (step == Step.WIRE) {
+        } else if (step == JobStep.WIRE) {
             wiringPage.takeKeyboard();
-        } else if (step == Step.TEST) {
+        } else if (step == JobStep.TEST) {
             testingPage.takeKeyboard();
-        } else if (step == Step.LOG) {
+        } else if (step == JobStep.LOG) {
             logPage.takeKeyboard();
         } else {
             sheet.takeKeyboard();

@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.scene.control.TextInputDialog;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
+import parable.app.job.FilePrompt;
 import parable.files.JobFile;
 
 /** Asks with the file chooser of the system. */

@@ -11,6 +11,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import parable.app.job.JobModel;
 import parable.app.look.Look;
 import parable.app.look.Theme;
 import parable.circuit.Practice;

@@ -3,8 +3,8 @@ package parable.cli;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import parable.app.JobModel;
 import parable.app.ParableApp;
+import parable.app.job.JobModel;
 import picocli.CommandLine.Command;
 
 /** Opens the window with the demo job. */

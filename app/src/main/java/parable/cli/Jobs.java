@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import parable.bench.Bench;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
-import parable.files.Claim;
+import parable.files.FileClaim;
 import parable.files.FileFailure;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
@@ -61,7 +61,7 @@ final class Jobs {
 
     /** Writes a job file, unless a window has it open. */
     static void save(Job job, Path file) {
-        Optional<Claim> claim = Claim.on(file);
+        Optional<FileClaim> claim = FileClaim.on(file);
         if (claim.isEmpty() && Files.exists(file)) {
             throw new UsersFaultException(
                     file + ": is open in a window or cannot be written; it is as it was. Choose another name.");
@@ -75,7 +75,7 @@ final class Jobs {
         }
     }
 
-    private static void giveBack(Claim claim) {
+    private static void giveBack(FileClaim claim) {
         try {
             claim.close();
         } catch (IOException stays) {

@@ -2,8 +2,8 @@ package parable.cli;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import parable.app.JobModel;
 import parable.app.ParableApp;
+import parable.app.job.JobModel;
 import parable.files.JobFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;

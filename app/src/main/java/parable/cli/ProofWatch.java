@@ -2,7 +2,7 @@ package parable.cli;
 
 import java.io.PrintWriter;
 import java.util.Locale;
-import parable.proof.Progress;
+import parable.bench.Progress;
 
 /** Tells on the way how far a proof is, once a second, and ends it when its time is over. */
 final class ProofWatch implements Progress {

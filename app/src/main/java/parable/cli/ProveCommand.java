@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import parable.bench.Progress;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.files.EquivalenceText;
@@ -16,7 +17,6 @@ import parable.proof.Claim;
 import parable.proof.Equivalence;
 import parable.proof.FaultRow;
 import parable.proof.IdleContacts;
-import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.SingleFaults;
 import picocli.CommandLine.Command;
@@ -137,7 +137,7 @@ final class ProveCommand implements Callable<Integer> {
             return Proof.plain(assembly, watch);
         }
         long most = megabytes * 1_000_000L / Proof.BYTES_PER_STATE;
-        Proof.Speed speed = anySpeed ? Proof.Speed.ANY : Proof.Speed.WITHIN_TIMES;
+        Proof.Timing speed = anySpeed ? Proof.Timing.ANY : Proof.Timing.WITHIN_TIMES;
         return Proof.of(assembly, speed, (int) Math.min(Integer.MAX_VALUE / 4, most), watch);
     }
 
@@ -157,7 +157,7 @@ final class ProveCommand implements Callable<Integer> {
             found.difference().ifPresent(difference -> print(difference, out));
         }
         out.flush();
-        return found.verdict() == Equivalence.Verdict.EQUIVALENT ? 0 : 1;
+        return found.verdict() == Equivalence.Answer.EQUIVALENT ? 0 : 1;
     }
 
     private void print(Equivalence.Difference difference, PrintWriter out) {

@@ -2,6 +2,7 @@ package parable.app;
 
 import java.nio.file.Path;
 import java.util.Optional;
+import parable.app.job.FilePrompt;
 
 /** Somebody who answers every question of the window as a test wants; without an answer, by giving up. */
 final class Answers implements FilePrompt {

@@ -19,6 +19,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.job.JobModel;
 import parable.circuit.Sheet;
 import parable.files.FailureNote;
 import parable.files.JobFile;

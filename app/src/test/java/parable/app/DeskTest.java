@@ -19,6 +19,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.job.JobModel;
 import parable.app.sheet.SheetView;
 import parable.bench.Bench;
 import parable.bench.Condition;

@@ -8,6 +8,7 @@ import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import parable.app.job.JobModel;
 import parable.circuit.Job;
 import parable.files.JobFile;
 import parable.starters.Library;

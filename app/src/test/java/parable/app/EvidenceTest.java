@@ -23,6 +23,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.job.JobModel;
 import parable.circuit.Extras;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;

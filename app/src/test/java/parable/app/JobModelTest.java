@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import parable.app.job.JobModel;
 import parable.circuit.Job;
 import parable.files.JobFile;
 

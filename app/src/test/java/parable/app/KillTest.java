@@ -79,7 +79,7 @@ class KillTest {
 
     private static void assertKept(Path journal, Path file, List<Told> told) throws IOException, JobFormatException {
         int saved = EditingScript.editsIn(JobFile.open(file));
-        Journal.Found found = new Journal(journal).leftBehind();
+        Journal.Finds found = new Journal(journal).leftBehind();
         assertThat(found.aside()).as("entries that cannot be read").isEmpty();
         int kept = found.work().stream()
                 .mapToInt(left -> EditingScript.editsIn(left.work().job()))

@@ -30,6 +30,8 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.job.JobModel;
+import parable.app.look.Typeface;
 import parable.app.run.Speed;
 import parable.app.sheet.SheetView;
 import parable.bench.Action;

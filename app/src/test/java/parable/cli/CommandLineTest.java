@@ -14,7 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import parable.files.Claim;
+import parable.files.FileClaim;
 import picocli.CommandLine;
 
 class CommandLineTest {
@@ -276,7 +276,7 @@ class CommandLineTest {
     void aJobThatAWindowHasOpenIsNotWrittenOver() throws IOException {
         Path job = folder.resolve("mine.parable.json");
         Files.copy(Jobs.demo(), job);
-        try (Claim window = Claim.on(job).orElseThrow()) {
+        try (FileClaim window = FileClaim.on(job).orElseThrow()) {
             assertThat(window).isNotNull();
             assertThat(run("translate", DEMO, "--sheet", "Wash pump", "-o", job.toString()))
                     .isEqualTo(2);

@@ -16,9 +16,9 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import parable.bench.Progress;
 import parable.files.JobFile;
 import parable.parts.Assembly;
-import parable.proof.Progress;
 import parable.proof.Proof;
 
 /**
@@ -85,7 +85,7 @@ public class GrowthBenchmark {
     /** All claims at any speed; prints how many states there are. */
     @Benchmark
     public Proof prove() {
-        Proof proof = Proof.of(assembly, Proof.Speed.ANY, Progress.UNWATCHED);
+        Proof proof = Proof.of(assembly, Proof.Timing.ANY, Progress.UNWATCHED);
         System.out.println(proof.states() + " states, complete: " + proof.complete());
         return proof;
     }

@@ -13,8 +13,8 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import parable.bench.Progress;
 import parable.parts.Assembly;
-import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.starters.Library;
 
@@ -45,7 +45,7 @@ public class ProofBenchmark {
 
     /** Which times are kept. */
     @Param({"ANY", "WITHIN_TIMES"})
-    public Proof.Speed speed;
+    public Proof.Timing speed;
 
     private Assembly assembly;
 

@@ -138,7 +138,7 @@ public final class Bench {
      * @param time from {@link #earliest()} to {@link #now()}
      */
     public Moment momentAt(long time) {
-        History.Instant instant = history.at(checked(time));
+        History.Entry instant = history.at(checked(time));
         return new Moment(rig, instant.state(), instant.solution(), trace, time);
     }
 
@@ -284,7 +284,7 @@ public final class Bench {
             state.time = next;
             boolean steady = state.pending.isEmpty() || state.pending.get(0).time() > next;
             boolean shaken = Faults.nextShake(state.faults, state.time - 1) == state.time;
-            List<Reaction.Command> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
+            List<Reaction.Order> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
             if (!steady || shaken || !felt.isEmpty() || physics.standsOut(state)) {
                 settle(felt);
             } else {
@@ -311,7 +311,7 @@ public final class Bench {
      * @param time from {@link #earliest()} to {@link #now()}
      */
     public void rewindTo(long time) {
-        History.Instant instant = history.cutAfter(checked(time));
+        History.Entry instant = history.cutAfter(checked(time));
         story.cut(instant.storyLength());
         state.restore(instant.state());
         solution = instant.solution();
@@ -343,8 +343,8 @@ public final class Bench {
     }
 
     /** Lets everything happen that is due now, until the instant is over. */
-    private void settle(List<Reaction.Command> felt) {
-        List<Reaction.Command> waiting = felt;
+    private void settle(List<Reaction.Order> felt) {
+        List<Reaction.Order> waiting = felt;
         do {
             boolean heat = !waiting.isEmpty();
             carryOut(waiting, heat ? tellOfHeat(waiting) : story.length() - 1);
@@ -378,16 +378,16 @@ public final class Bench {
         deed.command().ifPresent(command -> carryOut(List.of(command), line));
     }
 
-    private void carryOut(List<Reaction.Command> commands, int line) {
-        for (Reaction.Command command : commands) {
+    private void carryOut(List<Reaction.Order> commands, int line) {
+        for (Reaction.Order command : commands) {
             state.openedItself.set(command.part(), command.byItself());
             command(command.part(), command.position(), line);
         }
     }
 
-    private int tellOfHeat(List<Reaction.Command> felt) {
+    private int tellOfHeat(List<Reaction.Order> felt) {
         int line = story.length() - 1;
-        for (Reaction.Command command : felt) {
+        for (Reaction.Order command : felt) {
             if (command.byItself()) {
                 line = tell(narrator.heated(command.part(), command.position()), OptionalInt.empty());
             }

@@ -55,7 +55,7 @@ final class Controllers {
     }
 
     /** What a controller does by itself: words for the story, and its outputs if they are told something else. */
-    record Deed(List<String> words, Optional<Reaction.Command> command) {
+    record Deed(List<String> words, Optional<Reaction.Order> command) {
         static final Deed NONE = new Deed(List.of(), Optional.empty());
     }
 
@@ -81,7 +81,7 @@ final class Controllers {
         String why = powered ? "" : ", for it has no supply";
         return new Deed(
                 List.of(tag() + " no longer scans" + why + ": all its outputs go off"),
-                Optional.of(new Reaction.Command(index, state.commanded[index] & 1, false)));
+                Optional.of(new Reaction.Order(index, state.commanded[index] & 1, false)));
     }
 
     private void feelInputs(RunState state, Solution solution, int cause) {
@@ -138,7 +138,7 @@ final class Controllers {
                 ? Deed.NONE
                 : new Deed(
                         List.of(tag() + "'s program " + told(state.commanded[index], told)),
-                        Optional.of(new Reaction.Command(index, told, false)));
+                        Optional.of(new Reaction.Order(index, told, false)));
     }
 
     /** The places of the program's inputs that read 1. */

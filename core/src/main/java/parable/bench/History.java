@@ -7,14 +7,14 @@ import parable.network.Solution;
 /** The past of a run: the state after everything that happened at one time, for each time at which anything did. */
 final class History {
 
-    private final List<Instant> instants = new ArrayList<>();
+    private final List<Entry> instants = new ArrayList<>();
 
     /**
      * A past state.
      *
      * @param storyLength how long the story was by then
      */
-    record Instant(RunState state, Solution solution, int storyLength) {}
+    record Entry(RunState state, Solution solution, int storyLength) {}
 
     /** Keeps the present; what was kept for the same time before gives way to it. */
     void add(RunState state, Solution solution, int storyLength) {
@@ -22,7 +22,7 @@ final class History {
         if (last >= 0 && instants.get(last).state.time == state.time) {
             instants.remove(last);
         }
-        instants.add(new Instant(state.copy(), solution, storyLength));
+        instants.add(new Entry(state.copy(), solution, storyLength));
     }
 
     /** Takes over another past. */
@@ -51,12 +51,12 @@ final class History {
     }
 
     /** The last state at or before a time; the first if there is none. */
-    Instant at(long time) {
+    Entry at(long time) {
         return instants.get(indexAt(time));
     }
 
     /** Forgets what came after a time, and returns what is last then. */
-    Instant cutAfter(long time) {
+    Entry cutAfter(long time) {
         int index = indexAt(time);
         instants.subList(index + 1, instants.size()).clear();
         return instants.get(index);

@@ -52,7 +52,7 @@ public final class Meter {
      * @param text the display, or the reason why it shows nothing
      * @param value the number in V or ohms; empty if there is none
      */
-    public record Reading(String text, Optional<Double> value) {}
+    public record Display(String text, Optional<Double> value) {}
 
     Meter(Solution solution, InducedVoltages induced, Supplier<TerminalCurrents> currents) {
         this.network = solution.network();
@@ -69,7 +69,7 @@ public final class Meter {
     }
 
     /** What the meter shows with its probes on these places. */
-    public Reading read(Range range, String red, String black) {
+    public Display read(Range range, String red, String black) {
         if (range == Range.AMPERES) {
             return amperes(red);
         }
@@ -88,7 +88,7 @@ public final class Meter {
         };
     }
 
-    private Reading amperes(String place) {
+    private Display amperes(String place) {
         int colon = place.indexOf(':');
         if (colon < 0) {
             return refused("the clamp goes around one wire: put the red probe on a terminal such as K1:2");
@@ -96,20 +96,20 @@ public final class Meter {
         Terminal terminal = new Terminal(place.substring(0, colon), place.substring(colon + 1));
         return currents.get()
                 .amperesAt(terminal)
-                .map(amperes -> new Reading(
+                .map(amperes -> new Display(
                         String.format(Locale.ROOT, amperes < 1 ? "%.3f A" : "%.1f A", amperes), Optional.of(amperes)))
                 .orElseGet(() -> refused("the sheet has no terminal " + place));
     }
 
-    private Reading ohms(int one, int other) {
+    private Display ohms(int one, int other) {
         if (isLive(one) || isLive(other) || induced.withoutStray(other, one).rms() > LIVE) {
             return refused("refused: the circuit is live; ohms only when it is proved dead");
         }
         double ohms = solution.resistance(one, other);
         if (Double.isInfinite(ohms)) {
-            return new Reading("open", Optional.of(ohms));
+            return new Display("open", Optional.of(ohms));
         }
-        return ohms < CONTINUITY ? new Reading("0.0 \u03a9, joined", Optional.of(0.0)) : shown(ohms, "\u03a9");
+        return ohms < CONTINUITY ? new Display("0.0 \u03a9, joined", Optional.of(0.0)) : shown(ohms, "\u03a9");
     }
 
     private boolean isLive(int node) {
@@ -117,12 +117,12 @@ public final class Meter {
         return state == NodeState.LIVE || state == NodeState.LIVE_THROUGH_LOAD || state == NodeState.SHORTED;
     }
 
-    private static Reading refused(String why) {
-        return new Reading(why, Optional.empty());
+    private static Display refused(String why) {
+        return new Display(why, Optional.empty());
     }
 
-    private static Reading shown(double value, String unit) {
+    private static Display shown(double value, String unit) {
         double rounded = Math.abs(value) < 0.05 ? 0 : value;
-        return new Reading(String.format(Locale.ROOT, "%.1f %s", rounded, unit), Optional.of(value));
+        return new Display(String.format(Locale.ROOT, "%.1f %s", rounded, unit), Optional.of(value));
     }
 }

@@ -9,7 +9,7 @@ import parable.parts.Excitation;
  */
 final class PhysicalState {
 
-    private static final Excitation DEAD = new Excitation.Dead();
+    private static final Excitation DEAD = new Excitation.Unfed();
 
     /** Up to when the speeds are worked out, in microseconds, a multiple of a millisecond. */
     long steppedTo;

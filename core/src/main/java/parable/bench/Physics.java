@@ -214,8 +214,8 @@ final class Physics {
     }
 
     /** Goes on to the present time of the state, which is what {@link #next} said; returns the devices that move. */
-    List<Reaction.Command> goOn(RunState state) {
-        List<Reaction.Command> commands = new ArrayList<>();
+    List<Reaction.Order> goOn(RunState state) {
+        List<Reaction.Order> commands = new ArrayList<>();
         if (state.physical.unsteady) {
             step(state);
             for (int index : speedSwitches) {
@@ -227,14 +227,14 @@ final class Physics {
                 Heater heater = rig.heater(index, state);
                 boolean tripped = isTripped(state, index);
                 settleHeat(state, index, state.time);
-                commands.add(new Reaction.Command(index, tripped ? 0 : heater.tripPosition(), true));
+                commands.add(new Reaction.Order(index, tripped ? 0 : heater.tripPosition(), true));
             }
         }
         for (int guard : guards) {
             if (opening(state, guard) <= state.time) {
                 state.physical.heat[guard] = 0;
                 state.physical.heatTime[guard] = state.time;
-                commands.add(new Reaction.Command(guard, 0, true));
+                commands.add(new Reaction.Order(guard, 0, true));
             }
         }
         return commands;
@@ -280,7 +280,7 @@ final class Physics {
         return turning != Turning.NONE && turning != Turning.BRAKED;
     }
 
-    private void feelSpeed(RunState state, int index, List<Reaction.Command> commands) {
+    private void feelSpeed(RunState state, int index, List<Reaction.Order> commands) {
         Drive.BySpeed by = (Drive.BySpeed) rig.parts.get(index).drive();
         double speed = rig.network
                 .assembly()
@@ -289,7 +289,7 @@ final class Physics {
                 .orElse(0.0);
         int position = speed > by.threshold() ? 1 : 0;
         if (position != state.commanded[index]) {
-            commands.add(new Reaction.Command(index, position, false));
+            commands.add(new Reaction.Order(index, position, false));
         }
     }
 

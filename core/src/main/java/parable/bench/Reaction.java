@@ -29,7 +29,7 @@ final class Reaction {
     private static final double TOUCHABLE = 50;
 
     private final List<String> words = new ArrayList<>();
-    private final List<Command> commands = new ArrayList<>();
+    private final List<Order> commands = new ArrayList<>();
     private final List<Integer> timersFed = new ArrayList<>();
     private final List<Integer> timersReleased = new ArrayList<>();
 
@@ -38,7 +38,7 @@ final class Reaction {
      *
      * @param byItself true if a protective device opens
      */
-    record Command(int part, int position, boolean byItself) {}
+    record Order(int part, int position, boolean byItself) {}
 
     private Reaction(Rig rig, RunState state, Solution after) {
         this.rig = rig;
@@ -61,7 +61,7 @@ final class Reaction {
         if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
             reaction.tellOf(after.shorts().get(0));
             after.shorts().forEach(reaction::protect);
-            if (reaction.commands.stream().noneMatch(Command::byItself)) {
+            if (reaction.commands.stream().noneMatch(Order::byItself)) {
                 reaction.words.add("nothing in its way can open it");
             }
         }
@@ -91,7 +91,7 @@ final class Reaction {
     }
 
     /** The devices that go to another position. */
-    List<Command> commands() {
+    List<Order> commands() {
         return commands;
     }
 
@@ -125,7 +125,7 @@ final class Reaction {
 
     private void set(int part, boolean timer, int position) {
         if (!timer) {
-            commands.add(new Command(part, position, false));
+            commands.add(new Order(part, position, false));
         } else {
             (position == 1 ? timersFed : timersReleased).add(part);
         }
@@ -138,10 +138,10 @@ final class Reaction {
             double share = rig.shareOfRated(part, load, after);
             if (role == LoadRole.SHUNT_RELEASE && share >= SHUNT_OPENS) {
                 words.add(breaker.tag() + "'s shunt trip gets " + volts(part, load));
-                commands.add(new Command(part, 0, true));
+                commands.add(new Order(part, 0, true));
             } else if (role == LoadRole.UNDERVOLTAGE_RELEASE && share < UNDERVOLTAGE_OPENS) {
                 words.add(breaker.tag() + "'s undervoltage release has no voltage");
-                commands.add(new Command(part, 0, true));
+                commands.add(new Order(part, 0, true));
             }
         }
     }
@@ -206,7 +206,7 @@ final class Reaction {
         protective.stream()
                 .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
                 .filter(part -> commands.stream().noneMatch(command -> command.part == part))
-                .forEach(part -> commands.add(new Command(part, tripPosition(part), true)));
+                .forEach(part -> commands.add(new Order(part, tripPosition(part), true)));
     }
 
     private int tripPosition(int part) {

@@ -76,7 +76,7 @@ final class ChangeoverRule implements Rule {
     }
 
     private static void addWire(RungItem item, Set<String> wires) {
-        if (item instanceof RungItem.Point point) {
+        if (item instanceof RungItem.NamedPoint point) {
             wires.add(point.name());
         }
     }

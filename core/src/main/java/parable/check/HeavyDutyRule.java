@@ -54,7 +54,7 @@ final class HeavyDutyRule implements Rule {
     private static Set<String> jogged(Study study) {
         Set<String> held = new HashSet<>();
         Set<String> stays = new HashSet<>();
-        for (Rehearsal rehearsal : study.rehearsals()) {
+        for (StartTrial rehearsal : study.rehearsals()) {
             boolean button = rehearsal
                     .start()
                     .flatMap(study.assembly()::part)

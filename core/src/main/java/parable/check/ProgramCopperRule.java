@@ -102,8 +102,8 @@ final class ProgramCopperRule implements Rule {
                 .flatMap(moved -> program.coils(moved.output().name()).stream())
                 .flatMap(n -> program.ways(program.program().networks().get(n)).stream())
                 .flatMap(List::stream)
-                .filter(Logic.Contact.class::isInstance)
-                .map(Logic.Contact.class::cast)
+                .filter(Logic.LadderContact.class::isInstance)
+                .map(Logic.LadderContact.class::cast)
                 .anyMatch(contact ->
                         contact.closed() && others.contains(contact.operand().variable())
                                 || program.passesWhileIn(contact, other)

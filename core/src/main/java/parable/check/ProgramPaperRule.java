@@ -152,8 +152,8 @@ final class ProgramPaperRule implements Rule {
     /** Whether a way leads through an output's own bit and through no contact of a relay or contactor that reports. */
     private static boolean holdsBlindly(ProgramStudy program, List<Logic> way, String output) {
         List<String> bits = way.stream()
-                .filter(Logic.Contact.class::isInstance)
-                .map(part -> ((Logic.Contact) part).operand().variable())
+                .filter(Logic.LadderContact.class::isInstance)
+                .map(part -> ((Logic.LadderContact) part).operand().variable())
                 .toList();
         return bits.stream().anyMatch(output::equalsIgnoreCase)
                 && bits.stream().noneMatch(bit -> program.source(bit)

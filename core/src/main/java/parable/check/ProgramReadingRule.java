@@ -8,8 +8,8 @@ import java.util.Set;
 import parable.parts.ControllerField;
 import parable.parts.Part;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
+import parable.program.ProgramNetwork;
 import parable.program.Variable;
 
 /**
@@ -23,14 +23,14 @@ final class ProgramReadingRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         ProgramStudy.of(study).ifPresent(program -> program.moved().forEach(moved -> {
             for (int n : program.coils(moved.output().name())) {
-                Network network = program.program().networks().get(n);
+                ProgramNetwork network = program.program().networks().get(n);
                 boolean starts = network.end() instanceof NetworkEnd.Coil coil
                         && (coil.kind() == NetworkEnd.Coil.Kind.NORMAL || coil.kind() == NetworkEnd.Coil.Kind.SET);
                 List<List<Logic>> ways = starts ? program.ways(network) : List.of();
                 for (List<Logic> way : ways) {
                     way.stream()
-                            .filter(Logic.Contact.class::isInstance)
-                            .map(Logic.Contact.class::cast)
+                            .filter(Logic.LadderContact.class::isInstance)
+                            .map(Logic.LadderContact.class::cast)
                             .filter(contact -> !passesOnceTold(ways, way, contact, moved.output()))
                             .forEach(contact -> look(program, moved, contact, findings));
                 }
@@ -41,8 +41,8 @@ final class ProgramReadingRule implements Rule {
 
     /** Whether the same way, with the output itself instead of a contact, lets pass too: then the contact only keeps it from being told anew. */
     private static boolean passesOnceTold(
-            List<List<Logic>> ways, List<Logic> way, Logic.Contact contact, Variable output) {
-        Logic told = new Logic.Contact(new Logic.Operand(output.name(), false), false);
+            List<List<Logic>> ways, List<Logic> way, Logic.LadderContact contact, Variable output) {
+        Logic told = new Logic.LadderContact(new Logic.Operand(output.name(), false), false);
         Set<Logic> others = new HashSet<>(way);
         others.remove(contact);
         return ways.stream()
@@ -52,7 +52,7 @@ final class ProgramReadingRule implements Rule {
     }
 
     private static void look(
-            ProgramStudy program, ProgramStudy.Moved moved, Logic.Contact contact, List<Finding> findings) {
+            ProgramStudy program, ProgramStudy.Moved moved, Logic.LadderContact contact, List<Finding> findings) {
         String bit = contact.operand().variable();
         Optional<ControllerField.Source> stop = program.source(bit).filter(ProgramStudy::isStop);
         if (stop.isPresent() && contact.closed()) {

@@ -7,8 +7,8 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import parable.parts.Family;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
+import parable.program.ProgramNetwork;
 
 /** {@code plc-seal-around-stop}: the branch that holds a contactor in leads around a stop that the start leads through. */
 final class ProgramSealRule implements Rule {
@@ -18,7 +18,7 @@ final class ProgramSealRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         ProgramStudy.of(study).ifPresent(program -> program.moved().forEach(moved -> {
             for (int n : program.coils(moved.output().name())) {
-                Network network = program.program().networks().get(n);
+                ProgramNetwork network = program.program().networks().get(n);
                 if (network.end() instanceof NetworkEnd.Coil coil && coil.kind() == NetworkEnd.Coil.Kind.NORMAL) {
                     look(program, moved, program.ways(network), findings);
                 }
@@ -53,8 +53,8 @@ final class ProgramSealRule implements Rule {
 
     private static Set<String> stops(ProgramStudy program, List<Logic> way) {
         return way.stream()
-                .filter(Logic.Contact.class::isInstance)
-                .map(part -> ((Logic.Contact) part).operand().variable())
+                .filter(Logic.LadderContact.class::isInstance)
+                .map(part -> ((Logic.LadderContact) part).operand().variable())
                 .filter(bit -> program.source(bit)
                         .filter(ProgramStudy::isStop)
                         .filter(source -> source.part().family() != Family.OVERLOAD_RELAY)
@@ -65,8 +65,8 @@ final class ProgramSealRule implements Rule {
     /** Whether a way goes through the output itself or through a contact of its contactor that conducts while it is in. */
     private static boolean holds(ProgramStudy program, ProgramStudy.Moved moved, List<Logic> way) {
         return way.stream()
-                .filter(Logic.Contact.class::isInstance)
-                .map(Logic.Contact.class::cast)
+                .filter(Logic.LadderContact.class::isInstance)
+                .map(Logic.LadderContact.class::cast)
                 .anyMatch(contact -> !contact.closed()
                                 && contact.operand()
                                         .variable()

@@ -16,9 +16,9 @@ import parable.parts.Family;
 import parable.parts.Part;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
+import parable.program.ProgramNetwork;
 import parable.program.Variable;
 
 /** A program as the rules look at it: which field contact a bit stands for, which contactor an output moves, which ways lead to a coil. */
@@ -123,7 +123,7 @@ final class ProgramStudy {
      * The ways through a network, with inner bits that one coil alone writes replaced by what is before that coil. A bit of an output stays: what
      * it was told the scan before is a thing of its own.
      */
-    List<List<Logic>> ways(Network network) {
+    List<List<Logic>> ways(ProgramNetwork network) {
         return expanded(network.logic(), new HashSet<>(Set.of(key(network.end().variable()))))
                 .ways(MOST_WAYS);
     }
@@ -142,7 +142,7 @@ final class ProgramStudy {
                     .map(part -> expanded(part, within))
                     .toList());
         }
-        if (logic instanceof Logic.Contact contact
+        if (logic instanceof Logic.LadderContact contact
                 && !contact.closed()
                 && !contact.operand().output()
                 && !isOutput(contact.operand().variable())
@@ -159,7 +159,7 @@ final class ProgramStudy {
     }
 
     /** Whether a contact instruction lets pass while the contactor is in, by its feedback; empty if it reads something else. */
-    Optional<Boolean> passesWhileIn(Logic.Contact instruction, Part contactor) {
+    Optional<Boolean> passesWhileIn(Logic.LadderContact instruction, Part contactor) {
         return source(instruction.operand().variable())
                 .filter(source -> source.part().equals(contactor))
                 .map(source -> source.contact().isNormallyClosed() == instruction.closed());

@@ -14,7 +14,7 @@ final class RestartRule implements Rule {
     public List<Finding> findings(Study study) {
         boolean declared = study.assembly().sheet().duty() == Duty.AUTOMATIC_RESTART;
         List<Finding> findings = new ArrayList<>();
-        for (Rehearsal rehearsal : study.rehearsals()) {
+        for (StartTrial rehearsal : study.rehearsals()) {
             if (!rehearsal.afterPowerReturned().isEmpty()) {
                 String motors = Words.and(rehearsal.afterPowerReturned());
                 findings.add(new Finding(
@@ -26,7 +26,7 @@ final class RestartRule implements Rule {
                         "Somebody may have a hand in the machine. A start that springs back, with a seal-in, lets go when power"
                                 + " fails; where a restart harms nobody, declare the duty automatic restart."));
             }
-            for (Rehearsal.Stop stop : rehearsal.stops()) {
+            for (StartTrial.Stop stop : rehearsal.stops()) {
                 if (!stop.afterwards().isEmpty()) {
                     findings.add(new Finding(
                             "restarts-when-reset",

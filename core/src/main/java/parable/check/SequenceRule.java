@@ -29,7 +29,7 @@ final class SequenceRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         Set<String> pulledIn = new LinkedHashSet<>();
         boolean shorted = false;
-        for (Rehearsal rehearsal : study.rehearsals()) {
+        for (StartTrial rehearsal : study.rehearsals()) {
             pulledIn.addAll(rehearsal.pulledIn());
             shorted |= rehearsal.shortedBy().isPresent();
             rehearsal.begun().forEach((motor, first) -> {

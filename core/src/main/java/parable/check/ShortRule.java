@@ -9,7 +9,7 @@ final class ShortRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         return study.rehearsals().stream()
-                .map(Rehearsal::shortedBy)
+                .map(StartTrial::shortedBy)
                 .flatMap(Optional::stream)
                 .map(told -> new Finding(
                         "short-when-tried",

@@ -62,7 +62,7 @@ final class StartRule implements Rule {
     }
 
     /** Two buttons that must be held together are right for two hands, and a mistake where either alone is to start. */
-    private static void inSeries(Study study, Rehearsal rehearsal, List<Finding> findings) {
+    private static void inSeries(Study study, StartTrial rehearsal, List<Finding> findings) {
         boolean twoHands = study.assembly().sheet().duty() == Duty.JOGGING;
         if (!rehearsal.besides().isEmpty() && !rehearsal.held().isEmpty() && !twoHands) {
             List<String> buttons = new ArrayList<>(rehearsal.besides());

@@ -24,9 +24,9 @@ final class StopRule implements Rule {
         Map<String, Set<String>> notStopped = new HashMap<>();
         Set<String> stoppable = new TreeSet<>();
         Set<String> running = new TreeSet<>();
-        for (Rehearsal rehearsal : study.rehearsals()) {
+        for (StartTrial rehearsal : study.rehearsals()) {
             running.addAll(rehearsal.after());
-            for (Rehearsal.Stop stop : rehearsal.stops()) {
+            for (StartTrial.Stop stop : rehearsal.stops()) {
                 Set<String> gone = new TreeSet<>(rehearsal.after());
                 gone.removeAll(stop.stillDriven());
                 stopped.computeIfAbsent(stop.tag(), any -> new TreeSet<>()).addAll(gone);

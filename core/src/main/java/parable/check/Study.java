@@ -38,7 +38,7 @@ final class Study {
     private final List<Integer> outsideSides;
     private final Network network;
     private final BitSet allSources = new BitSet();
-    private Optional<List<Rehearsal>> rehearsals = Optional.empty();
+    private Optional<List<StartTrial>> rehearsals = Optional.empty();
     private Optional<RunningWays> runningWays = Optional.empty();
 
     /** Throws a {@link CancellationException} from a try that is cancelled. */
@@ -119,9 +119,9 @@ final class Study {
     }
 
     /** How the starter behaves when it is tried in the usual ways; tried once, when first asked for. */
-    List<Rehearsal> rehearsals() {
+    List<StartTrial> rehearsals() {
         if (rehearsals.isEmpty()) {
-            rehearsals = Optional.of(new Rehearsing(assembly, cancelled).all());
+            rehearsals = Optional.of(new StartTrials(assembly, cancelled).all());
         }
         return rehearsals.get();
     }
@@ -137,8 +137,8 @@ final class Study {
     /** The tags of the motors that a stop was seen to stop when the starter was tried. */
     Set<String> stoppedBy(Part stop) {
         Set<String> stopped = new LinkedHashSet<>();
-        for (Rehearsal rehearsal : rehearsals()) {
-            for (Rehearsal.Stop tried : rehearsal.stops()) {
+        for (StartTrial rehearsal : rehearsals()) {
+            for (StartTrial.Stop tried : rehearsal.stops()) {
                 if (tried.tag().equals(stop.tag())) {
                     stopped.addAll(rehearsal.after());
                     stopped.removeAll(tried.stillDriven());
@@ -150,7 +150,7 @@ final class Study {
 
     /** The start that drives one of these motors although a stop is held, as it was tried; empty if none does. */
     Optional<String> startPassing(Part stop, Set<String> motors) {
-        return new Rehearsing(assembly, cancelled).passing(stop, motors);
+        return new StartTrials(assembly, cancelled).passing(stop, motors);
     }
 
     /** The contacts that are closed if each is closed for which this holds. */

@@ -35,7 +35,7 @@ public final class Nodes {
     /** The nodes of this sheet; a sheet without rungs has only its rails. */
     public static Nodes of(Sheet sheet) {
         Joining joining = new Joining();
-        sheet.rails().forEach(rail -> joining.add(new RungItem.Point(rail.name(), true)));
+        sheet.rails().forEach(rail -> joining.add(new RungItem.NamedPoint(rail.name(), true)));
         Stream.concat(sheet.control().stream(), sheet.power().stream()).forEach(joining::add);
         return joining.nodes(sheet.rails());
     }
@@ -94,7 +94,7 @@ public final class Nodes {
         }
 
         private static Object end(RungItem item) {
-            return item instanceof RungItem.Landing landing ? landing.terminal() : item;
+            return item instanceof RungItem.TerminalEnd landing ? landing.terminal() : item;
         }
 
         private int root(int id) {
@@ -110,11 +110,11 @@ public final class Nodes {
         private void joinByNumber(List<Rail> rails) {
             Map<String, Integer> railOf = new HashMap<>();
             for (Rail rail : rails) {
-                int node = add(new RungItem.Point(rail.name(), true));
+                int node = add(new RungItem.NamedPoint(rail.name(), true));
                 join(railOf.computeIfAbsent(rail.number(), any -> node), node);
             }
             for (Object key : List.copyOf(keys)) {
-                if (key instanceof RungItem.Point point && !point.rail() && railOf.containsKey(point.name())) {
+                if (key instanceof RungItem.NamedPoint point && !point.rail() && railOf.containsKey(point.name())) {
                     join(railOf.get(point.name()), add(point));
                 }
             }
@@ -142,8 +142,8 @@ public final class Nodes {
             Set<String> taken = new HashSet<>();
             rails.forEach(rail -> taken.add(rail.number()));
             keys.stream()
-                    .filter(key -> key instanceof RungItem.Point point && !point.rail())
-                    .forEach(key -> taken.add(((RungItem.Point) key).name()));
+                    .filter(key -> key instanceof RungItem.NamedPoint point && !point.rail())
+                    .forEach(key -> taken.add(((RungItem.NamedPoint) key).name()));
             List<Node> nodes = new ArrayList<>();
             for (List<Object> joined : members) {
                 nodes.add(node(joined, rails, taken));
@@ -159,7 +159,7 @@ public final class Nodes {
             for (Object key : joined) {
                 if (key instanceof Terminal terminal) {
                     terminals.add(terminal);
-                } else if (key instanceof RungItem.Point point) {
+                } else if (key instanceof RungItem.NamedPoint point) {
                     names.add(point.name());
                     number = number.or(() -> Optional.of(numberOf(point, rails)));
                 }
@@ -167,7 +167,7 @@ public final class Nodes {
             return new Node(number.orElseGet(() -> lowestFree(taken)), names, terminals);
         }
 
-        private static String numberOf(RungItem.Point point, List<Rail> rails) {
+        private static String numberOf(RungItem.NamedPoint point, List<Rail> rails) {
             return rails.stream()
                     .filter(rail -> point.rail() && rail.name().equals(point.name()))
                     .map(Rail::number)

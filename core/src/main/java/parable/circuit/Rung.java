@@ -33,7 +33,7 @@ public record Rung(List<RungItem> items, String remark) {
             if (end && items.get(i) instanceof RungItem.Passage passage) {
                 throw new IllegalArgumentException("a rung cannot end in mid-air at " + passage.text());
             }
-            if (!end && items.get(i) instanceof RungItem.Landing landing) {
+            if (!end && items.get(i) instanceof RungItem.TerminalEnd landing) {
                 throw new IllegalArgumentException(landing.text() + " can only begin or end a rung");
             }
         }
@@ -45,13 +45,13 @@ public record Rung(List<RungItem> items, String remark) {
             if (item instanceof RungItem.Passage passage) {
                 return Stream.of(passage.lineSide(), passage.returnSide());
             }
-            return item instanceof RungItem.Landing landing ? Stream.of(landing.terminal()) : Stream.of();
+            return item instanceof RungItem.TerminalEnd landing ? Stream.of(landing.terminal()) : Stream.of();
         });
     }
 
     /** The points named on this rung, from the line side to the return side. */
-    public Stream<RungItem.Point> points() {
-        return items.stream().filter(RungItem.Point.class::isInstance).map(RungItem.Point.class::cast);
+    public Stream<RungItem.NamedPoint> points() {
+        return items.stream().filter(RungItem.NamedPoint.class::isInstance).map(RungItem.NamedPoint.class::cast);
     }
 
     /** This rung with its items changed; the same object if none of them becomes another, so that what is known of it stays known. */
@@ -71,8 +71,8 @@ public record Rung(List<RungItem> items, String remark) {
             Terminal to = names.of(new Terminal(passage.tag(), passage.to()));
             return new RungItem.Passage(from.tag(), from.marking(), to.marking());
         }
-        if (item instanceof RungItem.Landing landing) {
-            return new RungItem.Landing(names.of(landing.terminal()));
+        if (item instanceof RungItem.TerminalEnd landing) {
+            return new RungItem.TerminalEnd(names.of(landing.terminal()));
         }
         return item;
     }

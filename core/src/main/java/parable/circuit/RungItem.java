@@ -15,8 +15,8 @@ public sealed interface RungItem {
      * @param name the rail's name or the wire number, without the {@code @}
      * @param rail true if it is one of the sheet's rails
      */
-    record Point(String name, boolean rail) implements RungItem {
-        public Point {
+    record NamedPoint(String name, boolean rail) implements RungItem {
+        public NamedPoint {
             Objects.requireNonNull(name, "name");
         }
 
@@ -61,8 +61,8 @@ public sealed interface RungItem {
      *
      * @param terminal the terminal it lands on
      */
-    record Landing(Terminal terminal) implements RungItem {
-        public Landing {
+    record TerminalEnd(Terminal terminal) implements RungItem {
+        public TerminalEnd {
             Objects.requireNonNull(terminal, "terminal");
         }
 

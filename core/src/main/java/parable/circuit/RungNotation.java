@@ -63,14 +63,14 @@ public final class RungNotation {
         }
         Matcher landing = LANDING.matcher(word);
         if (landing.matches()) {
-            return new RungItem.Landing(new Terminal(landing.group(1), landing.group(2)));
+            return new RungItem.TerminalEnd(new Terminal(landing.group(1), landing.group(2)));
         }
         Matcher point = POINT.matcher(word);
         if (point.matches()) {
-            return new RungItem.Point(point.group(1), false);
+            return new RungItem.NamedPoint(point.group(1), false);
         }
         if (rails.contains(word)) {
-            return new RungItem.Point(word, true);
+            return new RungItem.NamedPoint(word, true);
         }
         throw new RungSyntaxException(
                 column,

@@ -24,7 +24,7 @@ public final class Structure {
     public static Sheet inSeries(Sheet sheet, Place at, boolean after, RungItem.Passage passage) throws EditException {
         passageAt(sheet, at);
         List<RungItem> items = new ArrayList<>(rung(sheet, at).items());
-        RungItem.Point between = new RungItem.Point(freeNumber(sheet), false);
+        RungItem.NamedPoint between = new RungItem.NamedPoint(freeNumber(sheet), false);
         items.addAll(after ? at.item() + 1 : at.item(), after ? List.of(between, passage) : List.of(passage, between));
         return replaced(sheet, at, items);
     }
@@ -66,7 +66,7 @@ public final class Structure {
         List<RungItem> items = new ArrayList<>(rung(sheet, at).items());
         int beside = after ? at.item() + 1 : at.item() - 1;
         if (items.get(beside) instanceof RungItem.Passage) {
-            items.add(after ? at.item() + 1 : at.item(), new RungItem.Point(freeNumber(sheet), false));
+            items.add(after ? at.item() + 1 : at.item(), new RungItem.NamedPoint(freeNumber(sheet), false));
             return replaced(sheet, at, items);
         }
         return sheet;
@@ -92,11 +92,11 @@ public final class Structure {
         RungItem before = items.get(at.item() - 1);
         RungItem after = items.get(at.item() + 1);
         items.remove(at.item());
-        if (!(before instanceof RungItem.Point one) || !(after instanceof RungItem.Point other)) {
+        if (!(before instanceof RungItem.NamedPoint one) || !(after instanceof RungItem.NamedPoint other)) {
             return replaced(sheet, at, items);
         }
-        RungItem.Point kept = isKept(sheet, other, one) ? other : one;
-        RungItem.Point gone = kept.equals(other) ? one : other;
+        RungItem.NamedPoint kept = isKept(sheet, other, one) ? other : one;
+        RungItem.NamedPoint gone = kept.equals(other) ? one : other;
         items.remove(kept.equals(one) ? at.item() : at.item() - 1);
         return joined(replaced(sheet, at, items), gone, kept);
     }
@@ -128,7 +128,7 @@ public final class Structure {
     }
 
     /** Whether of two points that become one this one gives its name: a rail, else one with branches, else the older. */
-    private static boolean isKept(Sheet sheet, RungItem.Point point, RungItem.Point other) {
+    private static boolean isKept(Sheet sheet, RungItem.NamedPoint point, RungItem.NamedPoint other) {
         if (point.rail() || other.rail()) {
             return point.rail();
         }
@@ -137,16 +137,16 @@ public final class Structure {
         return branches != othersBranches ? branches : number(point) < number(other);
     }
 
-    private static long uses(Sheet sheet, RungItem.Point point) {
+    private static long uses(Sheet sheet, RungItem.NamedPoint point) {
         return sheet.rungs().flatMap(Rung::points).filter(point::equals).count();
     }
 
-    private static int number(RungItem.Point point) {
+    private static int number(RungItem.NamedPoint point) {
         return point.name().matches("\\d{1,6}") ? Integer.parseInt(point.name()) : 0;
     }
 
     /** The sheet in which a point has become another, wherever it is written. */
-    private static Sheet joined(Sheet sheet, RungItem.Point gone, RungItem.Point kept) {
+    private static Sheet joined(Sheet sheet, RungItem.NamedPoint gone, RungItem.NamedPoint kept) {
         Sheet joined = sheet;
         for (Circuit circuit : Circuit.values()) {
             joined = joined.withRungs(

@@ -73,7 +73,7 @@ public final class WireNumbers {
     private static List<String> plain(Rung rung) {
         return rung.points()
                 .filter(point -> !point.rail() && point.name().matches(PLAIN))
-                .map(RungItem.Point::name)
+                .map(RungItem.NamedPoint::name)
                 .toList();
     }
 
@@ -114,8 +114,8 @@ public final class WireNumbers {
     }
 
     private static RungItem changed(RungItem item, Map<String, String> numbers) {
-        return item instanceof RungItem.Point point && !point.rail() && numbers.containsKey(point.name())
-                ? new RungItem.Point(numbers.get(point.name()), false)
+        return item instanceof RungItem.NamedPoint point && !point.rail() && numbers.containsKey(point.name())
+                ? new RungItem.NamedPoint(numbers.get(point.name()), false)
                 : item;
     }
 }

@@ -51,7 +51,7 @@ public record Completion(String word, String words) {
         Set<String> points = new LinkedHashSet<>();
         sheet.control().forEach(rung -> rung.points()
                 .filter(point -> !point.rail())
-                .map(RungItem.Point::text)
+                .map(RungItem.NamedPoint::text)
                 .forEach(points::add));
         points.forEach(point -> all.add(new Completion(point, "wire " + point.substring(1))));
     }

@@ -132,14 +132,14 @@ public record TypedRung(Rung rung, Sheet sheet) {
             }
         }
 
-        private RungItem.Point freshPoint() {
+        private RungItem.NamedPoint freshPoint() {
             Sheet counted = before;
             if (!items.isEmpty() || !given.isEmpty()) {
                 counted = before.withRails(withGiven());
             }
             String number = Structure.freeNumber(counted);
             given.add(number);
-            return new RungItem.Point(number, false);
+            return new RungItem.NamedPoint(number, false);
         }
 
         /** The rails, and as if they were rails the numbers that this rung has used already. */
@@ -147,8 +147,8 @@ public record TypedRung(Rung rung, Sheet sheet) {
             List<Rail> all = new ArrayList<>(before.rails());
             given.forEach(number -> all.add(new Rail("given " + number, number)));
             items.stream()
-                    .filter(item -> item instanceof RungItem.Point point && !point.rail())
-                    .map(item -> ((RungItem.Point) item).name())
+                    .filter(item -> item instanceof RungItem.NamedPoint point && !point.rail())
+                    .map(item -> ((RungItem.NamedPoint) item).name())
                     .forEach(number -> all.add(new Rail("used " + number, number)));
             return all;
         }

@@ -70,7 +70,7 @@ public final class Drawing {
     public Optional<String> wireNear(double x, double y, double within) {
         return wires().filter(wire -> wire.distance(x, y) <= within)
                 .min(Comparator.comparingDouble(wire -> wire.distance(x, y)))
-                .map(Mark.Wire::number);
+                .map(Mark.WireLine::number);
     }
 
     /** What stands on a rung at a point, empty if nothing does. */
@@ -123,8 +123,8 @@ public final class Drawing {
                 .findFirst();
     }
 
-    private Stream<Mark.Wire> wires() {
-        return allMarks().filter(Mark.Wire.class::isInstance).map(Mark.Wire.class::cast);
+    private Stream<Mark.WireLine> wires() {
+        return allMarks().filter(Mark.WireLine.class::isInstance).map(Mark.WireLine.class::cast);
     }
 
     /** The drawing together with more that was drawn to the right of it. */

@@ -24,7 +24,7 @@ final class LadderParts {
      *
      * @param node the node that a point of a rung is on
      */
-    static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.Point> node) {
+    static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.NamedPoint> node) {
         int[] supply = new int[rungs.size()];
         Map<Integer, Integer> lastRungOn = new HashMap<>();
         Map<Integer, Integer> groupOf = new HashMap<>();

@@ -74,7 +74,7 @@ abstract class LaneDiagram {
     abstract double across(int lane);
 
     /** Whether the end of a rung on this node is drawn as a node that runs across the lanes. */
-    abstract boolean runsAcross(RungItem.Point point);
+    abstract boolean runsAcross(RungItem.NamedPoint point);
 
     /**
      * What devices must stand in line with this one, itself if none; where a rung goes through a group twice, first stands
@@ -142,8 +142,8 @@ abstract class LaneDiagram {
         Set<Integer> detached = new HashSet<>();
         for (int lane = 0; keepsShort() && lane < rungs.size(); lane++) {
             List<RungItem> items = rungs.get(lane).items();
-            boolean betweenPoints =
-                    items.get(0) instanceof RungItem.Point && items.get(items.size() - 1) instanceof RungItem.Point;
+            boolean betweenPoints = items.get(0) instanceof RungItem.NamedPoint
+                    && items.get(items.size() - 1) instanceof RungItem.NamedPoint;
             if (betweenPoints && items.size() > 3) {
                 Set<Integer> one = new HashSet<>(detached);
                 one.add(lane);
@@ -159,7 +159,7 @@ abstract class LaneDiagram {
         List<Placed> placed = new ArrayList<>();
         Map<Object, Integer> seen = new HashMap<>();
         for (RungItem item : rungs.get(lane).items()) {
-            if (item instanceof RungItem.Point point) {
+            if (item instanceof RungItem.NamedPoint point) {
                 boolean across = runsAcross(point);
                 int node = inPart(node(point), partOf(lane));
                 placed.add(new Placed(item, across ? List.of(new NodeItem(node)) : List.of(), false));
@@ -189,7 +189,7 @@ abstract class LaneDiagram {
         return all.get(node % all.size()).number();
     }
 
-    final int node(RungItem.Point point) {
+    final int node(RungItem.NamedPoint point) {
         return Optional.ofNullable(nodeByName.get(point.name()))
                 .orElseThrow(() -> new IllegalStateException("the sheet has no point " + point.text()));
     }
@@ -301,7 +301,7 @@ abstract class LaneDiagram {
         }
         double along = nodeAt(node);
         String number = wireOf(node);
-        marks.add(new Mark.Wire(
+        marks.add(new Mark.WireLine(
                 number, List.of(axis.point(along, across(on.first())), axis.point(along, across(on.last())))));
         for (int lane : on) {
             boolean corner = (lane == on.first() || lane == on.last()) && isEnd(lane, node);
@@ -330,7 +330,7 @@ abstract class LaneDiagram {
             String number = numberBetween(items.get(i - 1), placed);
             double wireTo = wireTo(marks, lane, items, i);
             if (wireTo > wireFrom) {
-                marks.add(new Mark.Wire(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
+                marks.add(new Mark.WireLine(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
             }
             if (isNumbered(number, lane, i) && !isMarking(number, items.get(i - 1))) {
                 drawNumber(marks, number, wireFrom, across);
@@ -382,13 +382,13 @@ abstract class LaneDiagram {
 
     /** Whether a wire is called like the terminal it comes from, as L1 is; saying it once is enough. */
     private static boolean isMarking(String number, Placed from) {
-        return from.item() instanceof RungItem.Landing landing
+        return from.item() instanceof RungItem.TerminalEnd landing
                 && landing.terminal().marking().equals(number);
     }
 
     private double begin(List<Mark> marks, int lane, Placed first) {
         OptionalInt node = nodeOf(first);
-        if (first.item() instanceof RungItem.Point && isElsewhere(first)) {
+        if (first.item() instanceof RungItem.NamedPoint && isElsewhere(first)) {
             return drawBeginning(marks, lane, first, firstStop(lane));
         }
         if (node.isPresent()) {
@@ -416,7 +416,7 @@ abstract class LaneDiagram {
     private boolean isElsewhere(Placed placed) {
         OptionalInt node = nodeOf(placed);
         return node.isEmpty()
-                || placed.item() instanceof RungItem.Point point && !point.rail() && hasOneLane(node.getAsInt());
+                || placed.item() instanceof RungItem.NamedPoint point && !point.rail() && hasOneLane(node.getAsInt());
     }
 
     /**
@@ -437,7 +437,7 @@ abstract class LaneDiagram {
         Placed placed = items.get(i);
         OptionalInt node = nodeOf(placed);
         boolean last = i + 1 == items.size();
-        if (last && placed.item() instanceof RungItem.Point && isElsewhere(placed)) {
+        if (last && placed.item() instanceof RungItem.NamedPoint && isElsewhere(placed)) {
             return drawEnd(marks, lane, placed, lastEnd(items, i));
         }
         if (node.isPresent()) {
@@ -450,7 +450,7 @@ abstract class LaneDiagram {
             marks.add(new Mark.ItemSpot(placeOf(lane, placed.item()), Box.around(at, SPOT, SPOT)));
             return centre - halfLength(lane, placed);
         }
-        if (placed.item() instanceof RungItem.Landing) {
+        if (placed.item() instanceof RungItem.TerminalEnd) {
             return drawLanding(marks, lane, placed, slotOf(placed), true);
         }
         return lastEnd(items, i);
@@ -475,7 +475,7 @@ abstract class LaneDiagram {
                 if (node.isPresent()) {
                     return nodeAt(node.getAsInt());
                 }
-                boolean landing = items.get(before).item() instanceof RungItem.Landing;
+                boolean landing = items.get(before).item() instanceof RungItem.TerminalEnd;
                 return slotOf(items.get(before)) + (landing ? belowLanding() : pitch.slot / 2 + Symbols.HALF);
             }
         }
@@ -522,7 +522,7 @@ abstract class LaneDiagram {
     private String numberBetween(Placed one, Placed other) {
         int node = assembly.nodes().indexOf(towards(one, true)).orElseGet(() -> assembly.nodes()
                 .indexOf(towards(other, false))
-                .orElseGet(() -> node((RungItem.Point) one.item())));
+                .orElseGet(() -> node((RungItem.NamedPoint) one.item())));
         return assembly.nodes().all().get(node).number();
     }
 
@@ -531,7 +531,7 @@ abstract class LaneDiagram {
         if (placed.item() instanceof RungItem.Passage passage) {
             return next != placed.reversed() ? passage.returnSide() : passage.lineSide();
         }
-        return placed.item() instanceof RungItem.Landing landing ? landing.terminal() : new Terminal("", "");
+        return placed.item() instanceof RungItem.TerminalEnd landing ? landing.terminal() : new Terminal("", "");
     }
 
     final Part part(String tag) {
@@ -539,7 +539,7 @@ abstract class LaneDiagram {
     }
 
     static void label(List<Mark> marks, Point at, String text, TextRole role, Anchor anchor) {
-        marks.add(new Mark.Label(at, text, role, anchor));
+        marks.add(new Mark.Text(at, text, role, anchor));
     }
 
     /** The symbol of a contact or load that a rung passes through. */

@@ -108,7 +108,7 @@ final class LaneOrder {
     }
 
     private static List<LaneLayout.Item> alone(Placed placed) {
-        return placed.item instanceof RungItem.Point
+        return placed.item instanceof RungItem.NamedPoint
                 ? List.of()
                 : List.of(new LaneLayout.DeviceItem(new LaneLayout.Alone()));
     }

@@ -182,21 +182,21 @@ public final class LegendDrawing {
     }
 
     private void stub(Point from, Point to) {
-        marks.add(new Mark.Wire("", List.of(from, to)));
+        marks.add(new Mark.WireLine("", List.of(from, to)));
     }
 
     private void words(Point at, String what, String which) {
         Point beside = new Point(at.x() - SYMBOL + WORDS, at.y());
-        marks.add(new Mark.Label(beside.plus(0, which.isEmpty() ? 4 : -3), what, TextRole.NOTE, Anchor.START));
+        marks.add(new Mark.Text(beside.plus(0, which.isEmpty() ? 4 : -3), what, TextRole.NOTE, Anchor.START));
         if (!which.isEmpty()) {
-            marks.add(new Mark.Label(beside.plus(0, LINE - 3), which, TextRole.WIRE_NUMBER, Anchor.START));
+            marks.add(new Mark.Text(beside.plus(0, LINE - 3), which, TextRole.WIRE_NUMBER, Anchor.START));
         }
     }
 
     /** How the places of coils and contacts are told. */
     private void drawReference() {
         Point at = next();
-        marks.add(new Mark.Label(at.plus(0, 4), "5C", TextRole.NOTE, Anchor.MIDDLE));
+        marks.add(new Mark.Text(at.plus(0, 4), "5C", TextRole.NOTE, Anchor.MIDDLE));
         words(at, "rung 5, column C", "");
     }
 
@@ -209,8 +209,8 @@ public final class LegendDrawing {
         words(joined, "wires joined; without a dot they cross", "");
         Point number = next();
         stub(number.plus(-2 * STUB, 0), number.plus(2 * STUB, 0));
-        marks.add(new Mark.Label(number.plus(-STUB, -6), "12", TextRole.WIRE_NUMBER, Anchor.MIDDLE));
-        marks.add(new Mark.Label(number.plus(STUB, 14), "A1", TextRole.MARKING, Anchor.MIDDLE));
+        marks.add(new Mark.Text(number.plus(-STUB, -6), "12", TextRole.WIRE_NUMBER, Anchor.MIDDLE));
+        marks.add(new Mark.Text(number.plus(STUB, 14), "A1", TextRole.MARKING, Anchor.MIDDLE));
         words(number, "bold: number of the wire; small: terminal", "");
         Point together = next();
         marks.add(new Mark.Link("", together.plus(-2 * STUB, 0), together.plus(2 * STUB, 0)));
@@ -225,7 +225,7 @@ public final class LegendDrawing {
             Point strip = next();
             stub(strip.plus(-2 * STUB, 0), strip.plus(2 * STUB, 0));
             marks.add(new Mark.Figure(Box.around(strip, 6, 6), List.of(new Stroke.Circle(strip, 3, false))));
-            marks.add(new Mark.Label(strip.plus(0, -6), "7", TextRole.MARKING, Anchor.MIDDLE));
+            marks.add(new Mark.Text(strip.plus(0, -6), "7", TextRole.MARKING, Anchor.MIDDLE));
             words(strip, "terminal of the strip, by its number", "");
         }
         Point earth = next();

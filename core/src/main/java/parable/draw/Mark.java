@@ -16,8 +16,8 @@ public sealed interface Mark {
      * @param number the wire number
      * @param points at least two
      */
-    record Wire(String number, List<Point> points) implements Mark {
-        public Wire {
+    record WireLine(String number, List<Point> points) implements Mark {
+        public WireLine {
             points = List.copyOf(points);
         }
 
@@ -125,7 +125,7 @@ public sealed interface Mark {
      * @param at its anchor on the base line
      * @param anchor which part of the text stands at that point
      */
-    record Label(Point at, String text, TextRole role, Anchor anchor) implements Mark {
+    record Text(Point at, String text, TextRole role, Anchor anchor) implements Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() - role.size() <= bottom;
@@ -137,7 +137,7 @@ public sealed interface Mark {
      *
      * @param at its anchor on the base line
      */
-    record Condition(Point at, String tag, Anchor anchor) implements Mark {
+    record ConditionSpot(Point at, String tag, Anchor anchor) implements Mark {
         @Override
         public boolean reaches(double top, double bottom) {
             return at.y() >= top && at.y() - TextRole.NOTE.size() <= bottom;

@@ -128,7 +128,7 @@ public final class PanelDrawing {
     }
 
     private void frame() {
-        marks.add(new Mark.Label(new Point(4, 20), heading(place, side), Mark.TextRole.HEADING, Mark.Anchor.START));
+        marks.add(new Mark.Text(new Point(4, 20), heading(place, side), Mark.TextRole.HEADING, Mark.Anchor.START));
         outline(new Box(4, HEADING, geometry.width() - 8, geometry.height() - HEADING - 4));
     }
 
@@ -157,7 +157,7 @@ public final class PanelDrawing {
             boolean strip =
                     layout.strip().stream().anyMatch(one -> one.terminal().tag().equals(tag));
             Point at = strip ? new Point(box.x() + 16, box.y() + 16) : new Point(middle.x(), middle.y() + 5);
-            marks.add(new Mark.Label(at, tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
+            marks.add(new Mark.Text(at, tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
             layout.terminalsOf(tag).forEach(this::terminal);
         } else {
             face(tag, box, middle);
@@ -168,11 +168,11 @@ public final class PanelDrawing {
     private void face(String tag, Box box, Point middle) {
         Point head = new Point(middle.x(), box.y() + 22 + HEAD);
         marks.add(new Mark.Figure(box, List.of(new Stroke.Circle(head, HEAD, false))));
-        marks.add(new Mark.Label(new Point(middle.x(), box.y() + 14), tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
+        marks.add(new Mark.Text(new Point(middle.x(), box.y() + 14), tag, Mark.TextRole.TAG, Mark.Anchor.MIDDLE));
         String label = assembly.part(tag).map(Part::device).orElseThrow().label();
         List<String> lines = Lines.of(label, 16);
         for (int i = 0; i < Math.min(2, lines.size()); i++) {
-            marks.add(new Mark.Label(
+            marks.add(new Mark.Text(
                     new Point(middle.x(), head.y() + HEAD + 16 + 13 * i),
                     lines.get(i),
                     Mark.TextRole.MARKING,
@@ -200,7 +200,7 @@ public final class PanelDrawing {
         marks.add(new Mark.Figure(
                 Box.around(screw, 2 * SCREW, 2 * SCREW), List.of(new Stroke.Circle(screw, SCREW, false))));
         double below = isStrip(terminal) ? 20 : isUpper(terminal) ? SCREW + 13 : -SCREW - 5;
-        marks.add(new Mark.Label(
+        marks.add(new Mark.Text(
                 new Point(at.x(), screw.y() + below), terminal.marking(), Mark.TextRole.MARKING, Mark.Anchor.MIDDLE));
         marks.add(new Mark.TerminalSpot(terminal, screw));
     }
@@ -224,10 +224,10 @@ public final class PanelDrawing {
             way.add(other.get(0));
         } else {
             way.add(new Point(6, way.get(1).y()));
-            marks.add(new Mark.Label(
+            marks.add(new Mark.Text(
                     new Point(10, way.get(1).y() + 14), wire.route(), Mark.TextRole.NOTE, Mark.Anchor.START));
         }
-        marks.add(new Mark.Wire(wire.number(), way));
+        marks.add(new Mark.WireLine(wire.number(), way));
         for (Terminal end : here) {
             marks.add(new Mark.Junction(wire.number(), leaving(end, wire).get(0)));
         }

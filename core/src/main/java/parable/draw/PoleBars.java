@@ -74,7 +74,7 @@ final class PoleBars {
                 ? new Point((from.x() + 5 + to.x()) / 2, from.y())
                 : new Point((turn + to.x()) / 2, to.y());
         marks.add(triangle(middle));
-        marks.add(new Mark.Label(middle.plus(0, HALF_TRIANGLE + 11), interlock, TextRole.NOTE, Anchor.MIDDLE));
+        marks.add(new Mark.Text(middle.plus(0, HALF_TRIANGLE + 11), interlock, TextRole.NOTE, Anchor.MIDDLE));
     }
 
     /** The triangle that says that one of the two bars the other. */

@@ -118,13 +118,13 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    boolean runsAcross(RungItem.Point point) {
+    boolean runsAcross(RungItem.NamedPoint point) {
         return !point.rail() && uses.getOrDefault(point.name(), 0) > 1;
     }
 
     @Override
     Object groupOf(RungItem item) {
-        if (item instanceof RungItem.Landing landing) {
+        if (item instanceof RungItem.TerminalEnd landing) {
             String tag = landing.terminal().tag();
             return hasWindingsInColumns(tag) ? tag : List.of("landing", tag);
         }
@@ -186,7 +186,7 @@ final class PowerDiagram extends LaneDiagram {
                 line += NOTE_LINE;
             }
             if (tellsItsCondition(part(passage.tag()))) {
-                marks.add(new Mark.Condition(at.plus(-aside, line), passage.tag(), Anchor.END));
+                marks.add(new Mark.ConditionSpot(at.plus(-aside, line), passage.tag(), Anchor.END));
             }
         } else if (pole.isEmpty()) {
             label(marks, at.plus(-heightAbove(passage) - 9, 1), passage.tag(), TextRole.TAG, Anchor.END);
@@ -213,7 +213,7 @@ final class PowerDiagram extends LaneDiagram {
     @Override
     double roomAround(Placed placed) {
         double strip = assembly.sheet().fieldwork().method() == WiringMethod.TERMINAL_STRIP ? ROOM_FOR_STRIP : 0;
-        if (placed.item() instanceof RungItem.Landing landing) {
+        if (placed.item() instanceof RungItem.TerminalEnd landing) {
             return isThreePhaseMotor(part(landing.terminal().tag())) ? strip : 0;
         }
         boolean motor = placed.item() instanceof RungItem.Passage passage && isThreePhaseMotor(passage);
@@ -249,7 +249,7 @@ final class PowerDiagram extends LaneDiagram {
 
     @Override
     double drawLanding(List<Mark> marks, int lane, Placed placed, double along, boolean end) {
-        RungItem.Landing landing = (RungItem.Landing) placed.item();
+        RungItem.TerminalEnd landing = (RungItem.TerminalEnd) placed.item();
         Part part = part(landing.terminal().tag());
         String marking = landing.terminal().marking();
         boolean frame = part.bare().contains(marking)
@@ -303,7 +303,7 @@ final class PowerDiagram extends LaneDiagram {
         Point at = new Point(across(lane), along);
         for (int bar = 0; bar < 3; bar++) {
             double half = 10 - 3.5 * bar;
-            marks.add(new Mark.Wire(number, List.of(at.plus(-half, 4 * bar), at.plus(half, 4 * bar))));
+            marks.add(new Mark.WireLine(number, List.of(at.plus(-half, 4 * bar), at.plus(half, 4 * bar))));
         }
         label(marks, at.plus(0, 24), metal.tag(), TextRole.TAG, Anchor.MIDDLE);
         double line = 38;
@@ -335,7 +335,7 @@ final class PowerDiagram extends LaneDiagram {
             return middle - Math.sqrt(MOTOR_RADIUS * MOTOR_RADIUS - aside * aside);
         }
         String number = numberAt(new Terminal(motor.tag(), marking));
-        marks.add(new Mark.Wire(
+        marks.add(new Mark.WireLine(
                 number,
                 List.of(
                         new Point(across(lane), middle),
@@ -371,7 +371,7 @@ final class PowerDiagram extends LaneDiagram {
             label(marks, centre.plus(0, line), rating, TextRole.NOTE, Anchor.MIDDLE);
             line += NOTE_LINE - 1;
         }
-        marks.add(new Mark.Condition(centre.plus(0, 33), motor.tag(), Anchor.MIDDLE));
+        marks.add(new Mark.ConditionSpot(centre.plus(0, 33), motor.tag(), Anchor.MIDDLE));
         if (motor.device().setting("leads").filter("6"::equals).isPresent()) {
             label(marks, centre.plus(-MOTOR_RADIUS - 6, 4), motor.device().label(), TextRole.NOTE, Anchor.END);
         } else {
@@ -395,7 +395,7 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     private boolean isOn(int lane, Part part) {
-        return rungs.get(lane).items().get(0) instanceof RungItem.Landing landing
+        return rungs.get(lane).items().get(0) instanceof RungItem.TerminalEnd landing
                 && landing.terminal().tag().equals(part.tag());
     }
 
@@ -416,11 +416,11 @@ final class PowerDiagram extends LaneDiagram {
 
     @Override
     double drawEnd(List<Mark> marks, int lane, Placed placed, double along) {
-        RungItem.Point point = (RungItem.Point) placed.item();
+        RungItem.NamedPoint point = (RungItem.NamedPoint) placed.item();
         double end = along + POINTER;
         double across = across(lane);
-        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across - 4, end - 6), new Point(across, end))));
-        marks.add(new Mark.Wire(numberOf(point), List.of(new Point(across + 4, end - 6), new Point(across, end))));
+        marks.add(new Mark.WireLine(numberOf(point), List.of(new Point(across - 4, end - 6), new Point(across, end))));
+        marks.add(new Mark.WireLine(numberOf(point), List.of(new Point(across + 4, end - 6), new Point(across, end))));
         label(marks, new Point(across, end + 14), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
         double lower = 14;
         if (rungs.get(lane).isExcepted()) {
@@ -434,7 +434,7 @@ final class PowerDiagram extends LaneDiagram {
     /** Those of a motor side by side, above its circle or below it. */
     @Override
     double besideDevice(Placed placed, boolean next, double end) {
-        Terminal terminal = placed.item() instanceof RungItem.Landing landing
+        Terminal terminal = placed.item() instanceof RungItem.TerminalEnd landing
                 ? landing.terminal()
                 : ((RungItem.Passage) placed.item()).lineSide();
         Optional<Point> circle = Optional.ofNullable(circles.get(terminal.tag()));
@@ -453,15 +453,15 @@ final class PowerDiagram extends LaneDiagram {
 
     @Override
     double drawBeginning(List<Mark> marks, int lane, Placed placed, double device) {
-        RungItem.Point point = (RungItem.Point) placed.item();
+        RungItem.NamedPoint point = (RungItem.NamedPoint) placed.item();
         Point tip = new Point(across(lane), device - POINTER);
-        marks.add(new Mark.Wire(numberOf(point), List.of(tip.plus(-4, 6), tip)));
-        marks.add(new Mark.Wire(numberOf(point), List.of(tip.plus(4, 6), tip)));
+        marks.add(new Mark.WireLine(numberOf(point), List.of(tip.plus(-4, 6), tip)));
+        marks.add(new Mark.WireLine(numberOf(point), List.of(tip.plus(4, 6), tip)));
         label(marks, tip.plus(0, -5), "to " + point.name(), TextRole.NOTE, Anchor.MIDDLE);
         return tip.y();
     }
 
-    private String numberOf(RungItem.Point point) {
+    private String numberOf(RungItem.NamedPoint point) {
         return assembly.sheet().rails().stream()
                 .filter(rail -> point.rail() && rail.name().equals(point.name()))
                 .map(Rail::number)

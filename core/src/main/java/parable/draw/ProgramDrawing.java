@@ -3,9 +3,9 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.List;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
+import parable.program.ProgramNetwork;
 
 /**
  * A program as a ladder: each network a strip with its remark above and its statement below, contacts from the left rail to what the network
@@ -51,10 +51,10 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
      *
      * @param behind what must let pass for it to be reached from the left rail, nothing for one that is joined to it
      */
-    public record Wire(double fromX, double fromY, double toX, double toY, List<Logic> behind) {
+    public record PowerFlow(double fromX, double fromY, double toX, double toY, List<Logic> behind) {
 
         /** Not modified: the list is copied. */
-        public Wire {
+        public PowerFlow {
             behind = List.copyOf(behind);
         }
     }
@@ -73,12 +73,12 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
      */
     public record Strip(
             int number,
-            Network network,
+            ProgramNetwork network,
             double y,
             double height,
             double baseline,
             List<Instruction> instructions,
-            List<Wire> wires,
+            List<PowerFlow> wires,
             double endX) {
 
         /** Not modified: the lists are copied. */
@@ -136,7 +136,7 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
                 : 1;
     }
 
-    private static Strip strip(int number, Network network, double y, double endX) {
+    private static Strip strip(int number, ProgramNetwork network, double y, double endX) {
         int rows = rows(network.logic());
         boolean counter = network.end() instanceof NetworkEnd.Counter;
         double height = REMARK + Math.max(rows, counter ? 2 : 1) * ROW + STATEMENT;
@@ -144,7 +144,7 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
         Layout layout = new Layout();
         layout.place(network.logic(), LEFT, baseline, List.of());
         double reached = LEFT + columns(network.logic()) * CELL;
-        layout.wires.add(new Wire(reached, baseline, endX, baseline, List.of(network.logic())));
+        layout.wires.add(new PowerFlow(reached, baseline, endX, baseline, List.of(network.logic())));
         return new Strip(number, network, y, height, baseline, layout.instructions, layout.wires, endX);
     }
 
@@ -152,7 +152,7 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
     private static final class Layout {
 
         private final List<Instruction> instructions = new ArrayList<>();
-        private final List<Wire> wires = new ArrayList<>();
+        private final List<PowerFlow> wires = new ArrayList<>();
 
         void place(Logic logic, double x, double y, List<Logic> before) {
             if (logic instanceof Logic.Series series) {
@@ -167,8 +167,8 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
                 placeSideBySide(parallel, x, y, before);
             } else {
                 instructions.add(new Instruction(instructions.size(), logic, x + CELL / 2, y));
-                wires.add(new Wire(x, y, x + CELL / 2 - 11, y, before));
-                wires.add(new Wire(x + CELL / 2 + 11, y, x + CELL, y, with(before, logic)));
+                wires.add(new PowerFlow(x, y, x + CELL / 2 - 11, y, before));
+                wires.add(new PowerFlow(x + CELL / 2 + 11, y, x + CELL, y, with(before, logic)));
             }
         }
 
@@ -186,13 +186,13 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
                 place(branch, x, at, before);
                 double ends = x + columns(branch) * CELL;
                 if (ends < right) {
-                    wires.add(new Wire(ends, at, right, at, with(before, branch)));
+                    wires.add(new PowerFlow(ends, at, right, at, with(before, branch)));
                 }
                 last = at;
                 at += rows(branch) * ROW;
             }
-            wires.add(new Wire(x, y, x, last, before));
-            wires.add(new Wire(right, y, right, last, with(before, parallel)));
+            wires.add(new PowerFlow(x, y, x, last, before));
+            wires.add(new PowerFlow(right, y, right, last, with(before, parallel)));
         }
     }
 }

@@ -26,10 +26,10 @@ public final class SheetDrawing {
     private static Drawing noted(Drawing motors, List<String> lines) {
         List<Mark> marks = new ArrayList<>();
         double left = motors.width() + GAP;
-        marks.add(new Mark.Label(new Point(left, 60), lines.get(0), Mark.TextRole.HEADING, Mark.Anchor.START));
+        marks.add(new Mark.Text(new Point(left, 60), lines.get(0), Mark.TextRole.HEADING, Mark.Anchor.START));
         for (int i = 1; i < lines.size(); i++) {
             Point at = new Point(left, 66 + 18 * i);
-            marks.add(new Mark.Label(at, lines.get(i), Mark.TextRole.TAG, Mark.Anchor.START));
+            marks.add(new Mark.Text(at, lines.get(i), Mark.TextRole.TAG, Mark.Anchor.START));
         }
         return motors.with(left + 460, 180, List.of(Band.of(marks)));
     }
@@ -41,10 +41,10 @@ public final class SheetDrawing {
         boolean power = !assembly.sheet().power().isEmpty();
         boolean control = !assembly.sheet().control().isEmpty();
         if (!power) {
-            return control ? Ladder.beside(NOTHING, 0, assembly, practice) : EMPTY;
+            return control ? LadderDiagram.beside(NOTHING, 0, assembly, practice) : EMPTY;
         }
         Drawing motors = PowerDiagram.of(assembly, practice);
-        return control ? Ladder.beside(motors, GAP, assembly, practice) : noted(motors, whyNoLadder(assembly));
+        return control ? LadderDiagram.beside(motors, GAP, assembly, practice) : noted(motors, whyNoLadder(assembly));
     }
 
     private static List<String> whyNoLadder(Assembly assembly) {

@@ -33,7 +33,7 @@ final class AtRest {
     }
 
     private void draw(Mark mark) {
-        if (mark instanceof Mark.Wire wire) {
+        if (mark instanceof Mark.WireLine wire) {
             pen.lines(wire.points(), WIRE);
         } else if (mark instanceof Mark.Junction junction) {
             pen.circle(junction.at(), JUNCTION, SYMBOL, true);
@@ -44,7 +44,7 @@ final class AtRest {
             (isOn(symbol.subject()) ? symbol.on() : symbol.off()).forEach(this::draw);
         } else if (mark instanceof Mark.Figure figure) {
             figure.strokes().forEach(this::draw);
-        } else if (mark instanceof Mark.Label label) {
+        } else if (mark instanceof Mark.Text label) {
             pen.text(label);
         }
     }

@@ -269,11 +269,11 @@ final class JobReader {
         }
     }
 
-    private static Located place(Located sheet, Sheet read, PartException.Place place) throws JobFormatException {
-        if (place instanceof PartException.Place.DeviceField device) {
+    private static Located place(Located sheet, Sheet read, PartException.Site place) throws JobFormatException {
+        if (place instanceof PartException.Site.DeviceField device) {
             return sheet.required("devices").entries().get(device.index()).required(device.field());
         }
-        int rung = ((PartException.Place.OnRung) place).index();
+        int rung = ((PartException.Site.OnRung) place).index();
         int powerRungs = read.power().size();
         return rung < powerRungs
                 ? sheet.required("power").entries().get(rung)

@@ -44,10 +44,10 @@ public final class Journal {
 
     private final Path folder;
     private Optional<Mine> mine = Optional.empty();
-    private final List<Claim> held = new ArrayList<>();
+    private final List<FileClaim> held = new ArrayList<>();
 
     /** The entry of this window. */
-    private record Mine(Path entry, Claim lock) {}
+    private record Mine(Path entry, FileClaim lock) {}
 
     /** The journal of one window in a folder, which need not exist yet. */
     public Journal(Path folder) {
@@ -78,7 +78,7 @@ public final class Journal {
      * @param work that can be recovered, the newest first
      * @param aside what could not be read, a sentence each
      */
-    public record Found(List<Unsaved> work, List<String> aside) {}
+    public record Finds(List<Unsaved> work, List<String> aside) {}
 
     /**
      * Keeps the present state of a job in the place of what was kept before, and sees to it that it is on the disk.
@@ -115,7 +115,7 @@ public final class Journal {
         }
         for (int i = 0; i < TRIES; i++) {
             Path entry = folder.resolve(BEGIN + UUID.randomUUID() + JobFile.ENDING);
-            Optional<Claim> lock = Claim.locked(lockOf(entry));
+            Optional<FileClaim> lock = FileClaim.locked(lockOf(entry));
             if (lock.isPresent()) {
                 return new Mine(entry, lock.get());
             }
@@ -161,7 +161,7 @@ public final class Journal {
      */
     public void discard(Path entry) throws IOException {
         Files.deleteIfExists(entry);
-        for (Claim lock : List.copyOf(held)) {
+        for (FileClaim lock : List.copyOf(held)) {
             if (lock.isOn(lockOf(entry))) {
                 held.remove(lock);
                 lock.close();
@@ -175,9 +175,9 @@ public final class Journal {
      *
      * @throws IOException if the folder cannot be listed
      */
-    public Found leftBehind() throws IOException {
+    public Finds leftBehind() throws IOException {
         if (!Files.exists(folder)) {
-            return new Found(List.of(), List.of());
+            return new Finds(List.of(), List.of());
         }
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder.toString());
@@ -209,13 +209,13 @@ public final class Journal {
         locks.forEach(this::unlock);
         rests.forEach(this::sweep);
         work.sort(Comparator.comparing(Unsaved::at).reversed());
-        return new Found(List.copyOf(work), List.copyOf(aside));
+        return new Finds(List.copyOf(work), List.copyOf(aside));
     }
 
     /** Locks an entry of a window that is gone; returns false for one whose window is still there. */
     private boolean take(Path entry) {
         try {
-            Optional<Claim> lock = Claim.locked(lockOf(entry));
+            Optional<FileClaim> lock = FileClaim.locked(lockOf(entry));
             lock.ifPresent(held::add);
             return lock.isPresent();
         } catch (IOException unlockable) {
@@ -288,7 +288,7 @@ public final class Journal {
             return;
         }
         try {
-            Optional<Claim> free = Claim.locked(lock);
+            Optional<FileClaim> free = FileClaim.locked(lock);
             if (free.isPresent()) {
                 free.get().close();
             }

@@ -22,16 +22,16 @@ final class LadderPaths {
 
     private final Elements elements;
     private final Inputs inputs;
-    private final Map<List<String>, List<Step>> known = new HashMap<>();
+    private final Map<List<String>, List<PathStep>> known = new HashMap<>();
     private final Set<List<String>> underWay = new HashSet<>();
     private final Set<String> passed = new LinkedHashSet<>();
     private int depth;
 
     /** Something on the way. */
-    sealed interface Step {
+    sealed interface PathStep {
 
         /** An element that is gone through. */
-        record Through(XmlNode element) implements Step {
+        record Through(XmlNode element) implements PathStep {
             /** The same only if it is the same element. */
             @Override
             public boolean equals(Object other) {
@@ -45,7 +45,7 @@ final class LadderPaths {
         }
 
         /** One of several branches. */
-        record Either(List<List<Step>> branches, int elements) implements Step {}
+        record Either(List<List<PathStep>> branches, int elements) implements PathStep {}
 
         /** The elements in it, each as often as it is written. */
         private int elements() {
@@ -53,8 +53,8 @@ final class LadderPaths {
         }
     }
 
-    private static int elements(List<Step> way) {
-        return way.stream().mapToInt(Step::elements).sum();
+    private static int elements(List<PathStep> way) {
+        return way.stream().mapToInt(PathStep::elements).sum();
     }
 
     /** Branches that cross have no end when they are written one by one: each crossing doubles what there is. */
@@ -87,7 +87,7 @@ final class LadderPaths {
     }
 
     /** The way from the left rail to elements from which something comes; nothing if that is the rail itself. */
-    List<Step> to(XmlNode end, List<String> from) throws PlcOpenException {
+    List<PathStep> to(XmlNode end, List<String> from) throws PlcOpenException {
         if (from.isEmpty()) {
             throw end.refused("a " + end.name() + " that comes from nowhere", "a connection from the left rail");
         }
@@ -97,15 +97,15 @@ final class LadderPaths {
         if (!underWay.add(from) || ++depth > MOST_STEPS) {
             throw end.refused("a way that leads in a circle, or is too long", "ways from left to right");
         }
-        List<List<Step>> ways = new ArrayList<>();
+        List<List<PathStep>> ways = new ArrayList<>();
         long sum = 0;
         for (String id : from) {
-            List<Step> one = through(elements.of(id), id);
+            List<PathStep> one = through(elements.of(id), id);
             ways.add(one);
             sum += elements(one);
             limit(end, sum, MOST_SIDE_BY_SIDE);
         }
-        List<Step> way = ways.size() == 1 ? ways.get(0) : joined(end, ways);
+        List<PathStep> way = ways.size() == 1 ? ways.get(0) : joined(end, ways);
         limit(end, elements(way), MOST_STEPS);
         depth--;
         underWay.remove(from);
@@ -113,12 +113,12 @@ final class LadderPaths {
         return way;
     }
 
-    private List<Step> through(XmlNode element, String id) throws PlcOpenException {
+    private List<PathStep> through(XmlNode element, String id) throws PlcOpenException {
         if (element.name().equals("leftPowerRail")) {
             return List.of();
         }
-        List<Step> way = new ArrayList<>(to(element, inputs.of(element)));
-        way.add(new Step.Through(element));
+        List<PathStep> way = new ArrayList<>(to(element, inputs.of(element)));
+        way.add(new PathStep.Through(element));
         passed.add(id);
         if (way.size() > MOST_STEPS) {
             throw element.refused("more than " + MOST_STEPS + " elements in a row", "fewer");
@@ -127,23 +127,23 @@ final class LadderPaths {
     }
 
     /** Ways side by side, those together that begin alike. */
-    private static List<Step> joined(XmlNode end, List<List<Step>> ways) throws PlcOpenException {
-        Map<Step, List<List<Step>>> byFirst = new LinkedHashMap<>();
-        for (List<Step> way : ways) {
+    private static List<PathStep> joined(XmlNode end, List<List<PathStep>> ways) throws PlcOpenException {
+        Map<PathStep, List<List<PathStep>>> byFirst = new LinkedHashMap<>();
+        for (List<PathStep> way : ways) {
             if (way.isEmpty()) {
                 throw end.refused("a branch without any contact", "a contact in each branch");
             }
             byFirst.computeIfAbsent(way.get(0), any -> new ArrayList<>()).add(way.subList(1, way.size()));
         }
-        List<List<Step>> branches = new ArrayList<>();
-        for (Map.Entry<Step, List<List<Step>>> group : byFirst.entrySet()) {
-            List<Step> branch = new ArrayList<>(List.of(group.getKey()));
+        List<List<PathStep>> branches = new ArrayList<>();
+        for (Map.Entry<PathStep, List<List<PathStep>>> group : byFirst.entrySet()) {
+            List<PathStep> branch = new ArrayList<>(List.of(group.getKey()));
             branch.addAll(group.getValue().size() == 1 ? group.getValue().get(0) : joined(end, group.getValue()));
             branches.add(branch);
         }
         return branches.size() == 1
                 ? branches.get(0)
-                : List.of(new Step.Either(
+                : List.of(new PathStep.Either(
                         branches,
                         branches.stream().mapToInt(LadderPaths::elements).sum()));
     }

@@ -97,6 +97,6 @@ final class PageFoot {
     }
 
     private static void label(Pen pen, double x, double y, String text, Mark.TextRole role, Mark.Anchor anchor) {
-        pen.text(new Mark.Label(new Point(x, y), text, role, anchor));
+        pen.text(new Mark.Text(new Point(x, y), text, role, anchor));
     }
 }

@@ -411,7 +411,7 @@ final class PdfBook implements Closeable {
 
     /** An upright may be cut, anything else not. */
     private static boolean isCutAt(Mark mark, double height, double room) {
-        boolean upright = mark instanceof Mark.Wire wire
+        boolean upright = mark instanceof Mark.WireLine wire
                 && wire.points().stream().noneMatch(point -> Math.abs(point.y() - height) < room);
         return !upright && mark.reaches(height - room, height + room);
     }
@@ -456,7 +456,7 @@ final class PdfBook implements Closeable {
         double lower = MARGIN + (tile.bottom() - tile.top()) * tile.scale();
         Set<List<Object>> said = new HashSet<>();
         for (Mark mark : drawing.marks()) {
-            if (mark instanceof Mark.Wire wire) {
+            if (mark instanceof Mark.WireLine wire) {
                 for (double edge : List.of(tile.top(), tile.bottom())) {
                     double x = MARGIN + (wire.points().get(0).x() - tile.left()) * tile.scale();
                     if (crosses(wire, edge) && said.add(List.of(wire.number(), x, edge))) {
@@ -471,7 +471,7 @@ final class PdfBook implements Closeable {
     /** The letters of the columns over a page that is not the first. */
     private void columns(Pen pen, Drawing drawing, Tile tile) {
         for (Mark mark : tile.top() > 0 ? drawing.marks() : List.<Mark>of()) {
-            if (mark instanceof Mark.Label label && label.role() == Mark.TextRole.COLUMN) {
+            if (mark instanceof Mark.Text label && label.role() == Mark.TextRole.COLUMN) {
                 double x = MARGIN + (label.at().x() - tile.left()) * tile.scale();
                 if (x > MARGIN && x < paper.getWidth() - MARGIN) {
                     label(pen, x, MARGIN - 16, label.text(), Mark.TextRole.MARKING, Mark.Anchor.MIDDLE);
@@ -480,13 +480,13 @@ final class PdfBook implements Closeable {
         }
     }
 
-    private static boolean crosses(Mark.Wire wire, double height) {
+    private static boolean crosses(Mark.WireLine wire, double height) {
         Point one = wire.points().get(0);
         Point other = wire.points().get(wire.points().size() - 1);
         return Math.min(one.y(), other.y()) < height && Math.max(one.y(), other.y()) > height;
     }
 
     private static void label(Pen pen, double x, double y, String text, Mark.TextRole role, Mark.Anchor anchor) {
-        pen.text(new Mark.Label(new Point(x, y), text, role, anchor));
+        pen.text(new Mark.Text(new Point(x, y), text, role, anchor));
     }
 }

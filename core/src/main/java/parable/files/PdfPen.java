@@ -96,7 +96,7 @@ final class PdfPen implements Pen {
     }
 
     @Override
-    public void text(Mark.Label label) {
+    public void text(Mark.Text label) {
         inMemory(() -> {
             PDFont font = fonts.of(label.role().bold());
             String text = fonts.printable(label.text());

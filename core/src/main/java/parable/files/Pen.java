@@ -21,5 +21,5 @@ interface Pen {
     void area(List<Point> corners);
 
     /** A text. */
-    void text(Mark.Label label);
+    void text(Mark.Text label);
 }

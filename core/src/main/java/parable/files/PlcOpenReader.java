@@ -9,10 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
 import parable.program.ProgramException;
+import parable.program.ProgramNetwork;
 import parable.program.StructuredText;
 import parable.program.Variable;
 import parable.program.VariableType;
@@ -101,14 +101,14 @@ final class PlcOpenReader {
         return comment;
     }
 
-    private List<Network> networks(XmlNode diagram) throws PlcOpenException {
+    private List<ProgramNetwork> networks(XmlNode diagram) throws PlcOpenException {
         diagram.allow(ELEMENTS);
         for (XmlNode element : diagram.children()) {
             if (byId.put(element.required("localId"), element) != null) {
                 throw element.refused("localId " + element.required("localId") + " again", "each once");
             }
         }
-        List<Network> networks = new ArrayList<>();
+        List<ProgramNetwork> networks = new ArrayList<>();
         Set<String> used = new LinkedHashSet<>();
         String comment = "";
         for (XmlNode element : diagram.children()) {
@@ -137,7 +137,7 @@ final class PlcOpenReader {
         return List.of("GE", "LT").contains(block.required("typeName"));
     }
 
-    private Network coil(XmlNode coil, String comment, Set<String> used) throws PlcOpenException {
+    private ProgramNetwork coil(XmlNode coil, String comment, Set<String> used) throws PlcOpenException {
         coil.allow(List.of("position", "connectionPointIn", "connectionPointOut", "variable"));
         refuseEdge(coil);
         boolean negated = isTrue(coil, "negated");
@@ -153,7 +153,7 @@ final class PlcOpenReader {
             throw coil.refused("a negated coil that sets or resets", "one or the other");
         }
         Logic logic = logic(coil, coil.only("connectionPointIn"), used);
-        return new Network(
+        return new ProgramNetwork(
                 comment, logic, new NetworkEnd.Coil(coil.only("variable").text(), kind));
     }
 
@@ -172,7 +172,7 @@ final class PlcOpenReader {
         }
     }
 
-    private Network block(XmlNode block, String comment, Set<String> used) throws PlcOpenException {
+    private ProgramNetwork block(XmlNode block, String comment, Set<String> used) throws PlcOpenException {
         String type = block.required("typeName");
         String name = block.required("instanceName");
         Map<String, XmlNode> inputs = inputs(block);
@@ -197,7 +197,7 @@ final class PlcOpenReader {
             }
             default -> throw block.refused("a block " + type, "TON, TOF, TP, CTU, R_TRIG, F_TRIG, GE or LT");
         }
-        return new Network(comment, logic(block, inputs.get(input), used), end);
+        return new ProgramNetwork(comment, logic(block, inputs.get(input), used), end);
     }
 
     /** What is connected to each input of a block. */
@@ -256,7 +256,7 @@ final class PlcOpenReader {
 
     private Logic logic(XmlNode end, XmlNode connected, Set<String> used) throws PlcOpenException {
         LadderPaths paths = new LadderPaths(id -> element(end, id), this::inputOf);
-        List<LadderPaths.Step> steps = paths.to(end, from(connected));
+        List<LadderPaths.PathStep> steps = paths.to(end, from(connected));
         used.addAll(paths.passed());
         Optional<Logic> logic = logic(steps);
         if (logic.isEmpty()) {
@@ -286,14 +286,14 @@ final class PlcOpenReader {
         throw element.refused("a way through a " + element.name(), "contacts from the left rail on");
     }
 
-    private Optional<Logic> logic(List<LadderPaths.Step> steps) throws PlcOpenException {
+    private Optional<Logic> logic(List<LadderPaths.PathStep> steps) throws PlcOpenException {
         List<Logic> parts = new ArrayList<>();
-        for (LadderPaths.Step step : steps) {
-            if (step instanceof LadderPaths.Step.Through through) {
+        for (LadderPaths.PathStep step : steps) {
+            if (step instanceof LadderPaths.PathStep.Through through) {
                 parts.add(contact(through.element()));
             } else {
                 List<Logic> branches = new ArrayList<>();
-                for (List<LadderPaths.Step> branch : ((LadderPaths.Step.Either) step).branches()) {
+                for (List<LadderPaths.PathStep> branch : ((LadderPaths.PathStep.Either) step).branches()) {
                     branches.add(logic(branch).orElseThrow());
                 }
                 parts.add(Logic.parallel(branches));
@@ -320,6 +320,6 @@ final class PlcOpenReader {
         String name = element.only("variable").text();
         boolean output = name.endsWith(".Q");
         String variable = output ? name.substring(0, name.length() - 2) : name;
-        return new Logic.Contact(new Logic.Operand(variable, output), isTrue(element, "negated"));
+        return new Logic.LadderContact(new Logic.Operand(variable, output), isTrue(element, "negated"));
     }
 }

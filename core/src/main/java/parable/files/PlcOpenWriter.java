@@ -9,9 +9,9 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
+import parable.program.ProgramNetwork;
 import parable.program.StructuredText;
 import parable.program.Variable;
 
@@ -95,7 +95,7 @@ final class PlcOpenWriter {
         close(2);
         open("body");
         open("LD");
-        for (Network network : program.networks()) {
+        for (ProgramNetwork network : program.networks()) {
             network(network);
         }
         close(5);
@@ -147,7 +147,7 @@ final class PlcOpenWriter {
         close(1);
     }
 
-    private void network(Network network) throws XMLStreamException {
+    private void network(ProgramNetwork network) throws XMLStreamException {
         if (!network.comment().isEmpty()) {
             begin("comment", 0, "height", "20", "width", "400");
             xml.writeStartElement("content");
@@ -190,7 +190,7 @@ final class PlcOpenWriter {
         if (logic instanceof Logic.Elapsed elapsed) {
             return List.of(comparison(elapsed, from, column));
         }
-        Logic.Contact contact = (Logic.Contact) logic;
+        Logic.LadderContact contact = (Logic.LadderContact) logic;
         String id = begin("contact", column, "negated", Boolean.toString(contact.closed()));
         into(from);
         empty("connectionPointOut");

@@ -3,6 +3,7 @@ package parable.files;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import parable.bench.Progress;
 import parable.circuit.Job;
 import parable.circuit.Revision;
 import parable.circuit.Sheet;
@@ -15,7 +16,6 @@ import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.StructuredText;
 import parable.proof.Claim;
-import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.Verdict;
 import parable.testsheet.TestSheet;
@@ -54,7 +54,7 @@ final class SheetPages {
         try {
             Assembly assembly = Assembly.of(sheet);
             Progress untilMost = states -> states > mostStates;
-            Proof proof = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, untilMost);
+            Proof proof = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, untilMost);
             SheetPages pages = new SheetPages(job, sheet, assembly, proof);
             pages.workOut();
             return pages;

@@ -161,7 +161,7 @@ public final class SvgFile implements Pen {
     }
 
     @Override
-    public void text(Mark.Label label) {
+    public void text(Mark.Text label) {
         try {
             xml.writeStartElement("text");
             attributes(

@@ -7,8 +7,8 @@ import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.testsheet.Phase;
 import parable.testsheet.Results;
+import parable.testsheet.StepVerdict;
 import parable.testsheet.TestStep;
-import parable.testsheet.Verdict;
 
 /** The test sheet as a table for a spreadsheet, with what was found so far. */
 public final class TestsCsv {
@@ -45,8 +45,8 @@ public final class TestsCsv {
 
     /** Nothing, to be written in, for a step that is still to be done: "open" would be taken for what a meter shows. */
     private static String result(TestStep step, Results results) {
-        Verdict verdict = results.verdict(step);
-        return verdict == Verdict.OPEN ? "" : verdict.words();
+        StepVerdict verdict = results.verdict(step);
+        return verdict == StepVerdict.OPEN ? "" : verdict.words();
     }
 
     private static List<String> row(int number, TestStep step, Results results) {

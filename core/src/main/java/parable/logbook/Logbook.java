@@ -235,7 +235,7 @@ public record Logbook(List<LogLine> lines) {
     }
 
     /** A value that was read, with the number of its entry. */
-    public record Point(int number, String on, double value) {}
+    public record MeasuredValue(int number, String on, double value) {}
 
     /** What was read of a machine that has numbers, in alphabetical order. */
     public List<String> readable(String machine) {
@@ -249,11 +249,11 @@ public record Logbook(List<LogLine> lines) {
     }
 
     /** A reading of a machine over time, oldest first; what is no number is left out. */
-    public List<Point> trend(String machine, String reading) {
-        List<Point> points = new ArrayList<>();
+    public List<MeasuredValue> trend(String machine, String reading) {
+        List<MeasuredValue> points = new ArrayList<>();
         for (LogEntry entry : find(machine, "")) {
             String value = entry.readings().getOrDefault(reading, "");
-            number(value).ifPresent(number -> points.add(new Point(entry.number(), entry.on(), number)));
+            number(value).ifPresent(number -> points.add(new MeasuredValue(entry.number(), entry.on(), number)));
         }
         return points;
     }

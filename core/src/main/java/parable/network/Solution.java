@@ -3,7 +3,7 @@ package parable.network;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
-import parable.network.Traversal.Verdict;
+import parable.network.Traversal.Next;
 import parable.parts.CurrentKind;
 import parable.parts.RatedVoltage;
 
@@ -54,8 +54,8 @@ public final class Solution {
                 last.from(),
                 network,
                 (branch, at, to) -> left.contains(branch) || !conducts(branch) && branch.sort() != Branch.Sort.DIODE
-                        ? Verdict.END_PATH
-                        : Verdict.CONTINUE);
+                        ? Next.END_PATH
+                        : Next.CONTINUE);
         List<Branch> loop = new ArrayList<>(List.of(last));
         walk.pathTo(last.to()).ifPresent(loop::addAll);
         return new ShortCircuit(loop);

@@ -13,7 +13,7 @@ import java.util.Optional;
 public final class Traversal {
 
     /** How the walk goes on after a branch. */
-    public enum Verdict {
+    public enum Next {
         /** Through the branch to its other end. */
         CONTINUE,
         /** Not through this branch. */
@@ -26,7 +26,7 @@ public final class Traversal {
     @FunctionalInterface
     public interface Visitor {
         /** What to do about a branch that was reached at one node and leads to another. */
-        Verdict visit(Branch branch, int reachedAt, int leadsTo);
+        Next visit(Branch branch, int reachedAt, int leadsTo);
     }
 
     private final int start;
@@ -59,13 +59,13 @@ public final class Traversal {
                 asked[b] = true;
                 Branch branch = network.branches().get(b);
                 int next = branch.otherEnd(node);
-                Verdict verdict = visitor.visit(branch, node, next);
-                if (verdict != Verdict.END_PATH && !reached[next]) {
+                Next verdict = visitor.visit(branch, node, next);
+                if (verdict != Next.END_PATH && !reached[next]) {
                     reached[next] = true;
                     arrivedBy[next] = branch;
                     waiting.add(next);
                 }
-                if (verdict == Verdict.END_ALL) {
+                if (verdict == Next.END_ALL) {
                     return;
                 }
             }

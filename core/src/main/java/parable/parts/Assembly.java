@@ -18,7 +18,7 @@ import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
-import parable.parts.PartException.Place;
+import parable.parts.PartException.Site;
 
 /** A sheet whose devices are all fitted out and whose rungs only use terminals that those devices have. */
 public final class Assembly {
@@ -92,7 +92,7 @@ public final class Assembly {
             int index = parts.size();
             if (indexByTag.put(device.tag(), index) != null) {
                 throw new PartException(
-                        new Place.DeviceField(index, "tag"),
+                        new Site.DeviceField(index, "tag"),
                         device.tag(),
                         device.tag(),
                         "a tag that no other device of the sheet has");
@@ -104,7 +104,7 @@ public final class Assembly {
         List<Rung> rungs = sheet.rungs().toList();
         for (int i = 0; i < rungs.size(); i++) {
             if (!checked.test(rungs.get(i))) {
-                assembly.check(new Place.OnRung(i), rungs.get(i));
+                assembly.check(new Site.OnRung(i), rungs.get(i));
             }
         }
         return assembly;
@@ -114,7 +114,7 @@ public final class Assembly {
         Optional<PartKind> kind = Catalogue.kind(device.kind());
         if (kind.isEmpty()) {
             throw new PartException(
-                    new Place.DeviceField(index, "kind"),
+                    new Site.DeviceField(index, "kind"),
                     device.tag(),
                     device.kind(),
                     Catalogue.kinds().stream().map(PartKind::id).collect(Collectors.joining(", ", "one of ", "")));
@@ -123,14 +123,14 @@ public final class Assembly {
             return kind.get().fit(device);
         } catch (SettingException senseless) {
             throw new PartException(
-                    new Place.DeviceField(index, senseless.name()),
+                    new Site.DeviceField(index, senseless.name()),
                     device.tag(),
                     senseless.found(),
                     senseless.expected());
         }
     }
 
-    private void check(Place place, Rung rung) throws PartException {
+    private void check(Site place, Rung rung) throws PartException {
         for (Terminal terminal : rung.terminals().toList()) {
             check(place, terminal);
         }
@@ -141,7 +141,7 @@ public final class Assembly {
         }
     }
 
-    private void check(Place place, Terminal terminal) throws PartException {
+    private void check(Site place, Terminal terminal) throws PartException {
         Optional<Part> part = part(terminal.tag());
         if (part.isEmpty()) {
             throw new PartException(
@@ -160,7 +160,7 @@ public final class Assembly {
         }
     }
 
-    private void check(Place place, RungItem.Passage passage) throws PartException {
+    private void check(Site place, RungItem.Passage passage) throws PartException {
         Part part = parts.get(indexByTag.get(passage.tag()));
         if (part.contactBetween(passage.from(), passage.to()).isEmpty()
                 && part.loadBetween(passage.from(), passage.to()).isEmpty()) {

@@ -47,7 +47,7 @@ public interface Excitation {
     }
 
     /** No voltage at all. */
-    record Dead() implements Excitation {
+    record Unfed() implements Excitation {
         @Override
         public double torque(double speed) {
             return 0;

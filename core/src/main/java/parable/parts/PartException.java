@@ -7,12 +7,12 @@ public final class PartException extends Exception {
 
     private static final long serialVersionUID = 1L;
 
-    private final transient Place place;
+    private final transient Site place;
     private final String found;
     private final String expected;
 
     /** Where on the sheet the trouble is. */
-    public sealed interface Place {
+    public sealed interface Site {
 
         /**
          * A field of a device.
@@ -20,17 +20,17 @@ public final class PartException extends Exception {
          * @param index the device's position on the sheet
          * @param field {@code tag}, {@code kind} or the name of a setting
          */
-        record DeviceField(int index, String field) implements Place {}
+        record DeviceField(int index, String field) implements Site {}
 
         /**
          * Something on a rung.
          *
          * @param index the rung's position among all rungs of the sheet, the power circuit's first
          */
-        record OnRung(int index) implements Place {}
+        record OnRung(int index) implements Site {}
     }
 
-    PartException(Place place, String thing, String found, String expected) {
+    PartException(Site place, String thing, String found, String expected) {
         super(Excerpt.of(thing) + ": found '" + Excerpt.of(found) + "', expected " + Excerpt.expected(expected));
         this.place = place;
         this.found = Excerpt.of(found);
@@ -38,7 +38,7 @@ public final class PartException extends Exception {
     }
 
     /** Where the trouble is. */
-    public Place place() {
+    public Site place() {
         return place;
     }
 

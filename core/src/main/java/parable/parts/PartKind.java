@@ -11,11 +11,11 @@ import parable.circuit.Device;
  * @param settings the names of what can be set on a device of this kind
  * @param fitting makes the part of a device of this kind
  */
-public record PartKind(String id, Family family, List<String> settings, Fitting fitting) {
+public record PartKind(String id, Family family, List<String> settings, Fitter fitting) {
 
     /** Fits out one device. */
     @FunctionalInterface
-    interface Fitting {
+    interface Fitter {
         Part fit(PartBuilder part, Settings settings) throws SettingException;
     }
 

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
 import parable.program.ProgramException;
+import parable.program.ProgramNetwork;
 import parable.program.Variable;
 import parable.program.VariableType;
 
@@ -20,7 +20,7 @@ final class ProgramDraft {
     private static final int BITS_IN_A_BYTE = 8;
 
     private final Map<String, Variable> variables = new LinkedHashMap<>();
-    private final List<Network> networks = new ArrayList<>();
+    private final List<ProgramNetwork> networks = new ArrayList<>();
 
     /** A name that no variable has, as near to the one that is wanted as can be. */
     private String name(String wanted) {
@@ -56,7 +56,7 @@ final class ProgramDraft {
     }
 
     void network(String comment, Logic logic, NetworkEnd end) {
-        networks.add(new Network(comment.strip(), logic, end));
+        networks.add(new ProgramNetwork(comment.strip(), logic, end));
     }
 
     void coil(String comment, Logic logic, String variable) {
@@ -64,19 +64,19 @@ final class ProgramDraft {
     }
 
     static Logic one(String variable) {
-        return new Logic.Contact(new Logic.Operand(variable, false), false);
+        return new Logic.LadderContact(new Logic.Operand(variable, false), false);
     }
 
     static Logic zero(String variable) {
-        return new Logic.Contact(new Logic.Operand(variable, false), true);
+        return new Logic.LadderContact(new Logic.Operand(variable, false), true);
     }
 
     static Logic output(String block) {
-        return new Logic.Contact(new Logic.Operand(block, true), false);
+        return new Logic.LadderContact(new Logic.Operand(block, true), false);
     }
 
     static Logic noOutput(String block) {
-        return new Logic.Contact(new Logic.Operand(block, true), true);
+        return new Logic.LadderContact(new Logic.Operand(block, true), true);
     }
 
     /** The program; inputs first, then outputs, then what is only remembered. */

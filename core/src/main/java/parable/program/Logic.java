@@ -32,7 +32,7 @@ public sealed interface Logic {
      *
      * @param closed true for the normally closed one, which lets pass while the bit is 0; the normally open one lets pass while it is 1
      */
-    record Contact(Operand operand, boolean closed) implements Logic {
+    record LadderContact(Operand operand, boolean closed) implements Logic {
         @Override
         public Stream<Operand> operands() {
             return Stream.of(operand);
@@ -40,7 +40,7 @@ public sealed interface Logic {
 
         @Override
         public Logic renamed(UnaryOperator<String> naming) {
-            return new Contact(new Operand(naming.apply(operand.variable()), operand.output()), closed);
+            return new LadderContact(new Operand(naming.apply(operand.variable()), operand.output()), closed);
         }
     }
 

@@ -16,7 +16,7 @@ import java.util.function.UnaryOperator;
  * @param variables in the order they are declared
  * @param networks in the order of the scan
  */
-public record Program(String name, List<Variable> variables, List<Network> networks) {
+public record Program(String name, List<Variable> variables, List<ProgramNetwork> networks) {
 
     private static final int MOST_COUNTED = 32_767;
 
@@ -31,7 +31,8 @@ public record Program(String name, List<Variable> variables, List<Network> netwo
      *
      * @throws ProgramException at the first variable or network that is wrong
      */
-    public static Program of(String name, List<Variable> variables, List<Network> networks) throws ProgramException {
+    public static Program of(String name, List<Variable> variables, List<ProgramNetwork> networks)
+            throws ProgramException {
         if (!Variable.isName(name)) {
             throw new ProgramException(
                     0, "a program called " + name, "a name of letters, digits and single underscores");
@@ -58,7 +59,7 @@ public record Program(String name, List<Variable> variables, List<Network> netwo
         boolean grows = true;
         while (grows) {
             grows = false;
-            for (Network network : networks) {
+            for (ProgramNetwork network : networks) {
                 if (cone.contains(network.end().variable().toUpperCase(Locale.ROOT))) {
                     grows |= network.operands()
                             .map(operand -> operand.variable().toUpperCase(Locale.ROOT))

@@ -17,30 +17,30 @@ public final class ProgramEdit {
     }
 
     /** With a network put in before the one that has this number. */
-    public static Program inserted(Program program, int at, Network network) throws ProgramException {
-        List<Network> networks = new ArrayList<>(program.networks());
+    public static Program inserted(Program program, int at, ProgramNetwork network) throws ProgramException {
+        List<ProgramNetwork> networks = new ArrayList<>(program.networks());
         networks.add(Math.min(at, networks.size()), network);
         return checked(program, networks);
     }
 
     /** With another network in the place of the one that has this number. */
-    public static Program replaced(Program program, int at, Network network) throws ProgramException {
-        List<Network> networks = new ArrayList<>(program.networks());
+    public static Program replaced(Program program, int at, ProgramNetwork network) throws ProgramException {
+        List<ProgramNetwork> networks = new ArrayList<>(program.networks());
         networks.set(at, network);
         return checked(program, networks);
     }
 
     /** Without the network of this number. */
     public static Program taken(Program program, int at) throws ProgramException {
-        List<Network> networks = new ArrayList<>(program.networks());
+        List<ProgramNetwork> networks = new ArrayList<>(program.networks());
         networks.remove(at);
         return checked(program, networks);
     }
 
     /** With the network of this number moved to another place; what is out of range is the nearest place. */
     public static Program moved(Program program, int from, int to) throws ProgramException {
-        List<Network> networks = new ArrayList<>(program.networks());
-        Network network = networks.remove(from);
+        List<ProgramNetwork> networks = new ArrayList<>(program.networks());
+        ProgramNetwork network = networks.remove(from);
         networks.add(Math.max(0, Math.min(networks.size(), to)), network);
         return checked(program, networks);
     }
@@ -60,39 +60,39 @@ public final class ProgramEdit {
     /** With a contact or comparison beside one of a network. */
     public static Program beside(Program program, int network, int leaf, Side side, Logic added)
             throws ProgramException {
-        Network old = program.networks().get(network);
+        ProgramNetwork old = program.networks().get(network);
         Logic changed = mapped(old.logic(), leaf, there -> switch (side) {
             case BEFORE -> Logic.series(List.of(added, there));
             case AFTER -> Logic.series(List.of(there, added));
             case AROUND -> Logic.parallel(List.of(there, added));
         });
-        return replaced(program, network, new Network(old.comment(), changed, old.end()));
+        return replaced(program, network, new ProgramNetwork(old.comment(), changed, old.end()));
     }
 
     /** With a contact instruction of the other kind, or a comparison turned round. */
     public static Program inverted(Program program, int network, int leaf) throws ProgramException {
-        Network old = program.networks().get(network);
+        ProgramNetwork old = program.networks().get(network);
         Logic changed = mapped(
                 old.logic(),
                 leaf,
-                there -> there instanceof Logic.Contact contact
-                        ? new Logic.Contact(contact.operand(), !contact.closed())
+                there -> there instanceof Logic.LadderContact contact
+                        ? new Logic.LadderContact(contact.operand(), !contact.closed())
                         : there instanceof Logic.Elapsed elapsed
                                 ? new Logic.Elapsed(elapsed.timer(), !elapsed.atLeast(), elapsed.millis())
                                 : there);
-        return replaced(program, network, new Network(old.comment(), changed, old.end()));
+        return replaced(program, network, new ProgramNetwork(old.comment(), changed, old.end()));
     }
 
     /** Without a contact or comparison, the gap closed; the whole network if it was the only one. */
     public static Program without(Program program, int network, int leaf) throws ProgramException {
-        Network old = program.networks().get(network);
+        ProgramNetwork old = program.networks().get(network);
         Optional<Logic> left = without(old.logic(), new int[] {leaf});
         return left.isEmpty()
                 ? taken(program, network)
-                : replaced(program, network, new Network(old.comment(), left.get(), old.end()));
+                : replaced(program, network, new ProgramNetwork(old.comment(), left.get(), old.end()));
     }
 
-    private static Program checked(Program program, List<Network> networks) throws ProgramException {
+    private static Program checked(Program program, List<ProgramNetwork> networks) throws ProgramException {
         return Program.of(program.name(), program.variables(), networks);
     }
 

@@ -71,7 +71,7 @@ public final class ScanPlan {
                 .toArray();
     }
 
-    private static Stream<Logic> everyLogic(Network network) {
+    private static Stream<Logic> everyLogic(ProgramNetwork network) {
         return network.end() instanceof NetworkEnd.Counter counter
                 ? Stream.of(network.logic(), counter.reset())
                 : Stream.of(network.logic());
@@ -100,7 +100,7 @@ public final class ScanPlan {
 
     private int preset(Variable counter) {
         return program.networks().stream()
-                .map(Network::end)
+                .map(ProgramNetwork::end)
                 .filter(end ->
                         end instanceof NetworkEnd.Counter && key(end.variable()).equals(key(counter.name())))
                 .mapToInt(end -> ((NetworkEnd.Counter) end).preset())
@@ -111,7 +111,7 @@ public final class ScanPlan {
     /** A bit has to be remembered if something reads or keeps it before it is written in a scan; an output in any case. */
     private void findRemembered() {
         BitSet written = new BitSet();
-        for (Network network : program.networks()) {
+        for (ProgramNetwork network : program.networks()) {
             everyLogic(network)
                     .flatMap(Logic::operands)
                     .map(operand -> slot(operand.variable()))
@@ -157,7 +157,7 @@ public final class ScanPlan {
         for (int slot = inputs.nextSetBit(0); slot >= 0; slot = inputs.nextSetBit(slot + 1)) {
             memory[slot] = ones.get(slot) ? 1 : 0;
         }
-        for (Network network : program.networks()) {
+        for (ProgramNetwork network : program.networks()) {
             perform(memory, network.end(), passes(memory, network.logic()), reached);
         }
     }
@@ -189,7 +189,7 @@ public final class ScanPlan {
 
     /** Whether a network lets pass as things are. */
     public boolean passes(int[] memory, Logic logic) {
-        if (logic instanceof Logic.Contact contact) {
+        if (logic instanceof Logic.LadderContact contact) {
             return isOne(memory, slot(contact.operand().variable())) != contact.closed();
         }
         if (logic instanceof Logic.Elapsed elapsed) {

@@ -25,7 +25,7 @@ public final class StructuredText {
                     .append('\n');
         }
         text.append("END_VAR\n");
-        for (Network network : program.networks()) {
+        for (ProgramNetwork network : program.networks()) {
             text.append('\n')
                     .append(comment("", network.comment(), "\n"))
                     .append(statement(network))
@@ -52,9 +52,9 @@ public final class StructuredText {
      * @throws StructuredTextException if it is no statement, more than one, or has a comment in it
      * @throws ProgramException if the variables do not allow it
      */
-    public static Network readStatement(List<Variable> variables, String statement)
+    public static ProgramNetwork readStatement(List<Variable> variables, String statement)
             throws StructuredTextException, ProgramException {
-        Network network = new StructuredTextReader(statement).onlyNetwork();
+        ProgramNetwork network = new StructuredTextReader(statement).onlyNetwork();
         Program.of("Statement", variables, List.of(network));
         return network;
     }
@@ -73,7 +73,7 @@ public final class StructuredText {
     }
 
     /** A network as one statement. */
-    public static String statement(Network network) {
+    public static String statement(ProgramNetwork network) {
         String logic = expression(network.logic(), false);
         NetworkEnd end = network.end();
         if (end instanceof NetworkEnd.Coil coil) {
@@ -95,7 +95,7 @@ public final class StructuredText {
     }
 
     private static String expression(Logic logic, boolean within) {
-        if (logic instanceof Logic.Contact contact) {
+        if (logic instanceof Logic.LadderContact contact) {
             return (contact.closed() ? "NOT " : "") + contact.operand().text();
         }
         if (logic instanceof Logic.Elapsed elapsed) {

@@ -36,7 +36,7 @@ final class StructuredTextReader {
             }
             comment = "";
         }
-        List<Network> networks = new ArrayList<>();
+        List<ProgramNetwork> networks = new ArrayList<>();
         while (!peek().is("END_PROGRAM")) {
             networks.add(network());
             comment = "";
@@ -49,9 +49,9 @@ final class StructuredTextReader {
     }
 
     /** The one statement that the text says, and nothing else. */
-    Network onlyNetwork() throws StructuredTextException {
+    ProgramNetwork onlyNetwork() throws StructuredTextException {
         refuseComments();
-        Network network = network();
+        ProgramNetwork network = network();
         refuseMore("one statement, and nothing behind it");
         return network;
     }
@@ -151,7 +151,7 @@ final class StructuredTextReader {
         return comment.text();
     }
 
-    private Network network() throws StructuredTextException {
+    private ProgramNetwork network() throws StructuredTextException {
         Token first = peek();
         String told = comment;
         if (told.contains("\n") || told.contains("(*") || told.contains("*)")) {
@@ -168,7 +168,7 @@ final class StructuredTextReader {
         return call(told, name);
     }
 
-    private Network setting(String told) throws StructuredTextException {
+    private ProgramNetwork setting(String told) throws StructuredTextException {
         Logic logic = expression(false);
         expect("THEN");
         String name = name("the bit that is set or reset");
@@ -181,10 +181,10 @@ final class StructuredTextReader {
         expect("END_IF");
         expect(";");
         NetworkEnd.Coil.Kind kind = value.is("TRUE") ? NetworkEnd.Coil.Kind.SET : NetworkEnd.Coil.Kind.RESET;
-        return new Network(told, logic, new NetworkEnd.Coil(name, kind));
+        return new ProgramNetwork(told, logic, new NetworkEnd.Coil(name, kind));
     }
 
-    private Network assignment(String told, String name) throws StructuredTextException {
+    private ProgramNetwork assignment(String told, String name) throws StructuredTextException {
         boolean negated = isWhollyNegated();
         if (negated) {
             at++;
@@ -192,7 +192,7 @@ final class StructuredTextReader {
         Logic logic = expression(false);
         expect(";");
         NetworkEnd.Coil.Kind kind = negated ? NetworkEnd.Coil.Kind.NEGATED : NetworkEnd.Coil.Kind.NORMAL;
-        return new Network(told, logic, new NetworkEnd.Coil(name, kind));
+        return new ProgramNetwork(told, logic, new NetworkEnd.Coil(name, kind));
     }
 
     /** Whether all up to the semicolon is NOT and one pair of parentheses. */
@@ -211,7 +211,7 @@ final class StructuredTextReader {
         return false;
     }
 
-    private Network call(String told, String name) throws StructuredTextException {
+    private ProgramNetwork call(String told, String name) throws StructuredTextException {
         Token input = next();
         if (!input.is("IN") && !input.is("CU") && !input.is("CLK")) {
             throw input.expected("IN of a timer, CU of a counter or CLK of an edge");
@@ -238,7 +238,7 @@ final class StructuredTextReader {
         }
         expect(")");
         expect(";");
-        return new Network(told, logic, end);
+        return new ProgramNetwork(told, logic, end);
     }
 
     private int number() throws StructuredTextException {
@@ -321,10 +321,10 @@ final class StructuredTextReader {
         }
         String name = name("a variable");
         if (!accept(".")) {
-            return new Logic.Contact(new Logic.Operand(name, false), not);
+            return new Logic.LadderContact(new Logic.Operand(name, false), not);
         }
         if (accept("Q")) {
-            return new Logic.Contact(new Logic.Operand(name, true), not);
+            return new Logic.LadderContact(new Logic.Operand(name, true), not);
         }
         expect("ET");
         Token sign = next();

@@ -4,6 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import parable.reach.CircuitMachine;
+import parable.reach.Effects;
+import parable.reach.Explorer;
+import parable.reach.Hand;
 
 /**
  * What starts do: {@code held:START} and {@code certain:START} for each start from rest, in each position of the selectors, and {@code while:START:OTHER} for
@@ -13,13 +17,13 @@ final class Behaviour implements ClaimSource {
 
     private static final String UNDECIDED = " leads to one and the same end, whichever contact is the quicker.";
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
     private final Certainty certainty;
     private final Operators operators;
     private final List<Claim> claims = new ArrayList<>();
 
-    Behaviour(Machine machine, Explorer explorer, Certainty certainty) {
+    Behaviour(CircuitMachine machine, Explorer explorer, Certainty certainty) {
         this.machine = machine;
         this.operators = new Operators(machine);
         this.explorer = explorer;
@@ -46,10 +50,10 @@ final class Behaviour implements ClaimSource {
         String where = arrangement.isEmpty() ? "from rest" : "with " + operators.words(arrangement);
         List<Hand> script = new ArrayList<>(arrangement);
         script.add(press);
-        Optional<Outcome> held =
+        Optional<Effects> held =
                 claim("held:" + tag + after, script, tag + ", " + press.words() + " " + where + " and held,");
         script.add(Operators.release(press));
-        Optional<Outcome> runs =
+        Optional<Effects> runs =
                 claim("certain:" + tag + after, script, tag + ", " + press.words() + " " + where + " and let go,");
         boolean jogs = held.filter(outcome -> !outcome.motors().isEmpty()).isPresent()
                 && runs.filter(outcome -> outcome.motors().isEmpty()).isPresent();
@@ -87,15 +91,15 @@ final class Behaviour implements ClaimSource {
     }
 
     /** Raises a claim on what a script ends with; returns that if it is one and the same in all cases. */
-    private Optional<Outcome> claim(String id, List<Hand> script, String subject) {
+    private Optional<Effects> claim(String id, List<Hand> script, String subject) {
         if (!explorer.decidesByRest()) {
             claims.add(Claim.open(id, subject + UNDECIDED, List.of()));
             return Optional.empty();
         }
-        Set<Outcome> ends = operators.ends(explorer, script);
+        Set<Effects> ends = operators.ends(explorer, script);
         boolean decided = ends.size() == 1 && explorer.firstShort().isEmpty();
         if (decided) {
-            Outcome end = ends.iterator().next();
+            Effects end = ends.iterator().next();
             claims.add(Claim.holding(id, text(subject, end), Verdict.HOLDS_AT_ANY_SPEED, List.of()));
             return Optional.of(end);
         }
@@ -109,7 +113,7 @@ final class Behaviour implements ClaimSource {
         return decision.end();
     }
 
-    private static String text(String subject, Outcome end) {
+    private static String text(String subject, Effects end) {
         return subject + " ends with this: " + end.words() + ".";
     }
 }

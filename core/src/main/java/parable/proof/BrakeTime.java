@@ -9,6 +9,8 @@ import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.parts.Drive;
 import parable.parts.Part;
+import parable.reach.Hand;
+import parable.timing.Corners;
 
 /**
  * {@code brake:STOP:START}: for how long a motor is braked after a stop, and that it stands still once the brake lets go. Not where a switch on the motor feels that it hardly turns any
@@ -18,9 +20,9 @@ final class BrakeTime implements ClaimSource {
 
     private static final long RUN_UP = 12_000_000;
 
-    private final Trials trials;
+    private final DurationClaims trials;
 
-    BrakeTime(Trials trials) {
+    BrakeTime(DurationClaims trials) {
         this.trials = trials;
     }
 
@@ -36,10 +38,14 @@ final class BrakeTime implements ClaimSource {
     }
 
     private Optional<Claim> brake(Hand press, Hand stop) {
-        long stopped = Trials.BEFORE + RUN_UP;
-        Trials.Script script = trials.script(
+        long stopped = DurationClaims.BEFORE + RUN_UP;
+        DurationClaims.Script script = trials.script(
                 List.of(press, Operators.release(press), stop, Operators.release(stop)),
-                List.of(Trials.BEFORE, Trials.BEFORE + Trials.FINGER, stopped, stopped + Trials.FINGER));
+                List.of(
+                        DurationClaims.BEFORE,
+                        DurationClaims.BEFORE + DurationClaims.FINGER,
+                        stopped,
+                        stopped + DurationClaims.FINGER));
         if (braking(trials.nominal(script), stopped).durations().get(0) == 0) {
             return Optional.empty();
         }
@@ -50,7 +56,7 @@ final class BrakeTime implements ClaimSource {
                 "brake:" + trials.tag(stop) + ":" + trials.tag(press),
                 subject + end,
                 trials.measured(script, bench -> braking(bench, stopped)),
-                within -> subject + "for " + Trials.range(within, 0) + " " + end));
+                within -> subject + "for " + DurationClaims.range(within, 0) + " " + end));
     }
 
     /** How long a motor has direct current after a stop; a flaw if it still turns when that ends, or if it never ends. */
@@ -58,7 +64,7 @@ final class BrakeTime implements ClaimSource {
         long braked = 0;
         long since = -1;
         Optional<Long> flaw = Optional.empty();
-        for (long instant : Trials.instants(bench, from)) {
+        for (long instant : DurationClaims.instants(bench, from)) {
             Moment moment = bench.momentAt(instant);
             boolean brakes = !trials.isDriven(moment) && isBraked(moment);
             braked += since >= 0 ? instant - since : 0;

@@ -12,18 +12,27 @@ import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Effects;
+import parable.reach.Hand;
+import parable.timing.Instant;
+import parable.timing.Refinement;
+import parable.timing.Refutation;
+import parable.timing.Replay;
+import parable.timing.TimedSearch;
 
 /** What a script of hands leads to from rest within the stated times, each hand waiting until all has settled. */
 final class Certainty {
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Refinement refinement;
     private final BooleanSupplier cancelled;
 
     /** What has happened so far, and where a search has come to with it. */
-    private record Run(List<Instant.Event> beginning, List<TimedSearch.Step> steps, TimedSearch search, int node) {}
+    private record Run(
+            List<Instant.Event> beginning, List<TimedSearch.TimedStep> steps, TimedSearch search, int node) {}
 
-    Certainty(Machine machine, Refinement refinement, BooleanSupplier cancelled) {
+    Certainty(CircuitMachine machine, Refinement refinement, BooleanSupplier cancelled) {
         this.machine = machine;
         this.refinement = refinement;
         this.cancelled = cancelled;
@@ -34,14 +43,14 @@ final class Certainty {
      *
      * @param end what the script ends with, empty unless that is one and the same
      */
-    record Decision(Refinement.Outcome outcome, Optional<Outcome> end) {}
+    record Decision(Refinement.Result outcome, Optional<Effects> end) {}
 
     /** Decides whether a script ends with one and the same, whichever contact is the quicker; each hand waits until all has settled. */
     Decision decide(List<Hand> script) {
         Set<Integer> all = refinement.everything();
-        Optional<Map<Outcome, Run>> ends = cancelled.getAsBoolean() ? Optional.empty() : ends(script, all);
+        Optional<Map<Effects, Run>> ends = cancelled.getAsBoolean() ? Optional.empty() : ends(script, all);
         if (ends.isEmpty()) {
-            return new Decision(new Refinement.Outcome.Open(List.of()), Optional.empty());
+            return new Decision(new Refinement.Result.Open(List.of()), Optional.empty());
         }
         if (ends.get().size() == 1) {
             return new Decision(
@@ -52,17 +61,17 @@ final class Certainty {
         ends.get().forEach((end, run) -> refinement
                 .play(run.beginning(), run.steps(), moment -> shows(moment, end), Replay.When.IN_THE_END)
                 .ifPresent(played -> shown.add(isNominal(script, end) ? shown.size() : 0, played)));
-        Refinement.Outcome outcome = shown.size() > 1
-                ? new Refinement.Outcome.Fails(shown.get(0))
-                : new Refinement.Outcome.Open(ends.get().keySet().stream()
+        Refinement.Result outcome = shown.size() > 1
+                ? new Refinement.Result.Fails(shown.get(0))
+                : new Refinement.Result.Open(ends.get().keySet().stream()
                         .map(end -> "it may be that " + end.words())
                         .toList());
         return new Decision(outcome, Optional.empty());
     }
 
     /** Whether a script ends so when all times are nominal: then it is the other way that is worth showing. */
-    private boolean isNominal(List<Hand> script, Outcome end) {
-        List<Machine.Move> hands = new ArrayList<>();
+    private boolean isNominal(List<Hand> script, Effects end) {
+        List<CircuitMachine.Move> hands = new ArrayList<>();
         long state = machine.initial();
         for (Hand hand : script) {
             hands.add(hand.move(machine, state));
@@ -72,7 +81,7 @@ final class Certainty {
     }
 
     /** Whether the same motors run on the bench, the same way round. */
-    private boolean shows(Moment moment, Outcome end) {
+    private boolean shows(Moment moment, Effects end) {
         List<String> running = new ArrayList<>();
         for (Part part : machine.parts()) {
             boolean motor = part.family() == Family.MOTOR && Stops.DRIVEN.contains(moment.condition(part.tag()));
@@ -96,7 +105,7 @@ final class Certainty {
     }
 
     /** The ends a script may have, each with one way to it; empty if it was cancelled, came to its limit, or met a short circuit. */
-    private Optional<Map<Outcome, Run>> ends(List<Hand> script, Set<Integer> keeping) {
+    private Optional<Map<Effects, Run>> ends(List<Hand> script, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         Instant rest = search.rest();
         List<Run> runs = new ArrayList<>();
@@ -113,7 +122,7 @@ final class Certainty {
             }
             runs = next.get();
         }
-        Map<Outcome, Run> ends = new LinkedHashMap<>();
+        Map<Effects, Run> ends = new LinkedHashMap<>();
         for (Run run : runs) {
             ends.putIfAbsent(machine.outcome(run.search().positions(run.node())), run);
         }
@@ -124,10 +133,10 @@ final class Certainty {
     private Optional<List<Run>> acted(List<Run> runs, Hand hand, Set<Integer> keeping) {
         TimedSearch search = new TimedSearch(machine, keeping, false, cancelled);
         List<Instant> beginnings = new ArrayList<>();
-        List<Machine.Move> hands = new ArrayList<>();
+        List<CircuitMachine.Move> hands = new ArrayList<>();
         for (Run run : runs) {
             Instant now = run.search().from(run.node());
-            Machine.Move move = hand.move(machine, now.positions());
+            CircuitMachine.Move move = hand.move(machine, now.positions());
             search.act(now, move);
             beginnings.add(now);
             hands.add(move);
@@ -136,8 +145,9 @@ final class Certainty {
         for (int end : search.ends(beginnings)) {
             int from = search.beginningOf(end);
             Run before = runs.get(from);
-            List<TimedSearch.Step> steps = new ArrayList<>(before.steps());
-            steps.add(new TimedSearch.Step(hands.get(from), beginnings.get(from).events()));
+            List<TimedSearch.TimedStep> steps = new ArrayList<>(before.steps());
+            steps.add(new TimedSearch.TimedStep(
+                    hands.get(from), beginnings.get(from).events()));
             steps.addAll(search.wayTo(end));
             settled.add(new Run(before.beginning(), steps, search, end));
         }

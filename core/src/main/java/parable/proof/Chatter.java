@@ -5,6 +5,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.timing.Loops;
+import parable.timing.Refinement;
+import parable.timing.Refutation;
+import parable.timing.Replay;
+import parable.timing.TimedSearch;
 
 /**
  * {@code comes-to-rest}: whatever is done, the circuit comes to rest in every order of events; it never goes round in a loop for ever. Where it
@@ -21,9 +28,9 @@ final class Chatter implements ClaimSource {
     /** On so many states of loops it is not looked for fewer times that suffice. */
     private static final int WORTH_FEWER = 500;
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
-    private final Machine timed;
+    private final CircuitMachine timed;
     private final Replay replay;
     private final Refinement refinement;
     private final BooleanSupplier cancelled;
@@ -34,9 +41,9 @@ final class Chatter implements ClaimSource {
      * @param timed the same with every place that a time is stated for
      */
     Chatter(
-            Machine machine,
+            CircuitMachine machine,
             Explorer explorer,
-            Machine timed,
+            CircuitMachine timed,
             Replay replay,
             Refinement refinement,
             BooleanSupplier cancelled) {
@@ -55,8 +62,9 @@ final class Chatter implements ClaimSource {
             Verdict verdict = explorer.isComplete() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.UNFINISHED;
             return List.of(Claim.holding(ID, TEXT, verdict, List.of()));
         }
-        List<Machine.Move> way = explorer.wayTo(loop.get());
-        List<Machine.Move> hands = way.stream().filter(Machine.Move::byHand).toList();
+        List<CircuitMachine.Move> way = explorer.wayTo(loop.get());
+        List<CircuitMachine.Move> hands =
+                way.stream().filter(CircuitMachine.Move::byHand).toList();
         Optional<Refutation> chatters = replay.restless(hands);
         if (chatters.isPresent()) {
             return List.of(Claim.failing(ID, TEXT, chatters.get()));
@@ -69,7 +77,7 @@ final class Chatter implements ClaimSource {
     }
 
     /** With the times of everything kept there may be no loop left. */
-    private Refinement.Outcome withinTimes() {
+    private Refinement.Result withinTimes() {
         List<Long> states = explorer.onLoops();
         Set<Integer> movers = movers(states);
         for (Set<Integer> keeping : List.of(movers, refinement.everything())) {
@@ -77,7 +85,7 @@ final class Chatter implements ClaimSource {
                 return refinement.holds(fewest(keeping, states));
             }
         }
-        return new Refinement.Outcome.Open(List.of());
+        return new Refinement.Result.Open(List.of());
     }
 
     /** The parts with times of their own that move by themselves on a loop. */

@@ -5,6 +5,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import parable.timing.Refinement;
+import parable.timing.Refutation;
 
 /**
  * A claim that follows from the circuit, and what became of it.
@@ -156,15 +158,15 @@ public record Claim(
     }
 
     /** The claim with what became of it within times; the story is told if that found none. */
-    static Claim of(String id, String text, Refinement.Outcome outcome, List<String> anySpeed) {
-        if (outcome instanceof Refinement.Outcome.Holds holds) {
+    static Claim of(String id, String text, Refinement.Result outcome, List<String> anySpeed) {
+        if (outcome instanceof Refinement.Result.Holds holds) {
             Verdict verdict = holds.times().isEmpty() ? Verdict.HOLDS_AT_ANY_SPEED : Verdict.HOLDS_WITHIN_TIMES;
             return holding(id, text, verdict, holds.times());
         }
-        if (outcome instanceof Refinement.Outcome.Fails fails) {
+        if (outcome instanceof Refinement.Result.Fails fails) {
             return failing(id, text, fails.refutation());
         }
-        List<String> story = ((Refinement.Outcome.Open) outcome).story();
+        List<String> story = ((Refinement.Result.Open) outcome).story();
         return open(id, text, story.isEmpty() ? anySpeed : story);
     }
 }

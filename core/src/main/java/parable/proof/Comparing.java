@@ -14,10 +14,17 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.bench.Pace;
+import parable.bench.Progress;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Component;
+import parable.reach.Effects;
+import parable.reach.Quiescence;
+import parable.timing.Refutation;
+import parable.timing.Replay;
 
 /** Goes through two machines together, pair by pair of rests, breadth first, so that the first difference is a shortest one. */
 final class Comparing {
@@ -29,7 +36,7 @@ final class Comparing {
     private static final long RUNS_OUT = 12_000_000;
 
     private final Assembly[] sheets;
-    private final Machine[] machines;
+    private final CircuitMachine[] machines;
     private final Quiescence[] rests;
     private final Progress progress;
     private final List<Pair> pairs = new ArrayList<>();
@@ -38,7 +45,7 @@ final class Comparing {
     private Optional<String> raceFirst = Optional.empty();
     private int races;
     private final Set<String> shared = new TreeSet<>();
-    private final List<Map<Long, Outcome>> outcomes = List.of(new HashMap<>(), new HashMap<>());
+    private final List<Map<Long, Effects>> outcomes = List.of(new HashMap<>(), new HashMap<>());
 
     private record Two(long one, long other) {}
 
@@ -54,11 +61,16 @@ final class Comparing {
 
     /** Something done to both: hands of either machine, or a timer that runs out. */
     private record Deed(
-            String words, List<Machine.Move> one, List<Machine.Move> other, boolean isTimer, boolean power) {}
+            String words,
+            List<CircuitMachine.Move> one,
+            List<CircuitMachine.Move> other,
+            boolean isTimer,
+            boolean power) {}
 
     Comparing(Assembly one, Assembly other, Progress progress) {
         sheets = new Assembly[] {one, other};
-        machines = new Machine[] {Machine.untimed(one, List.of()), Machine.untimed(other, List.of())};
+        machines =
+                new CircuitMachine[] {CircuitMachine.untimed(one, List.of()), CircuitMachine.untimed(other, List.of())};
         rests = new Quiescence[] {new Quiescence(machines[0]), new Quiescence(machines[1])};
         this.progress = progress;
         one.parts().stream()
@@ -71,20 +83,20 @@ final class Comparing {
 
     Equivalence compared() {
         if (!machines[0].isSmallEnough() || !machines[1].isSmallEnough()) {
-            return new Equivalence(Equivalence.Verdict.UNFINISHED, 0, List.of(), Optional.empty());
+            return new Equivalence(Equivalence.Answer.UNFINISHED, 0, List.of(), Optional.empty());
         }
         Optional<Equivalence.Difference> first =
                 meet(new Two(machines[0].initial(), machines[1].initial()), -1, Optional.empty());
         for (int i = 0; i < pairs.size() && first.isEmpty(); i++) {
             if (pairs.size() > MOST_PAIRS || (i & LOOK_UP) == LOOK_UP && progress.isCancelled(pairs.size())) {
-                return result(Equivalence.Verdict.UNFINISHED, Optional.empty());
+                return result(Equivalence.Answer.UNFINISHED, Optional.empty());
             }
             first = visit(i);
         }
-        return result(first.isEmpty() ? Equivalence.Verdict.EQUIVALENT : Equivalence.Verdict.DIFFERENT, first);
+        return result(first.isEmpty() ? Equivalence.Answer.EQUIVALENT : Equivalence.Answer.DIFFERENT, first);
     }
 
-    private Equivalence result(Equivalence.Verdict verdict, Optional<Equivalence.Difference> difference) {
+    private Equivalence result(Equivalence.Answer verdict, Optional<Equivalence.Difference> difference) {
         List<String> nature = new ArrayList<>();
         forgotten.ifPresent(words -> nature.add("After a loss of the supply relays may go on by themselves, or with a"
                 + " timer that still knows its time; the program has forgotten everything and begins anew. For example "
@@ -109,9 +121,9 @@ final class Comparing {
         return Optional.empty();
     }
 
-    private long after(int which, long state, List<Machine.Move> moves) {
+    private long after(int which, long state, List<CircuitMachine.Move> moves) {
         long after = state;
-        for (Machine.Move move : moves) {
+        for (CircuitMachine.Move move : moves) {
             after = machines[which].with(after, move);
         }
         return after;
@@ -127,9 +139,9 @@ final class Comparing {
         if (other.restless() && !one.restless()) {
             return Optional.of(difference(parent, deed, words(0, one), "it may never come to rest"));
         }
-        Set<Outcome> shown = new LinkedHashSet<>();
+        Set<Effects> shown = new LinkedHashSet<>();
         for (long state : other.states()) {
-            Outcome looks = outcome(1, state);
+            Effects looks = outcome(1, state);
             shown.add(looks);
             boolean matched = false;
             for (long relay : one.states()) {
@@ -159,7 +171,7 @@ final class Comparing {
      * A controller that has lost its supply begins anew: what it lacks then, and for as long as a timer of the other goes on, is no mistake as long as
      * it only lacks something.
      */
-    private boolean isForgetting(Quiescence.Rests one, Outcome looks, int parent, Optional<Deed> deed) {
+    private boolean isForgetting(Quiescence.Rests one, Effects looks, int parent, Optional<Deed> deed) {
         boolean lessOnly = one.states().stream()
                 .map(state -> outcome(0, state))
                 .anyMatch(relay ->
@@ -189,10 +201,10 @@ final class Comparing {
     }
 
     /** What both sheets have in common of what a state shows. */
-    private Outcome outcome(int which, long state) {
+    private Effects outcome(int which, long state) {
         return outcomes.get(which).computeIfAbsent(state, any -> {
-            Outcome all = machines[which].outcome(state);
-            return new Outcome(
+            Effects all = machines[which].outcome(state);
+            return new Effects(
                     all.motors(),
                     all.in().stream().filter(this::isCompared).sorted().toList(),
                     all.lit().stream().filter(this::isShared).sorted().toList());
@@ -200,7 +212,7 @@ final class Comparing {
     }
 
     private boolean isShared(String signal) {
-        return shared.contains(signal) || shared.stream().map(Outcome::lampIn).anyMatch(signal::equals);
+        return shared.contains(signal) || shared.stream().map(Effects::lampIn).anyMatch(signal::equals);
     }
 
     private boolean isCompared(String tag) {
@@ -229,8 +241,8 @@ final class Comparing {
         for (String tag : shared) {
             hands(at, tag).forEach(hands::add);
         }
-        Machine.Move power =
-                new Machine.Move(Machine.POWER, machines[0].hasPower(at.one()) ? 1 : Machine.ALL_THERE, true);
+        CircuitMachine.Move power = new CircuitMachine.Move(
+                CircuitMachine.POWER, machines[0].hasPower(at.one()) ? 1 : CircuitMachine.ALL_THERE, true);
         List<Deed> deeds = new ArrayList<>(hands);
         deeds.add(new Deed(
                 machines[0].hasPower(at.one()) ? "the supply fails" : "the supply returns",
@@ -253,7 +265,7 @@ final class Comparing {
         return deeds;
     }
 
-    private static List<Machine.Move> joined(List<Machine.Move> some, List<Machine.Move> others) {
+    private static List<CircuitMachine.Move> joined(List<CircuitMachine.Move> some, List<CircuitMachine.Move> others) {
         return Stream.concat(some.stream(), others.stream()).toList();
     }
 
@@ -296,10 +308,10 @@ final class Comparing {
         return machines[which].component(part) instanceof Component.Button ? value & 1 : value;
     }
 
-    private Machine.Move move(int which, long state, int part, int position) {
+    private CircuitMachine.Move move(int which, long state, int part, int position) {
         return machines[which].component(part) instanceof Component.Button
                 ? machines[which].toggle(state, part)
-                : new Machine.Move(part, position, true);
+                : new CircuitMachine.Move(part, position, true);
     }
 
     private String words(Part part, int position) {
@@ -309,12 +321,12 @@ final class Comparing {
         if (part.drive() instanceof Drive.BySpeed) {
             return part.tag() + (position == 1 ? " finds its motor turning" : " finds its motor at rest");
         }
-        return machines[0].words(new Machine.Move(machines[0].index(part.tag()), position, true));
+        return machines[0].words(new CircuitMachine.Move(machines[0].index(part.tag()), position, true));
     }
 
     private List<Deed> timers(Two at) {
-        Map<String, List<Machine.Move>> one = rests[0].timers(at.one());
-        Map<String, List<Machine.Move>> other = rests[1].timers(at.other());
+        Map<String, List<CircuitMachine.Move>> one = rests[0].timers(at.one());
+        Map<String, List<CircuitMachine.Move>> other = rests[1].timers(at.other());
         Set<String> tags = new TreeSet<>(one.keySet());
         tags.addAll(other.keySet());
         return tags.stream()
@@ -339,12 +351,12 @@ final class Comparing {
     }
 
     private Refutation shown(int which, List<Deed> deeds) {
-        List<Machine.Move> hands = new ArrayList<>();
+        List<CircuitMachine.Move> hands = new ArrayList<>();
         List<Long> times = new ArrayList<>();
         long time = BEGIN;
         for (Deed deed : deeds) {
-            for (Machine.Move move :
-                    deed.isTimer() ? List.<Machine.Move>of() : which == 0 ? deed.one() : deed.other()) {
+            for (CircuitMachine.Move move :
+                    deed.isTimer() ? List.<CircuitMachine.Move>of() : which == 0 ? deed.one() : deed.other()) {
                 hands.add(move);
                 times.add(time);
             }

@@ -2,7 +2,9 @@ package parable.proof;
 
 import java.util.List;
 import java.util.Optional;
+import parable.bench.Progress;
 import parable.parts.Assembly;
+import parable.timing.Refutation;
 
 /**
  * Whether two sheets are the same machine to the one who operates it: given the same actions, they settle to the same contactors, lamps and
@@ -13,10 +15,10 @@ import parable.parts.Assembly;
  * @param inherent differences that lie in the nature of a controller, each in a sentence
  * @param difference the first difference that does not, empty if there is none
  */
-public record Equivalence(Verdict verdict, int states, List<String> inherent, Optional<Difference> difference) {
+public record Equivalence(Answer verdict, int states, List<String> inherent, Optional<Difference> difference) {
 
     /** What was found. */
-    public enum Verdict {
+    public enum Answer {
         /** They are the same, but for what is inherent. */
         EQUIVALENT,
         /** They are not. */

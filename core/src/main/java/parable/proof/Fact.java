@@ -4,12 +4,15 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.bench.Moment;
+import parable.reach.CircuitMachine;
+import parable.reach.Conduction;
+import parable.timing.Replay;
 
 /** Something that is true or not at every instant. */
 sealed interface Fact {
 
     /** Whether it is true in a state. */
-    boolean holds(Machine machine, long positions, Conduction conduction);
+    boolean holds(CircuitMachine machine, long positions, Conduction conduction);
 
     /** Whether it is true on the bench. */
     boolean shows(Moment moment);
@@ -21,9 +24,9 @@ sealed interface Fact {
     Stream<String> tags();
 
     /** A device stands so. */
-    record Stands(String tag, Standing standing) implements Fact {
+    record Stands(String tag, DeviceState standing) implements Fact {
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return standing.holds(machine, machine.index(tag), positions, conduction);
         }
 
@@ -44,9 +47,9 @@ sealed interface Fact {
     }
 
     /** The supplies from outside are there. */
-    record Power() implements Fact {
+    record SupplyOn() implements Fact {
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return machine.hasPower(positions);
         }
 
@@ -73,7 +76,7 @@ sealed interface Fact {
         }
 
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return facts.stream().allMatch(fact -> fact.holds(machine, positions, conduction));
         }
 
@@ -100,7 +103,7 @@ sealed interface Fact {
         }
 
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return facts.stream()
                             .filter(fact -> fact.holds(machine, positions, conduction))
                             .count()
@@ -127,7 +130,7 @@ sealed interface Fact {
     /** The contrary of another. */
     record Not(Fact fact) implements Fact {
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return !fact.holds(machine, positions, conduction);
         }
 
@@ -150,7 +153,7 @@ sealed interface Fact {
     /** One of two is true and the other is not. */
     record Differ(Fact one, Fact other) implements Fact {
         @Override
-        public boolean holds(Machine machine, long positions, Conduction conduction) {
+        public boolean holds(CircuitMachine machine, long positions, Conduction conduction) {
             return one.holds(machine, positions, conduction) != other.holds(machine, positions, conduction);
         }
 

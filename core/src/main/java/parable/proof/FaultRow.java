@@ -3,6 +3,8 @@ package parable.proof;
 import java.util.List;
 import java.util.Optional;
 import parable.bench.Fault;
+import parable.timing.Refutation;
+import parable.timing.Replay;
 
 /**
  * What a single fault does.

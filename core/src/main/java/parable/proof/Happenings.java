@@ -13,22 +13,26 @@ import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Component;
+import parable.reach.Conduction;
+import parable.reach.Quiescence;
 
 /** What happens to a machine after which no motor may start by itself, and whether a hand is on a start meanwhile. */
 final class Happenings {
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final boolean onlyEmergencyStops;
     private final int[] starts;
 
     /** For each start whether it is held, by its value. */
     private final boolean[][] held;
 
-    private final Machine.Move[] resets;
+    private final CircuitMachine.Move[] resets;
     private final Quiescence quiescence;
     private final List<Map<Long, Boolean>> leads = new ArrayList<>();
 
-    Happenings(Machine machine) {
+    Happenings(CircuitMachine machine) {
         this(machine, false);
     }
 
@@ -37,7 +41,7 @@ final class Happenings {
      *
      * @param onlyEmergencyStops whether nothing counts but that an E-stop is hit or let go
      */
-    Happenings(Machine machine, boolean onlyEmergencyStops) {
+    Happenings(CircuitMachine machine, boolean onlyEmergencyStops) {
         this.machine = machine;
         this.onlyEmergencyStops = onlyEmergencyStops;
         quiescence = new Quiescence(machine);
@@ -47,8 +51,9 @@ final class Happenings {
         held = IntStream.of(starts).mapToObj(this::held).toArray(boolean[][]::new);
         resets = IntStream.of(machine.moving())
                 .filter(part -> isStopOrTrip(machine.parts().get(part)))
-                .mapToObj(part -> new Machine.Move(part, machine.component(part).rest(), true))
-                .toArray(Machine.Move[]::new);
+                .mapToObj(part ->
+                        new CircuitMachine.Move(part, machine.component(part).rest(), true))
+                .toArray(CircuitMachine.Move[]::new);
         machine.motors().forEach(motor -> leads.add(new HashMap<>()));
     }
 
@@ -58,7 +63,7 @@ final class Happenings {
      *
      * @param atRest whether no motor runs and nothing has to move
      */
-    boolean counts(long state, Machine.Move move, boolean atRest) {
+    boolean counts(long state, CircuitMachine.Move move, boolean atRest) {
         return isGivenBack(state, move) || atRest && isTakenAway(move);
     }
 
@@ -67,17 +72,19 @@ final class Happenings {
      *
      * @param atRest whether no motor runs and nothing has to move
      */
-    Optional<Machine.Move> firstTo(LongPredicate kind, long state, boolean atRest) {
+    Optional<CircuitMachine.Move> firstTo(LongPredicate kind, long state, boolean atRest) {
         if (atRest) {
             return machine.handMoves(state).stream()
                     .filter(move -> counts(state, move, true) && kind.test(machine.with(state, move)))
                     .findFirst();
         }
-        Machine.Move back = new Machine.Move(Machine.POWER, Machine.ALL_THERE, true);
-        if (!onlyEmergencyStops && machine.outage(state) != Machine.ALL_THERE && kind.test(machine.with(state, back))) {
+        CircuitMachine.Move back = new CircuitMachine.Move(CircuitMachine.POWER, CircuitMachine.ALL_THERE, true);
+        if (!onlyEmergencyStops
+                && machine.outage(state) != CircuitMachine.ALL_THERE
+                && kind.test(machine.with(state, back))) {
             return Optional.of(back);
         }
-        for (Machine.Move reset : resets) {
+        for (CircuitMachine.Move reset : resets) {
             boolean away = machine.value(state, reset.part()) != reset.value();
             if (away && kind.test(machine.with(state, reset))) {
                 return Optional.of(reset);
@@ -86,9 +93,9 @@ final class Happenings {
         return Optional.empty();
     }
 
-    private boolean isGivenBack(long state, Machine.Move move) {
-        if (move.part() == Machine.POWER) {
-            return !onlyEmergencyStops && move.value() == Machine.ALL_THERE;
+    private boolean isGivenBack(long state, CircuitMachine.Move move) {
+        if (move.part() == CircuitMachine.POWER) {
+            return !onlyEmergencyStops && move.value() == CircuitMachine.ALL_THERE;
         }
         return isStopOrTrip(machine.parts().get(move.part()))
                 && machine.value(state, move.part())
@@ -96,13 +103,13 @@ final class Happenings {
                 && isAtRest(move);
     }
 
-    private boolean isTakenAway(Machine.Move move) {
-        return move.part() == Machine.POWER
-                ? !onlyEmergencyStops && move.value() != Machine.ALL_THERE
+    private boolean isTakenAway(CircuitMachine.Move move) {
+        return move.part() == CircuitMachine.POWER
+                ? !onlyEmergencyStops && move.value() != CircuitMachine.ALL_THERE
                 : isStopOrTrip(machine.parts().get(move.part())) && !isAtRest(move);
     }
 
-    private boolean isAtRest(Machine.Move move) {
+    private boolean isAtRest(CircuitMachine.Move move) {
         Component component = machine.component(move.part());
         return component instanceof Component.Button
                 ? !Component.Button.isPushed(move.value())

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.parts.Assembly;
 
 /**
@@ -51,7 +52,7 @@ public final class IdleContacts {
     }
 
     private static Set<String> told(Assembly assembly, List<Fault> faults, Progress progress) {
-        return Proof.with(assembly, faults, Proof.Speed.WITHIN_TIMES, progress).claims().stream()
+        return Proof.with(assembly, faults, Proof.Timing.WITHIN_TIMES, progress).claims().stream()
                 .map(claim -> claim.id() + " " + claim.text() + " " + claim.verdict())
                 .collect(Collectors.toSet());
     }

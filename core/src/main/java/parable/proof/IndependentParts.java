@@ -327,7 +327,7 @@ final class IndependentParts {
         for (RungItem item : rung.items()) {
             Optional<String> tag = item instanceof RungItem.Passage passage
                     ? Optional.of(passage.tag())
-                    : item instanceof RungItem.Landing landing
+                    : item instanceof RungItem.TerminalEnd landing
                             ? Optional.of(landing.terminal().tag())
                             : Optional.empty();
             tag.flatMap(assembly::indexOf)
@@ -437,7 +437,7 @@ final class IndependentParts {
             RungItem item = rung.items().get(i);
             piece.add(item);
             boolean within = i > 0 && i + 1 < rung.items().size();
-            if (within && item instanceof RungItem.Point point && isRail(point)) {
+            if (within && item instanceof RungItem.NamedPoint point && isRail(point)) {
                 pieces.add(new Rung(piece, rung.remark()));
                 piece = new ArrayList<>(List.of(item));
             }
@@ -446,7 +446,7 @@ final class IndependentParts {
         return pieces.stream();
     }
 
-    private boolean isRail(RungItem.Point point) {
+    private boolean isRail(RungItem.NamedPoint point) {
         return railNames().contains(point.name());
     }
 

@@ -6,6 +6,8 @@ import java.util.Optional;
 import parable.parts.Drive;
 import parable.parts.LoadRole;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
 
 /** What a proof leaves out, and which of its claims that touches. */
 final class Limits {
@@ -15,7 +17,7 @@ final class Limits {
     private static final String ONE_AT_A_TIME = "supplies and breakers are away one at a time";
     private static final String NO_HAND = "no hand pushes in the armature of %s";
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
     private final List<Opponents.Pair> opponents;
 
@@ -24,7 +26,7 @@ final class Limits {
      *
      * @param opponents its contactors that must never be in together
      */
-    Limits(Machine machine, Explorer explorer, List<Opponents.Pair> opponents) {
+    Limits(CircuitMachine machine, Explorer explorer, List<Opponents.Pair> opponents) {
         this.machine = machine;
         this.explorer = explorer;
         this.opponents = opponents;

@@ -11,20 +11,24 @@ import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.reach.CircuitMachine;
+import parable.reach.Effects;
+import parable.reach.Explorer;
+import parable.reach.Hand;
 
 /** What hands can do to a sheet in the usual ways, as scripts. */
 final class Operators {
 
     private static final int MOST_ARRANGEMENTS = 12;
 
-    private final Machine machine;
+    private final CircuitMachine machine;
 
     /** What could start something, and where it stands as it is drawn. */
     private final int[] starting;
 
     private final int[] drawn;
 
-    Operators(Machine machine) {
+    Operators(CircuitMachine machine) {
         this.machine = machine;
         long rest = machine.initial();
         starting = IntStream.of(machine.moving())
@@ -101,16 +105,16 @@ final class Operators {
     }
 
     /** What a script may end with at any speed, each hand waiting until all has settled; a short circuit is no end. */
-    Set<Outcome> ends(Explorer explorer, List<Hand> script) {
+    Set<Effects> ends(Explorer explorer, List<Hand> script) {
         Set<Long> states = new LinkedHashSet<>(explorer.ends(machine.initial()));
         for (Hand hand : script) {
             Set<Long> next = new LinkedHashSet<>();
             states.forEach(state -> next.addAll(explorer.ends(machine.with(state, hand.move(machine, state)))));
             states = next;
         }
-        Set<Outcome> ends = new LinkedHashSet<>();
+        Set<Effects> ends = new LinkedHashSet<>();
         for (List<Long> round : explorer.rounds(states)) {
-            Outcome.ofRound(round.stream().map(machine::outcome).toList()).forEach(ends::add);
+            Effects.ofRound(round.stream().map(machine::outcome).toList()).forEach(ends::add);
         }
         return ends;
     }

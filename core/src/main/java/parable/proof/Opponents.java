@@ -9,6 +9,9 @@ import parable.bench.Moment;
 import parable.network.OpposedContactors;
 import parable.parts.Assembly;
 import parable.parts.Verb;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.timing.Replay;
 
 /**
  * {@code never-together:ONE:OTHER}: two contactors that the power circuit makes opponents, for their poles together short something, join two
@@ -19,7 +22,7 @@ final class Opponents {
 
     static final String NEVER = "never-together:";
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
     private final Replay replay;
     private final List<Pair> pairs;
@@ -27,7 +30,7 @@ final class Opponents {
     /** Two opponents, by their positions among the parts. */
     record Pair(int one, int other, boolean barred) {}
 
-    Opponents(Assembly assembly, Machine machine, Explorer explorer, Replay replay) {
+    Opponents(Assembly assembly, CircuitMachine machine, Explorer explorer, Replay replay) {
         this.machine = machine;
         this.explorer = explorer;
         this.replay = replay;
@@ -35,7 +38,7 @@ final class Opponents {
     }
 
     /** The opponents of a sheet. */
-    static List<Pair> pairs(Assembly assembly, Machine machine) {
+    static List<Pair> pairs(Assembly assembly, CircuitMachine machine) {
         List<Pair> pairs = new ArrayList<>();
         for (OpposedContactors.Pair pair : OpposedContactors.of(assembly)) {
             int one = machine.index(pair.one());
@@ -46,7 +49,7 @@ final class Opponents {
     }
 
     /** That they are never in together. */
-    List<Question> questions() {
+    List<ClaimQuestion> questions() {
         return pairs.stream().map(this::never).toList();
     }
 
@@ -55,10 +58,10 @@ final class Opponents {
         return pairs.stream().filter(pair -> !pair.barred()).map(this::byHand).toList();
     }
 
-    private Question never(Pair pair) {
+    private ClaimQuestion never(Pair pair) {
         String one = tag(pair.one());
         String other = tag(pair.other());
-        return new Question(
+        return new ClaimQuestion(
                 never(machine, pair),
                 one + " and " + other + " are never in together.",
                 explorer.first(index -> machine.isIn(explorer.states().key(index), pair.one())
@@ -70,7 +73,7 @@ final class Opponents {
     }
 
     /** What the claim on a pair is called. */
-    static String never(Machine machine, Pair pair) {
+    static String never(CircuitMachine machine, Pair pair) {
         return NEVER + machine.parts().get(pair.one()).tag() + ":"
                 + machine.parts().get(pair.other()).tag();
     }
@@ -92,8 +95,8 @@ final class Opponents {
         for (int[] way : new int[][] {{pair.one(), pair.other()}, {pair.other(), pair.one()}}) {
             Optional<Integer> broken = explorer.first(index -> isPushedIn(index, way[0], way[1]));
             if (broken.isPresent()) {
-                List<Machine.Move> hands = explorer.wayTo(broken.get()).stream()
-                        .filter(Machine.Move::byHand)
+                List<CircuitMachine.Move> hands = explorer.wayTo(broken.get()).stream()
+                        .filter(CircuitMachine.Move::byHand)
                         .toList();
                 Action push = new Action(Verb.PUSH, tag(way[1]));
                 return replay.pushed(

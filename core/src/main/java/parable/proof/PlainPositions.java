@@ -5,7 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.parts.Assembly;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.timing.Refinement;
+import parable.timing.Replay;
 
 /**
  * What can be refuted by plain positions alone: contactors, relays and buttons at rest or over, all contacts of one at once. There are far
@@ -26,14 +31,14 @@ final class PlainPositions {
      * @param refinement finds the times at which the bench shows it, where nominal times do not
      */
     PlainPositions(Assembly assembly, List<Fault> faults, Replay replay, Refinement refinement, Progress progress) {
-        Machine machine = Machine.plain(assembly, faults);
+        CircuitMachine machine = CircuitMachine.plain(assembly, faults);
         explorer = new Explorer(machine, progress);
         explorer.explore();
         new Requirements(
                         assembly,
                         machine,
                         explorer,
-                        new Machine(assembly, faults),
+                        new CircuitMachine(assembly, faults),
                         replay,
                         refinement,
                         () -> progress.isCancelled(explorer.states().size()))

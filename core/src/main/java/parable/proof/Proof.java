@@ -11,9 +11,14 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.timing.Refinement;
+import parable.timing.Replay;
 
 /**
  * All claims on a sheet.
@@ -32,7 +37,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     private static final int NOTHING_NEW = 0;
 
     /** The most states that are explored unless another bound is given. */
-    public static final int MOST_STATES = 10_000_000;
+    public static final int MOST_STATES = Explorer.MOST_STATES;
 
     /** What a state takes in memory while it is explored and judged, in bytes. */
     public static final int BYTES_PER_STATE = 64;
@@ -44,7 +49,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     }
 
     /** Which times the search keeps to. */
-    public enum Speed {
+    public enum Timing {
         /** None: every change may take any time. What some order of events breaks stays open unless nominal times show it. */
         ANY,
         /** Where any speed breaks a claim, the stated ranges. */
@@ -57,7 +62,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
      * @param speed which times are kept
      * @param progress told the states so far; once it ends the search, what is not decided is unfinished
      */
-    public static Proof of(Assembly assembly, Speed speed, Progress progress) {
+    public static Proof of(Assembly assembly, Timing speed, Progress progress) {
         return of(assembly, speed, MOST_STATES, progress);
     }
 
@@ -66,7 +71,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
      *
      * @param mostStates the most states that are explored of each circuit on the sheet; what more would decide is unfinished
      */
-    public static Proof of(Assembly assembly, Speed speed, int mostStates, Progress progress) {
+    public static Proof of(Assembly assembly, Timing speed, int mostStates, Progress progress) {
         return apart(assembly, progress, part -> ofOne(part, List.of(), speed, mostStates, progress));
     }
 
@@ -111,26 +116,26 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     }
 
     /** Like {@link #of}, with everything gone through together, whatever is independent. */
-    static Proof together(Assembly assembly, Speed speed, Progress progress) {
+    static Proof together(Assembly assembly, Timing speed, Progress progress) {
         return ofOne(assembly, List.of(), speed, MOST_STATES, progress);
     }
 
     /** Like {@link #together}, with faults in from the beginning. */
-    static Proof with(Assembly assembly, List<Fault> faults, Speed speed, Progress progress) {
+    static Proof with(Assembly assembly, List<Fault> faults, Timing speed, Progress progress) {
         return ofOne(assembly, faults, speed, MOST_STATES, progress);
     }
 
-    private static Proof ofOne(Assembly assembly, List<Fault> faults, Speed speed, int mostStates, Progress progress) {
-        Machine machine = Machine.untimed(assembly, faults);
-        Machine timed = new Machine(assembly, faults);
+    private static Proof ofOne(Assembly assembly, List<Fault> faults, Timing speed, int mostStates, Progress progress) {
+        CircuitMachine machine = CircuitMachine.untimed(assembly, faults);
+        CircuitMachine timed = new CircuitMachine(assembly, faults);
         if (!machine.isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), List.of(), 0, false);
         }
         Explorer explorer = new Explorer(machine, progress, mostStates);
-        BooleanSupplier notInTime = speed == Speed.ANY
+        BooleanSupplier notInTime = speed == Timing.ANY
                 ? () -> true
                 : () -> progress.isCancelled(explorer.states().size());
-        CompletableFuture<List<Claim>> onTimes = speed == Speed.ANY
+        CompletableFuture<List<Claim>> onTimes = speed == Timing.ANY
                 ? CompletableFuture.completedFuture(List.of())
                 : CompletableFuture.supplyAsync(
                         () -> onTimes(assembly, faults, () -> progress.isCancelled(NOTHING_NEW)));
@@ -145,14 +150,14 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
                         raised(
                                 Claim.Sort.REQUIREMENT,
                                 new Requirements(assembly, machine, explorer, timed, replay, refinement, notInTime)),
-                        raised(Claim.Sort.OWN, new Own(assembly, machine, explorer, deciding)),
+                        raised(Claim.Sort.OWN, new OwnClaims(assembly, machine, explorer, deciding)),
                         raised(
                                 Claim.Sort.DESCRIPTION,
                                 new Behaviour(machine, explorer, certainty),
-                                new Apart(machine, explorer, opponents),
+                                new ContactorPairs(machine, explorer, opponents),
                                 new Signals(machine, explorer),
                                 onTimes::join,
-                                new Awaiting(machine, explorer)))
+                                new TimerWaits(machine, explorer)))
                 .flatMap(Function.identity())
                 .map(limits::on)
                 .toList();
@@ -188,12 +193,12 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     }
 
     private static Proof plainOfOne(Assembly assembly, Progress progress) {
-        if (!Machine.plain(assembly, List.of()).isSmallEnough()) {
+        if (!CircuitMachine.plain(assembly, List.of()).isSmallEnough()) {
             return new Proof(List.of(TOO_LARGE), List.of(), 0, false);
         }
         Replay replay = new Replay(assembly, List.of());
-        Refinement refinement =
-                new Refinement(new Machine(assembly, List.of()), replay, () -> progress.isCancelled(NOTHING_NEW));
+        Refinement refinement = new Refinement(
+                new CircuitMachine(assembly, List.of()), replay, () -> progress.isCancelled(NOTHING_NEW));
         return new PlainPositions(assembly, List.of(), replay, refinement, progress).proof();
     }
 
@@ -203,7 +208,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
      * @param progress told those so far; once it ends the search, or {@link #MOST_STATES} are known, that many
      */
     public static int plainPositions(Assembly assembly, Progress progress) {
-        Explorer explorer = new Explorer(Machine.plain(assembly, List.of()), progress);
+        Explorer explorer = new Explorer(CircuitMachine.plain(assembly, List.of()), progress);
         explorer.explore();
         return explorer.states().size();
     }
@@ -211,8 +216,9 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     /** The claims on how long things take; they are measured on the bench, which the other core can do meanwhile. */
     private static List<Claim> onTimes(Assembly assembly, List<Fault> faults, BooleanSupplier cancelled) {
         Replay replay = new Replay(assembly, faults);
-        Refinement refinement = new Refinement(new Machine(assembly, faults), replay, cancelled);
-        Trials trials = new Trials(Machine.untimed(assembly, faults), replay, refinement, cancelled);
+        Refinement refinement = new Refinement(new CircuitMachine(assembly, faults), replay, cancelled);
+        DurationClaims trials =
+                new DurationClaims(CircuitMachine.untimed(assembly, faults), replay, refinement, cancelled);
         return Stream.<ClaimSource>of(new Sequence(trials), new WarningTime(trials), new BrakeTime(trials))
                 .flatMap(source -> source.claims().stream())
                 .toList();

@@ -7,6 +7,10 @@ import java.util.stream.Stream;
 import parable.network.Network;
 import parable.network.Supplies;
 import parable.parts.Assembly;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.timing.Refinement;
+import parable.timing.Replay;
 
 /**
  * What is asked of every circuit: nothing shorted, supplies apart, opponents never together, stops stop, no start by itself, coming to rest,
@@ -27,9 +31,9 @@ final class Requirements implements ClaimSource {
      */
     Requirements(
             Assembly assembly,
-            Machine machine,
+            CircuitMachine machine,
             Explorer explorer,
-            Machine timed,
+            CircuitMachine timed,
             Replay replay,
             Refinement refinement,
             BooleanSupplier notInTime) {
@@ -43,7 +47,7 @@ final class Requirements implements ClaimSource {
         sources.add(new Chatter(machine, explorer, timed, replay, refinement, notInTime));
         sources.add(new Restarts(
                 machine, explorer, timed, replay, refinement, assembly.sheet().duty()));
-        onlySound.add(new Dead(machine, explorer, deciding));
+        onlySound.add(new DeadMotors(machine, explorer, deciding));
     }
 
     @Override

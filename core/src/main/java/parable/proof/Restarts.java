@@ -5,6 +5,14 @@ import java.util.Optional;
 import parable.bench.Moment;
 import parable.circuit.Duty;
 import parable.parts.Family;
+import parable.reach.CircuitMachine;
+import parable.reach.Conduction;
+import parable.reach.Explorer;
+import parable.reach.StateSet;
+import parable.timing.Refinement;
+import parable.timing.Refutation;
+import parable.timing.Replay;
+import parable.timing.TimedSearch;
 
 /**
  * {@code no-restart}: no motor gets current because a supply or a breaker comes back, a trip is reset or a stop is let go, not even in passing,
@@ -20,9 +28,9 @@ final class Restarts implements ClaimSource {
             "As long as no start is held, no motor gets current, not even in passing, because a supply or breaker comes back, a trip is reset or a"
                     + " stop is let go.";
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
-    private final Machine timed;
+    private final CircuitMachine timed;
     private final Replay replay;
     private final Refinement refinement;
     private final Duty duty;
@@ -35,7 +43,13 @@ final class Restarts implements ClaimSource {
      *
      * @param timed the same with every place that a time is stated for
      */
-    Restarts(Machine machine, Explorer explorer, Machine timed, Replay replay, Refinement refinement, Duty duty) {
+    Restarts(
+            CircuitMachine machine,
+            Explorer explorer,
+            CircuitMachine timed,
+            Replay replay,
+            Refinement refinement,
+            Duty duty) {
         this.machine = machine;
         this.explorer = explorer;
         this.timed = timed;
@@ -83,7 +97,7 @@ final class Restarts implements ClaimSource {
             long state = explorer.states().key(index);
             boolean atRest = explorer.isSettled(index) && !explorer.isDriven(index);
             if (happenings.isQuiet(state)) {
-                Optional<Machine.Move> move =
+                Optional<CircuitMachine.Move> move =
                         happenings.firstTo(next -> leading.has(explorer.states().indexOf(next)), state, atRest);
                 if (move.isPresent() && happenings.isStill(state, explorer.conduction(index))) {
                     return Optional.of(decided(motor, index, move.get()));
@@ -93,16 +107,17 @@ final class Restarts implements ClaimSource {
         return Optional.empty();
     }
 
-    private Claim decided(int motor, int index, Machine.Move move) {
-        List<Machine.Move> way = explorer.wayTo(index);
+    private Claim decided(int motor, int index, CircuitMachine.Move move) {
+        List<CircuitMachine.Move> way = explorer.wayTo(index);
         way.add(move);
-        List<Machine.Move> hands = way.stream().filter(Machine.Move::byHand).toList();
+        List<CircuitMachine.Move> hands =
+                way.stream().filter(CircuitMachine.Move::byHand).toList();
         String tag = machine.motors().get(motor);
         Optional<Refutation> played = replay.afterwards(hands, moment -> isDriven(moment, tag));
         if (played.isPresent()) {
             return Claim.failing(ID, text(), played.get());
         }
-        Refinement.Outcome outcome = refinement.decide(
+        Refinement.Result outcome = refinement.decide(
                 new Watched(new Happenings(timed, automatic()), motor),
                 TimedSearch.movers(machine, way, false),
                 moment -> isDriven(moment, tag),
@@ -125,7 +140,7 @@ final class Restarts implements ClaimSource {
         }
 
         @Override
-        public int after(long before, Machine.Move hand) {
+        public int after(long before, CircuitMachine.Move hand) {
             Conduction conduction = timed.conduction(before);
             boolean atRest = conduction.driven() == 0
                     && timed.ownMoves(before, conduction).isEmpty();

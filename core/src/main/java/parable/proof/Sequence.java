@@ -11,6 +11,8 @@ import parable.bench.Moment;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Part;
+import parable.reach.Hand;
+import parable.timing.Corners;
 
 /**
  * {@code finger:START}: a motor runs on after a start was held as long as a finger does; {@code sequence:START}: it is started with some
@@ -21,9 +23,9 @@ final class Sequence implements ClaimSource {
     /** So long a motor may be without current while contactors change over, in microseconds; beyond it loses too much speed. */
     private static final long MOST_WITHOUT_CURRENT = 100_000;
 
-    private final Trials trials;
+    private final DurationClaims trials;
 
-    Sequence(Trials trials) {
+    Sequence(DurationClaims trials) {
         this.trials = trials;
     }
 
@@ -31,29 +33,29 @@ final class Sequence implements ClaimSource {
     public List<Claim> claims() {
         List<Claim> claims = new ArrayList<>();
         for (Hand press : trials.starts()) {
-            Trials.Script script = trials.pressed(press);
+            DurationClaims.Script script = trials.pressed(press);
             claims.add(finger(trials.tag(press), script));
             Bench nominal = trials.nominal(script);
-            if (change(nominal, Trials.BEFORE).isPresent()) {
-                Corners.Result result = trials.measured(script, bench -> changes(bench, Trials.BEFORE));
+            if (change(nominal, DurationClaims.BEFORE).isPresent()) {
+                Corners.Result result = trials.measured(script, bench -> changes(bench, DurationClaims.BEFORE));
                 claims.add(sequence(trials.tag(press), nominal, result));
             }
         }
         return claims;
     }
 
-    private Claim finger(String tag, Trials.Script script) {
+    private Claim finger(String tag, DurationClaims.Script script) {
         String text = tag + ", held for 200 ms and let go, leaves " + trials.motor() + " running";
         return trials.claim(
                 "finger:" + tag,
                 text + ".",
-                trials.measured(script, bench -> running(bench, Trials.BEFORE)),
-                within -> text + "; it is fed after " + Trials.range(within, 0) + ".");
+                trials.measured(script, bench -> running(bench, DurationClaims.BEFORE)),
+                within -> text + "; it is fed after " + DurationClaims.range(within, 0) + ".");
     }
 
     /** How long until the motor is fed first; a flaw if it is not fed in the end. */
     private Corners.Measured running(Bench bench, long from) {
-        long fed = Trials.instants(bench, from).stream()
+        long fed = DurationClaims.instants(bench, from).stream()
                 .filter(instant -> trials.isDriven(bench.momentAt(instant)))
                 .findFirst()
                 .orElse(bench.now());
@@ -95,7 +97,7 @@ final class Sequence implements ClaimSource {
     }
 
     private Optional<Change> change(Bench bench, long from) {
-        List<Long> instants = Trials.instants(bench, from);
+        List<Long> instants = DurationClaims.instants(bench, from);
         return instants.stream()
                 .map(bench::momentAt)
                 .filter(trials::isDriven)
@@ -116,7 +118,7 @@ final class Sequence implements ClaimSource {
         long without = 0;
         long since = -1;
         Optional<Long> flaw = Optional.empty();
-        List<Long> instants = Trials.instants(bench, from);
+        List<Long> instants = DurationClaims.instants(bench, from);
         for (long instant : instants) {
             Moment moment = bench.momentAt(instant);
             boolean driven = trials.isDriven(moment);
@@ -138,7 +140,7 @@ final class Sequence implements ClaimSource {
     }
 
     private Claim sequence(String tag, Bench nominal, Corners.Result result) {
-        Change change = change(nominal, Trials.BEFORE).orElseThrow();
+        Change change = change(nominal, DurationClaims.BEFORE).orElseThrow();
         String id = "sequence:" + tag;
         String subject = tag + " starts " + trials.motor() + " with " + list(change.first()) + "; ";
         String follows = list(change.coming().isEmpty() ? change.last() : change.coming())
@@ -148,10 +150,10 @@ final class Sequence implements ClaimSource {
                 id,
                 subject + follows + stays + ", with " + trials.motor() + " without current for 100 ms at the most.",
                 result,
-                within -> subject + follows + " after " + Trials.range(within, 0) + stays
+                within -> subject + follows + " after " + DurationClaims.range(within, 0) + stays
                         + (within.most().get(1) == 0
                                 ? ""
-                                : "; " + trials.motor() + " is without current for " + Trials.range(within, 1))
+                                : "; " + trials.motor() + " is without current for " + DurationClaims.range(within, 1))
                         + ".");
     }
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import parable.bench.Moment;
 import parable.network.Supplies;
+import parable.reach.Explorer;
+import parable.timing.Replay;
 
 /** What must never meet: {@code no-short}, and {@code supplies-apart} where there are several supplies. */
 final class Shorts {
@@ -24,9 +26,9 @@ final class Shorts {
         this.supplies = supplies;
     }
 
-    List<Question> questions() {
-        List<Question> questions = new ArrayList<>();
-        questions.add(new Question(
+    List<ClaimQuestion> questions() {
+        List<ClaimQuestion> questions = new ArrayList<>();
+        questions.add(new ClaimQuestion(
                 NO_SHORT,
                 "No two points of different potential are ever joined without a load.",
                 explorer.firstShort(),
@@ -34,7 +36,7 @@ final class Shorts {
                 Moment::shorted,
                 Replay.When.AT_ANY_INSTANT));
         if (supplies.areSeveral()) {
-            questions.add(new Question(
+            questions.add(new ClaimQuestion(
                     APART,
                     "No two supplies ever have a common point but where wires bond them on purpose.",
                     explorer.first(index -> explorer.conduction(index).joined()),

@@ -9,6 +9,10 @@ import java.util.Optional;
 import java.util.function.LongPredicate;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Component;
+import parable.reach.Conduction;
+import parable.reach.Explorer;
 
 /**
  * {@code signal:TAG}: what a lamp, horn or solenoid says, found by comparing it in every settled state with what there is to be said. One
@@ -16,11 +20,11 @@ import parable.parts.Part;
  */
 final class Signals implements ClaimSource {
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
     private long[] settled = {};
 
-    Signals(Machine machine, Explorer explorer) {
+    Signals(CircuitMachine machine, Explorer explorer) {
         this.machine = machine;
         this.explorer = explorer;
     }

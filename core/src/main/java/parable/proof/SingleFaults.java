@@ -16,9 +16,17 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Effects;
+import parable.reach.Explorer;
+import parable.reach.Hand;
+import parable.timing.Refinement;
+import parable.timing.Refutation;
+import parable.timing.Replay;
 
 /**
  * What each single fault does to a sheet: which of the claims {@code no-short}, {@code stops}, {@code no-restart} and
@@ -46,17 +54,17 @@ public final class SingleFaults {
     private final List<Usual> healthy;
     private final Set<String> holding;
     private final Set<Integer> keeping;
-    private final Unharmed unharmed;
+    private final SoundMachines unharmed;
 
     /** Those in which nothing is broken but that an earth fault makes its protection open. */
-    private final Unharmed protecting;
+    private final SoundMachines protecting;
 
     /**
      * Something usual that is done, and what may be seen once all has settled.
      *
      * @param jog the claim that it stops what a start drove, empty if it is not letting go of one
      */
-    private record Usual(String words, List<Hand> script, Set<Outcome> ends, Optional<String> jog) {
+    private record Usual(String words, List<Hand> script, Set<Effects> ends, Optional<String> jog) {
 
         boolean drives() {
             return ends.stream().anyMatch(end -> !end.motors().isEmpty());
@@ -66,10 +74,10 @@ public final class SingleFaults {
     private SingleFaults(Assembly assembly, BooleanSupplier cancelled) {
         this.assembly = assembly;
         this.cancelled = cancelled;
-        Machine machine = Machine.untimed(assembly, List.of());
+        CircuitMachine machine = CircuitMachine.untimed(assembly, List.of());
         Explorer explorer = explored(machine);
         Refinement refinement =
-                new Refinement(new Machine(assembly, List.of()), new Replay(assembly, List.of()), cancelled);
+                new Refinement(new CircuitMachine(assembly, List.of()), new Replay(assembly, List.of()), cancelled);
         List<Claim> claims = claims(machine, explorer, refinement, List.of());
         holding = claims.stream()
                 .filter(claim -> claim.verdict().holds())
@@ -78,8 +86,8 @@ public final class SingleFaults {
         keeping = refinement.kept();
         healthy = usual(machine, explorer);
         boolean everything = !assembly.sheet().claims().isEmpty();
-        unharmed = new Unharmed(everything);
-        protecting = new Unharmed(everything);
+        unharmed = new SoundMachines(everything);
+        protecting = new SoundMachines(everything);
         if (isAllHeld(explorer, claims)) {
             unharmed.add(machine, explorer);
         }
@@ -91,7 +99,7 @@ public final class SingleFaults {
      * @param progress told the faults tried so far, from several threads; what is left out when it ends the work is not in the table
      */
     public static List<FaultRow> of(Assembly assembly, Progress progress) {
-        if (!new Machine(assembly, List.of()).isSmallEnough()) {
+        if (!new CircuitMachine(assembly, List.of()).isSmallEnough()) {
             return List.of();
         }
         AtomicInteger tried = new AtomicInteger();
@@ -159,25 +167,31 @@ public final class SingleFaults {
         return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 
-    private Explorer explored(Machine machine) {
+    private Explorer explored(CircuitMachine machine) {
         Explorer explorer = new Explorer(machine, states -> cancelled.getAsBoolean());
         explorer.explore();
         return explorer;
     }
 
-    private List<Claim> claims(Machine machine, Explorer explorer, Refinement refinement, List<Fault> faults) {
+    private List<Claim> claims(CircuitMachine machine, Explorer explorer, Refinement refinement, List<Fault> faults) {
         Replay replay = new Replay(assembly, faults);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
         List<Claim> claims = new ArrayList<>(new Requirements(
-                        assembly, machine, explorer, new Machine(assembly, faults), replay, refinement, cancelled)
+                        assembly,
+                        machine,
+                        explorer,
+                        new CircuitMachine(assembly, faults),
+                        replay,
+                        refinement,
+                        cancelled)
                 .underFault());
-        claims.addAll(new Own(assembly, machine, explorer, deciding).claims());
+        claims.addAll(new OwnClaims(assembly, machine, explorer, deciding).claims());
         return claims;
     }
 
     private FaultRow row(Fault fault) {
         List<Fault> faults = List.of(fault);
-        Machine machine = Machine.untimed(assembly, faults);
+        CircuitMachine machine = CircuitMachine.untimed(assembly, faults);
         Explorer explorer = new Explorer(machine, states -> cancelled.getAsBoolean());
         List<Claim> broken = isKnown(fault, machine) ? List.of() : broken(fault, machine, explorer);
         List<String> ids = new ArrayList<>(broken.stream().map(Claim::id).toList());
@@ -210,10 +224,11 @@ public final class SingleFaults {
                 .toList();
     }
 
-    private List<Claim> broken(Fault fault, Machine machine, Explorer explorer) {
+    private List<Claim> broken(Fault fault, CircuitMachine machine, Explorer explorer) {
         List<Fault> faults = List.of(fault);
         explorer.explore();
-        Refinement refinement = new Refinement(new Machine(assembly, faults), new Replay(assembly, faults), cancelled)
+        Refinement refinement = new Refinement(
+                        new CircuitMachine(assembly, faults), new Replay(assembly, faults), cancelled)
                 .keepingTo(keeping);
         List<Claim> claims = claims(machine, explorer, refinement, faults).stream()
                 .filter(claim -> holding.contains(claim.id()))
@@ -225,7 +240,7 @@ public final class SingleFaults {
         return claims.stream().filter(claim -> !claim.verdict().holds()).toList();
     }
 
-    private boolean isKnown(Fault fault, Machine machine) {
+    private boolean isKnown(Fault fault, CircuitMachine machine) {
         return unharmed.includes(machine) || isEarthed(fault) && protecting.includes(machine);
     }
 
@@ -246,24 +261,24 @@ public final class SingleFaults {
     }
 
     /** Something usual that is done with the fault in, at nominal times. */
-    private Refutation shown(Machine machine, List<Fault> faults, Usual usual) {
-        List<Machine.Move> moves = new ArrayList<>();
+    private Refutation shown(CircuitMachine machine, List<Fault> faults, Usual usual) {
+        List<CircuitMachine.Move> moves = new ArrayList<>();
         long state = machine.initial();
         for (Hand hand : usual.script()) {
-            Machine.Move move = hand.move(machine, state);
+            CircuitMachine.Move move = hand.move(machine, state);
             moves.add(move);
             state = machine.with(state, move);
         }
         return new Replay(assembly, faults).shown(moves);
     }
 
-    private static String seen(Set<Outcome> ends) {
+    private static String seen(Set<Effects> ends) {
         return ends.isEmpty()
                 ? "something is shorted and its protection opens, or it never comes to rest"
-                : ends.stream().map(Outcome::words).collect(Collectors.joining(", or "));
+                : ends.stream().map(Effects::words).collect(Collectors.joining(", or "));
     }
 
-    private static List<Usual> usual(Machine machine, Explorer explorer) {
+    private static List<Usual> usual(CircuitMachine machine, Explorer explorer) {
         Operators operators = new Operators(machine);
         Map<String, List<Hand>> scripts = new LinkedHashMap<>();
         Map<String, String> jogs = new HashMap<>();
@@ -304,7 +319,7 @@ public final class SingleFaults {
                 words,
                 script,
                 operators.ends(explorer, script).stream()
-                        .map(Outcome::seen)
+                        .map(Effects::seen)
                         .collect(Collectors.toCollection(LinkedHashSet::new)),
                 Optional.ofNullable(jogs.get(words)))));
         return usual;

@@ -197,7 +197,7 @@ final class StatementReader {
 
     private Clause clause(List<Word> words, int end) throws StatementException {
         if (words.size() == 1 && words.get(0).is(POWER_WORD)) {
-            return new Clause(List.of(new Fact.Power()), false);
+            return new Clause(List.of(new Fact.SupplyOn()), false);
         }
         List<Part> devices = new ArrayList<>();
         boolean either = false;
@@ -226,7 +226,7 @@ final class StatementReader {
                 .toLowerCase(Locale.ROOT);
         List<Fact> facts = new ArrayList<>();
         for (Part device : devices) {
-            Standing standing = Standing.of(device, word).orElse(null);
+            DeviceState standing = DeviceState.of(device, word).orElse(null);
             if (standing == null) {
                 throw new StatementException(said.isEmpty() ? end : said.get(0).at(), unsayable(device, word));
             }
@@ -238,14 +238,14 @@ final class StatementReader {
 
     private String unknown(Word word) {
         String tags = assembly.parts().stream()
-                .filter(part -> !Standing.sayable(part).isEmpty())
+                .filter(part -> !DeviceState.sayable(part).isEmpty())
                 .map(Part::tag)
                 .collect(Collectors.joining(", "));
         return word.text() + ": the sheet has no such device; expected one of " + tags + ".";
     }
 
     private static String unsayable(Part device, String word) {
-        String sayable = Standing.sayable(device);
+        String sayable = DeviceState.sayable(device);
         if (sayable.isEmpty()) {
             return device.tag() + ": nothing can be claimed of such a device.";
         }

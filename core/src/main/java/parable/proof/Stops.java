@@ -15,6 +15,10 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.reach.StateSet;
+import parable.timing.Replay;
 
 /**
  * {@code stops:TAG} for every stop, E-stop and trip: while it is held the motors that it is there for come to have no current. An E-stop is
@@ -27,13 +31,13 @@ final class Stops implements ClaimSource {
     static final Set<Condition> DRIVEN =
             Set.of(Condition.FORWARD, Condition.REVERSE, Condition.SINGLE_PHASED, Condition.LOCKED);
 
-    private final Machine machine;
+    private final CircuitMachine machine;
     private final Explorer explorer;
     private final Deciding deciding;
     private final PowerPath power;
     private final Map<Integer, StateSet> toRest = new HashMap<>();
 
-    Stops(Assembly assembly, Machine machine, Explorer explorer, Deciding deciding) {
+    Stops(Assembly assembly, CircuitMachine machine, Explorer explorer, Deciding deciding) {
         this.machine = machine;
         this.explorer = explorer;
         this.deciding = deciding;
@@ -169,7 +173,7 @@ final class Stops implements ClaimSource {
                 .filter(index -> machine.value(explorer.states().key(index), part) == 1)
                 .boxed()
                 .findFirst();
-        return deciding.decide(new Question(
+        return deciding.decide(new ClaimQuestion(
                 id(tag),
                 "While " + tag + " is " + done + " " + whom
                         + (tags.size() == 1 || whom.startsWith("every") ? " comes" : " come")

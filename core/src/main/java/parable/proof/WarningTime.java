@@ -6,13 +6,16 @@ import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.parts.Family;
+import parable.reach.CircuitMachine;
+import parable.reach.Hand;
+import parable.timing.Corners;
 
 /** {@code warned:START}: for how long a horn sounds before a motor starts, after a start was pressed, or with it held after the power has returned. */
 final class WarningTime implements ClaimSource {
 
-    private final Trials trials;
+    private final DurationClaims trials;
 
-    WarningTime(Trials trials) {
+    WarningTime(DurationClaims trials) {
         this.trials = trials;
     }
 
@@ -28,16 +31,16 @@ final class WarningTime implements ClaimSource {
 
     private Optional<Claim> warned(Hand press) {
         String tag = trials.tag(press);
-        Trials.Script pressed = trials.pressed(press);
-        if (sounded(trials.nominal(pressed), Trials.BEFORE)) {
-            return Optional.of(claim(tag, tag + " pressed: ", pressed, Trials.BEFORE));
+        DurationClaims.Script pressed = trials.pressed(press);
+        if (sounded(trials.nominal(pressed), DurationClaims.BEFORE)) {
+            return Optional.of(claim(tag, tag + " pressed: ", pressed, DurationClaims.BEFORE));
         }
-        Machine.Move lost = new Machine.Move(Machine.POWER, 1, true);
-        Machine.Move back = new Machine.Move(Machine.POWER, Machine.ALL_THERE, true);
-        long returns = Trials.BEFORE + 2 * Trials.FINGER;
-        Trials.Script held = trials.moved(
+        CircuitMachine.Move lost = new CircuitMachine.Move(CircuitMachine.POWER, 1, true);
+        CircuitMachine.Move back = new CircuitMachine.Move(CircuitMachine.POWER, CircuitMachine.ALL_THERE, true);
+        long returns = DurationClaims.BEFORE + 2 * DurationClaims.FINGER;
+        DurationClaims.Script held = trials.moved(
                 List.of(lost, trials.moves(List.of(press)).get(0), back),
-                List.of(Trials.BEFORE, Trials.BEFORE + Trials.FINGER, returns));
+                List.of(DurationClaims.BEFORE, DurationClaims.BEFORE + DurationClaims.FINGER, returns));
         return sounded(trials.nominal(held), returns)
                 ? Optional.of(claim(tag, "Power returned and " + tag + " held: ", held, returns))
                 : Optional.empty();
@@ -48,13 +51,13 @@ final class WarningTime implements ClaimSource {
                 && warning(bench, from).durations().get(0) > 0;
     }
 
-    private Claim claim(String tag, String subject, Trials.Script script, long from) {
+    private Claim claim(String tag, String subject, DurationClaims.Script script, long from) {
         return trials.claim(
                 "warned:" + tag,
                 subject + "the horn sounds before " + trials.motor() + " starts.",
                 trials.measured(script, bench -> warning(bench, from)),
-                within -> subject + "the horn sounds for " + Trials.range(within, 0) + " before " + trials.motor()
-                        + " starts.");
+                within -> subject + "the horn sounds for " + DurationClaims.range(within, 0) + " before "
+                        + trials.motor() + " starts.");
     }
 
     private static boolean sounds(Moment moment) {
@@ -68,7 +71,7 @@ final class WarningTime implements ClaimSource {
         long since = -1;
         Optional<Long> flaw = Optional.empty();
         boolean fed = false;
-        for (long instant : Trials.instants(bench, from)) {
+        for (long instant : DurationClaims.instants(bench, from)) {
             Moment moment = bench.momentAt(instant);
             sounded += since >= 0 && !fed ? instant - since : 0;
             fed |= trials.isDriven(moment);

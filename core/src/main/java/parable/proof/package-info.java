@@ -1,2 +1,2 @@
-/** Claims that follow from the circuit, proved by going through every reachable state. */
+/** Claims that follow from the circuit, and what every single fault does to them. */
 package parable.proof;

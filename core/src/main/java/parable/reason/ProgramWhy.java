@@ -10,9 +10,9 @@ import parable.parts.Contact;
 import parable.parts.ControllerField;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
+import parable.program.ProgramNetwork;
 import parable.program.ProgramRun;
 import parable.program.Variable;
 
@@ -46,8 +46,8 @@ final class ProgramWhy {
                         : "the program does not tell " + name + ": " + blocking(program.get(), name, DEEPEST));
     }
 
-    private Optional<Network> network(Program program, String variable) {
-        List<Network> writing = program.networks().stream()
+    private Optional<ProgramNetwork> network(Program program, String variable) {
+        List<ProgramNetwork> writing = program.networks().stream()
                 .filter(network -> network.end() instanceof NetworkEnd.Coil
                         && network.end().variable().equalsIgnoreCase(variable))
                 .toList();
@@ -79,20 +79,25 @@ final class ProgramWhy {
         List<String> words = new ArrayList<>();
         for (Logic leaf : nearest.get()) {
             boolean further = depth > 0
-                    && leaf instanceof Logic.Contact contact
+                    && leaf instanceof Logic.LadderContact contact
                     && !contact.closed()
                     && !contact.operand().output()
                     && !contact.operand().variable().equalsIgnoreCase(variable)
                     && network(program, contact.operand().variable()).isPresent();
             words.add(
-                    further ? blocking(program, ((Logic.Contact) leaf).operand().variable(), depth - 1) : reads(leaf));
+                    further
+                            ? blocking(
+                                    program,
+                                    ((Logic.LadderContact) leaf).operand().variable(),
+                                    depth - 1)
+                            : reads(leaf));
         }
         return String.join(" and ", words);
     }
 
     private String reads(Logic leaf) {
         ProgramRun run = moment.program().orElseThrow();
-        if (leaf instanceof Logic.Contact contact) {
+        if (leaf instanceof Logic.LadderContact contact) {
             return contact.operand().text() + " reads " + (run.reads(contact.operand()) ? 1 : 0);
         }
         Logic.Elapsed elapsed = (Logic.Elapsed) leaf;

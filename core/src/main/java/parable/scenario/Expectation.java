@@ -113,7 +113,7 @@ public sealed interface Expectation {
 
         @Override
         public Optional<String> missedAt(Moment moment) {
-            Meter.Reading reading = moment.meter().read(Meter.Range.AMPERES, terminal.toString(), "");
+            Meter.Display reading = moment.meter().read(Meter.Range.AMPERES, terminal.toString(), "");
             double amperes = reading.value().orElseThrow();
             return amperes >= lowest && amperes <= highest
                     ? Optional.empty()

@@ -53,21 +53,21 @@ final class BadExamples {
 
     /** Each stop bridges the other. */
     private static Sheet stopsInParallel() {
-        Draft draft = new Draft(plain("Stops in parallel"));
+        SheetDraft draft = new SheetDraft(plain("Stops in parallel"));
         draft.device("push-button", "S2", "Stop", "wash floor", "blocks", "11-12", "colour", "red");
         draft.rung("@3 S2[11-12] @4 ; each stop bridges the other");
         return draft.sheet();
     }
 
     private static Sheet missingSealIn() {
-        return new Draft(plain("Missing seal-in"))
+        return new SheetDraft(plain("Missing seal-in"))
                 .take(Circuit.CONTROL, "@4 K1[13-14]")
                 .sheet();
     }
 
     /** The overload relay lights a lamp and stops nothing. */
     private static Sheet overloadNotWiredIn() {
-        Draft draft = new Draft(plain("Overload not wired in"));
+        SheetDraft draft = new SheetDraft(plain("Overload not wired in"));
         draft.device("pilot-lamp", "P3", "Tripped", "door", "lamp", "230 V AC", "colour", "yellow");
         draft.replace(
                 Circuit.CONTROL, "L F2[95-96]", "L S0[11-12] @4 S1[13-14] @5 K1[A1-A2] N ; the overload only reports");
@@ -76,7 +76,7 @@ final class BadExamples {
     }
 
     private static Sheet noInterlock() {
-        Draft draft = new Draft(Starter.of(reversing("No interlock")).sheet());
+        SheetDraft draft = new SheetDraft(Starter.of(reversing("No interlock")).sheet());
         draft.make(new Edit.TakeDevice("X1"));
         draft.replace(
                 Circuit.CONTROL,
@@ -87,21 +87,21 @@ final class BadExamples {
     }
 
     private static Sheet electricalInterlockOnly() {
-        return new Draft(Starter.of(reversing("Electrical interlock only")).sheet())
+        return new SheetDraft(Starter.of(reversing("Electrical interlock only")).sheet())
                 .make(new Edit.TakeDevice("X1"))
                 .sheet();
     }
 
     /** The lines are exchanged above the contactor and below it, which cancels. */
     private static Sheet doubleSwap() {
-        return new Draft(Starter.of(reversing("Double swap")).sheet())
+        return new SheetDraft(Starter.of(reversing("Double swap")).sheet())
                 .replace(Circuit.POWER, "@1L1 K2[1-2]", "@1L3 K2[1-2] @2L3")
                 .replace(Circuit.POWER, "@1L3 K2[5-6]", "@1L1 K2[5-6] @2L1")
                 .sheet();
     }
 
-    private static Draft starDelta(String name) {
-        return new Draft(Starter.of(Wish.of(name, Practice.IEC, MILL)
+    private static SheetDraft starDelta(String name) {
+        return new SheetDraft(Starter.of(Wish.of(name, Practice.IEC, MILL)
                         .with(ControlSupply.LINE_TO_NEUTRAL)
                         .with(Running.STAR_DELTA_BY_STAR))
                 .sheet());
@@ -124,7 +124,7 @@ final class BadExamples {
 
     /** A start button brings line voltage onto the horn's 24 V, and the two returns are one. */
     private static Sheet suppliesJoined() {
-        Draft draft = new Draft(plain("Supplies joined"));
+        SheetDraft draft = new SheetDraft(plain("Supplies joined"));
         draft.rail("L24", "11");
         draft.rail("M24", "12");
         draft.device("push-button", "S1", "Start", "door", "blocks", "13-14 23-24", "colour", "green");

@@ -90,7 +90,7 @@ final class BottleRinser {
         Wish wish = Wish.of("Bottle rinser", Practice.IEC, motor)
                 .with(Directions.STOP_FIRST)
                 .with(EmergencyStop.ONE);
-        Draft draft = new Draft(Starter.withoutLadder(wish));
+        SheetDraft draft = new SheetDraft(Starter.withoutLadder(wish));
         draft.replace(
                 Circuit.POWER,
                 "@1L1 F1[1-2]",
@@ -118,7 +118,7 @@ final class BottleRinser {
         return draft.sheet().withProgram(Optional.of(program()));
     }
 
-    private static void devices(Draft draft) {
+    private static void devices(SheetDraft draft) {
         draft.device(
                 "dc-supply",
                 "G2",
@@ -155,11 +155,11 @@ final class BottleRinser {
         draft.device("control-relay", "KA2", "Output of K2", "panel", "coil", "24 V DC", "changeovers", "1");
     }
 
-    private static void button(Draft draft, String tag, String label, String blocks, String colour) {
+    private static void button(SheetDraft draft, String tag, String label, String blocks, String colour) {
         draft.device("illuminated-button", tag, label, "door", "blocks", blocks, "lamp", "24 V DC", "colour", colour);
     }
 
-    private static void rungs(Draft draft) {
+    private static void rungs(SheetDraft draft) {
         draft.rung("L G2[L-N] N ; 24 V for the controller");
         draft.rung("P A1[+--] M ; supply of the controller");
         draft.rung("P S4[21-22] @3 A1[I0-IC] M ; E-stop not hit");

@@ -5,7 +5,7 @@ final class BrakeAndWarning extends LadderPart {
 
     private static final String FOR_STOPPED = "[41-42]";
 
-    BrakeAndWarning(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+    BrakeAndWarning(Wish wish, Tags tags, SheetDraft draft, ControlPlan control, LadderDraft ladder) {
         super(wish, tags, draft, control, ladder);
     }
 
@@ -84,7 +84,7 @@ final class BrakeAndWarning extends LadderPart {
         ladder.stations("Start");
         String run = tags.contactor();
         boolean timed = wish.has(Braking.TIMED);
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();
@@ -95,7 +95,7 @@ final class BrakeAndWarning extends LadderPart {
         ladder.end(
                 ladder.line(run + "[33-34]").through(tags.timer() + "[A1-A2]"),
                 timed ? "the brake time begins when this lets go" : "the longest brake time begins when this lets go");
-        Draft.Line brake = ladder.line(run + "[21-22]").through(tags.timer() + "[15-18]");
+        SheetDraft.Line brake = ladder.line(run + "[21-22]").through(tags.timer() + "[15-18]");
         if (!timed) {
             brake.through(tags.zeroSpeed() + "[13-14]");
         }
@@ -174,11 +174,11 @@ final class BrakeAndWarning extends LadderPart {
     /** The warning runs as soon as there is voltage; start is refused until it is over. */
     void warningFromPowerUp() {
         ladder.stations("Start");
-        Draft.Line line = ladder.protectedLine();
+        SheetDraft.Line line = ladder.protectedLine();
         String live = line.here();
         ladder.end(line.through(tags.timer() + "[2-7]"), "warning from power-up; a later start is not warned of");
         ladder.end(draft.from(live).through(tags.timer() + "[8-6]").through(tags.relay() + "[A1-A2]"));
-        Draft.Line run = draft.from(live).through(tags.relay() + "[11-14]");
+        SheetDraft.Line run = draft.from(live).through(tags.relay() + "[11-14]");
         if (wish.has(EmergencyStop.ONE)) {
             run.through(tags.emergencyStop() + "[11-12]");
         }
@@ -199,7 +199,7 @@ final class BrakeAndWarning extends LadderPart {
 
     /** Start is held by a relay, the horn sounds, the motor follows; stop at any moment cancels. */
     void warningFromStart() {
-        Draft.Line motor = warned(tags.timer());
+        SheetDraft.Line motor = warned(tags.timer());
         String coil = motor.here();
         ladder.end(motor.through(tags.contactor() + "[A1-A2]"), "the motor follows");
         lamps(coil);
@@ -207,9 +207,9 @@ final class BrakeAndWarning extends LadderPart {
     }
 
     /** The start command that a relay holds; returns the line behind the warning time. */
-    Draft.Line warned(String timer) {
+    SheetDraft.Line warned(String timer) {
         ladder.stations("Start");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();

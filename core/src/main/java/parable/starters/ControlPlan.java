@@ -11,9 +11,9 @@ final class ControlPlan {
 
     private final Wish wish;
     private final Tags tags;
-    private final Draft draft;
+    private final SheetDraft draft;
 
-    ControlPlan(Wish wish, Tags tags, Draft draft) {
+    ControlPlan(Wish wish, Tags tags, SheetDraft draft) {
         this.wish = wish;
         this.tags = tags;
         this.draft = draft;
@@ -147,7 +147,8 @@ final class ControlPlan {
      * for its coil is behind a contact of the breaker.
      */
     private boolean isAhead() {
-        return wish.has(Protection.MOTOR_PROTECTIVE_BREAKER) && wish.lamps().contains(Lamp.TRIPPED);
+        return wish.has(ProtectiveDevice.MOTOR_PROTECTIVE_BREAKER)
+                && wish.lamps().contains(Lamp.TRIPPED);
     }
 
     private String line(int number) {

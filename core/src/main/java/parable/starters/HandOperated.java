@@ -28,7 +28,7 @@ final class HandOperated {
 
     /** Three phases, two lines exchanged. */
     static Starter threePhase(String name, MotorData motor) {
-        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        SheetDraft draft = SheetDraft.named(name, Duty.AUTOMATIC_RESTART);
         draft.device(
                 "three-phase-supply",
                 "G1",
@@ -62,7 +62,7 @@ final class HandOperated {
 
     /** One phase, the ends of the start winding exchanged; from standstill only. */
     static Starter singlePhase(String name, MotorData motor) {
-        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        SheetDraft draft = SheetDraft.named(name, Duty.AUTOMATIC_RESTART);
         supply(draft);
         draft.device("motor-protective-breaker", "Q1", "Motor breaker", "panel", "setting", SINGLE_PHASE_AMPERES);
         drum(draft, motor, "");
@@ -95,7 +95,7 @@ final class HandOperated {
      * the armature in: without its field an unloaded motor runs away, a loaded one stalls (overspeed, IEC 60204-1, 7.6).
      */
     static Starter directCurrent(String name, MotorData motor) {
-        Draft draft = Draft.named(name, Duty.AUTOMATIC_RESTART);
+        SheetDraft draft = SheetDraft.named(name, Duty.AUTOMATIC_RESTART);
         feed(draft, motor);
         draft.device(
                 "dc-supply",
@@ -150,17 +150,17 @@ final class HandOperated {
         return new Starter(draft.sheet(), WITH_FIELD_RELAY);
     }
 
-    private static void supply(Draft draft) {
+    private static void supply(SheetDraft draft) {
         draft.device(
                 "single-phase-supply", "G1", "Incoming supply", "panel", "voltage", "230 V AC", "frequency", "50 Hz");
     }
 
-    private static void feed(Draft draft, MotorData motor) {
+    private static void feed(SheetDraft draft, MotorData motor) {
         supply(draft);
         draft.device("circuit-breaker", "Q1", "Supply breaker", "panel", "poles", "2", "rated", "16 A");
     }
 
-    private static void drum(Draft draft, MotorData motor, String blocks) {
+    private static void drum(SheetDraft draft, MotorData motor, String blocks) {
         draft.device("drum-switch", DRUM, "Reversing switch", motor.place(), "blocks", blocks);
     }
 }

@@ -5,11 +5,11 @@ abstract class LadderPart {
 
     final Wish wish;
     final Tags tags;
-    final Draft draft;
+    final SheetDraft draft;
     final ControlPlan control;
-    final Ladder ladder;
+    final LadderDraft ladder;
 
-    LadderPart(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+    LadderPart(Wish wish, Tags tags, SheetDraft draft, ControlPlan control, LadderDraft ladder) {
         this.wish = wish;
         this.tags = tags;
         this.draft = draft;

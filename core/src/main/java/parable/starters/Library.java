@@ -101,7 +101,7 @@ public final class Library {
     static Job lampBoard() {
         MotorData pump =
                 MotorData.on400V("Fruit wash pump", "wash floor", "2.2 kW").driving("pump", "", "");
-        Draft draft = new Draft(
+        SheetDraft draft = new SheetDraft(
                 Starter.of(iec("Lamp board", pump).with(EmergencyStop.ONE).showing(Lamp.values()))
                         .sheet());
         draft.device("push-button", "S5", "Level", "door", "blocks", "13-14", "colour", "black");
@@ -125,7 +125,7 @@ public final class Library {
                         simple("Two-wire", motor).with(Starting.TWO_WIRE),
                         simple("Hand off auto", motor).with(Starting.HAND_OFF_AUTO),
                         simple("Breaker auxiliary", motor)
-                                .with(Protection.MOTOR_PROTECTIVE_BREAKER)
+                                .with(ProtectiveDevice.MOTOR_PROTECTIVE_BREAKER)
                                 .showing(Lamp.TRIPPED),
                         simple("Overload contact last", motor).with(OverloadContact.LAST),
                         iec("Transformer", motor).with(ControlSupply.TRANSFORMER),

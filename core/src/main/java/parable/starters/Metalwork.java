@@ -30,7 +30,7 @@ final class Metalwork {
      *
      * @param tag what the metal of a place is called, by its number from 1
      */
-    static void draw(Draft draft, IntFunction<String> tag, String supply, String motor) {
+    static void draw(SheetDraft draft, IntFunction<String> tag, String supply, String motor) {
         String frame = motor + "[PE]";
         int beside = beside(draft, supply);
         if (draft.sheet().power().stream().noneMatch(rung -> rung.text().contains(frame))) {
@@ -62,7 +62,7 @@ final class Metalwork {
     }
 
     /** Behind the columns that begin at the lines of a three-phase supply, else behind all. */
-    private static int beside(Draft draft, String supply) {
+    private static int beside(SheetDraft draft, String supply) {
         List<Rung> power = draft.sheet().power();
         int columns = (int) power.stream()
                 .takeWhile(rung -> rung.text().startsWith(supply + "[L"))

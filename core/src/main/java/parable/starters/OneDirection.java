@@ -5,7 +5,7 @@ import parable.circuit.ColourUse;
 /** The ladders of starters with one contactor: held by itself, by a switch, jogged. */
 final class OneDirection extends LadderPart {
 
-    OneDirection(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+    OneDirection(Wish wish, Tags tags, SheetDraft draft, ControlPlan control, LadderDraft ladder) {
         super(wish, tags, draft, control, ladder);
     }
 
@@ -48,7 +48,7 @@ final class OneDirection extends LadderPart {
     void startStop() {
         ladder.stations("Start");
         boolean relay = wish.has(ControlSupply.DC_24_WITH_RELAY);
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();
@@ -82,7 +82,7 @@ final class OneDirection extends LadderPart {
                 threeWay ? "off" : "",
                 "blocks",
                 threeWay ? "13-14=hand 23-24=auto" : "13-14=on");
-        Draft.Line line = ladder.protectedLine();
+        SheetDraft.Line line = ladder.protectedLine();
         String before = line.here();
         line.through(tags.mode() + "[13-14]");
         String after = line.here();
@@ -101,7 +101,7 @@ final class OneDirection extends LadderPart {
     void jogBySelector() {
         ladder.stations("Run or jog", ColourUse.OTHER);
         draft.device("selector", tags.mode(), "Mode", "door", "positions", "run jog", "blocks", "13-14=run");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();
@@ -114,7 +114,7 @@ final class OneDirection extends LadderPart {
     void jogByRelay() {
         ladder.stations("Start");
         String jog = ladder.button(3, "Jog", "door", "13-14", "black");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();
@@ -123,7 +123,7 @@ final class OneDirection extends LadderPart {
                 .through(sealIn())
                 .through(tags.relay() + "[11-14]")
                 .to(after, "loss of " + tags.contactor() + " drops " + tags.relay() + " too");
-        Draft.Line main = draft.from(before).through(tags.relay() + "[21-24]");
+        SheetDraft.Line main = draft.from(before).through(tags.relay() + "[21-24]");
         String coilPoint = main.here();
         ladder.end(main.through(coil()));
         ladder.parallel(before, jog + "[13-14]", coilPoint, "jog");
@@ -134,7 +134,7 @@ final class OneDirection extends LadderPart {
     void jogByTwoBlocks() {
         ladder.stations("Start");
         String jog = ladder.button(3, "Jog", "door", "11-12 23-24", "black");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();

@@ -11,7 +11,7 @@ final class PowerPlan {
 
     private final Wish wish;
     private final Tags tags;
-    private final Draft draft;
+    private final SheetDraft draft;
     private final String contactor;
     private final String[] leads;
 
@@ -20,7 +20,7 @@ final class PowerPlan {
      *
      * @param contactor the contactor that stands in the column of the motor
      */
-    PowerPlan(Wish wish, Tags tags, Draft draft, String contactor) {
+    PowerPlan(Wish wish, Tags tags, SheetDraft draft, String contactor) {
         this.wish = wish;
         this.tags = tags;
         this.draft = draft;
@@ -40,7 +40,7 @@ final class PowerPlan {
                 motor.voltage(),
                 "frequency",
                 motor.frequency());
-        if (wish.has(Protection.OVERLOAD_RELAY)) {
+        if (wish.has(ProtectiveDevice.OVERLOAD_RELAY)) {
             draft.device(
                     "circuit-breaker",
                     tags.breaker(),
@@ -68,7 +68,7 @@ final class PowerPlan {
     /** The overload relay, if there is one, and the motor. */
     void motor() {
         MotorData motor = wish.motor();
-        if (wish.has(Protection.OVERLOAD_RELAY)) {
+        if (wish.has(ProtectiveDevice.OVERLOAD_RELAY)) {
             String slow = wish.has(Braking.NONE) ? "" : "20";
             String setting = wish.has(Running.DIRECT) ? motor.current() : motor.currentInDelta();
             draft.device("overload-relay", tags.overload(), "Overload", "panel", "setting", setting, "class", slow);
@@ -102,7 +102,7 @@ final class PowerPlan {
             String pole = (2 * i + 1) + "-" + (2 * i + 2);
             String line = tags.supply() + "[L" + (i + 1) + "] @L" + (i + 1) + " " + tags.breaker() + "[" + pole
                     + "] @1L" + (i + 1) + " " + contactor + "[" + pole + "]";
-            String overload = wish.has(Protection.OVERLOAD_RELAY)
+            String overload = wish.has(ProtectiveDevice.OVERLOAD_RELAY)
                     ? " @2L" + (i + 1) + " " + tags.overload() + "[" + pole + "]"
                     : "";
             draft.power(line + overload + lead(i));
@@ -145,7 +145,7 @@ final class PowerPlan {
 
     /** The reversing contactor beside the other, with two lines exchanged. */
     void swap() {
-        boolean relay = wish.has(Protection.OVERLOAD_RELAY);
+        boolean relay = wish.has(ProtectiveDevice.OVERLOAD_RELAY);
         for (int i = 0; i < 3; i++) {
             String pole = (2 * i + 1) + "-" + (2 * i + 2);
             String to = relay ? "@2L" + SWAPPED[i] : "@" + leads[SWAPPED[i] - 1];

@@ -28,7 +28,7 @@ public record Question(String words, List<Choice> answers) {
                 new Question("Is there a warning before it starts?", List.of(Warning.values())),
                 new Question("Is there an E-stop?", List.of(EmergencyStop.values())),
                 new Question("Where does the control voltage come from?", List.of(ControlSupply.values())),
-                new Question("What protects the motor?", List.of(Protection.values())),
+                new Question("What protects the motor?", List.of(ProtectiveDevice.values())),
                 new Question("Where does the overload's contact stand?", List.of(OverloadContact.values())),
                 new Question("What decides: relays or a controller?", List.of(ControlBy.values())));
     }

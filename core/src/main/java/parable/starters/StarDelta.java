@@ -7,7 +7,7 @@ final class StarDelta extends LadderPart {
 
     private String sealed = "";
 
-    StarDelta(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+    StarDelta(Wish wish, Tags tags, SheetDraft draft, ControlPlan control, LadderDraft ladder) {
         super(wish, tags, draft, control, ladder);
     }
 
@@ -53,12 +53,12 @@ final class StarDelta extends LadderPart {
     }
 
     /** The line behind what starts: behind the start button that main holds, or behind the warning time of a start that a relay holds. */
-    private Draft.Line started() {
+    private SheetDraft.Line started() {
         if (isWarned()) {
             return warning().warned(tags.warningTimer());
         }
         ladder.stations("Start");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         sealed = line.here();
         return line.through(ladder.starts().get(0) + "[13-14]");
     }
@@ -86,12 +86,12 @@ final class StarDelta extends LadderPart {
 
     /** Star pulls in main, and main holds itself beside star when star drops. */
     void mainByStar() {
-        Draft.Line line = started();
+        SheetDraft.Line line = started();
         String after = line.here();
         ladder.end(line.through(tags.timer() + "[A1-A2]"), "start, and the star time begins");
         sealIn(after);
         star(after, "[15-16]");
-        Draft.Line main = draft.from(after).through(tags.star() + "[13-14]");
+        SheetDraft.Line main = draft.from(after).through(tags.star() + "[13-14]");
         String mainPoint = main.here();
         ladder.end(main.through(tags.main() + "[A1-A2]"), "main, pulled in by star");
         ladder.parallel(after, tags.main() + "[43-44]", mainPoint, "");
@@ -103,7 +103,7 @@ final class StarDelta extends LadderPart {
     /** Start pulls in main; the timer decides between star and delta. */
     void mainDirect() {
         boolean deadTime = wish.has(Running.STAR_DELTA_DEAD_TIME);
-        Draft.Line line = started();
+        SheetDraft.Line line = started();
         String after = line.here();
         ladder.end(line.through(tags.main() + "[A1-A2]"), "main, straight from start");
         sealIn(after);
@@ -115,13 +115,15 @@ final class StarDelta extends LadderPart {
     }
 
     private void star(String from, String timerContact) {
-        Draft.Line line = draft.from(from).through(tags.timer() + timerContact).through(tags.delta() + "[21-22]");
+        SheetDraft.Line line =
+                draft.from(from).through(tags.timer() + timerContact).through(tags.delta() + "[21-22]");
         ladder.end(line.through(tags.star() + "[A1-A2]"), "star");
     }
 
     /** Where a relay holds the start in the place of main, delta must not come in without main. */
     private void delta(String from, String timerContact) {
-        Draft.Line line = draft.from(from).through(tags.timer() + timerContact).through(tags.star() + "[21-22]");
+        SheetDraft.Line line =
+                draft.from(from).through(tags.timer() + timerContact).through(tags.star() + "[21-22]");
         if (isWarned() && wish.has(Running.STAR_DELTA_BY_STAR)) {
             line.through(tags.main() + "[13-14]");
         }

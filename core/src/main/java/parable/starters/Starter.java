@@ -76,16 +76,16 @@ public record Starter(Sheet sheet, List<String> reasons) {
 
         private final Wish wish;
         private final Tags tags;
-        private final Draft draft;
+        private final SheetDraft draft;
         private final ControlPlan control;
-        private final Ladder ladder;
+        private final LadderDraft ladder;
 
         Drawing(Wish wish) {
             this.wish = wish;
             tags = new Tags(wish.practice());
-            draft = Draft.named(wish.name(), duty(wish));
+            draft = SheetDraft.named(wish.name(), duty(wish));
             control = new ControlPlan(wish, tags, draft);
-            ladder = new Ladder(wish, tags, draft, control);
+            ladder = new LadderDraft(wish, tags, draft, control);
         }
 
         private static Duty duty(Wish wish) {

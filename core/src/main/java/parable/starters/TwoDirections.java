@@ -3,7 +3,7 @@ package parable.starters;
 /** The ladders of reversing starters. */
 final class TwoDirections extends LadderPart {
 
-    TwoDirections(Wish wish, Tags tags, Draft draft, ControlPlan control, Ladder ladder) {
+    TwoDirections(Wish wish, Tags tags, SheetDraft draft, ControlPlan control, LadderDraft ladder) {
         super(wish, tags, draft, control, ladder);
     }
 
@@ -46,7 +46,7 @@ final class TwoDirections extends LadderPart {
             draft.device(
                     "selector", tags.mode(), "Mode", "door", "positions", "run jog", "blocks", "13-14=run 23-24=run");
         }
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         if (wish.has(EndSwitches.TURN_ROUND)) {
             line.through(tags.overTravel(1) + "[11-12]").through(tags.overTravel(2) + "[11-12]");
         }
@@ -65,12 +65,12 @@ final class TwoDirections extends LadderPart {
      * travel would start when a stop is let go while the carriage is on an end switch.
      */
     private void turnRound(String before, String forward, String reverse, String ahead, String back) {
-        Draft.Line run = draft.from(before).through(forward);
+        SheetDraft.Line run = draft.from(before).through(forward);
         String started = run.here();
         ladder.end(run.through(tags.relay() + "[A1-A2]"), "run, until a stop");
         ladder.parallel(before, reverse, started, "");
         ladder.parallel(before, tags.relay() + "[11-14]", started, "");
-        Draft.Line turning = draft.from(before).through(tags.relay() + "[21-24]");
+        SheetDraft.Line turning = draft.from(before).through(tags.relay() + "[21-24]");
         String running = turning.here();
         turning.through(tags.end(2) + "[23-24]").to(ahead, "turned round at the reverse end");
         ladder.parallel(running, tags.end(1) + "[23-24]", back, "turned round at the forward end");
@@ -83,7 +83,7 @@ final class TwoDirections extends LadderPart {
 
     /** Returns the point behind the button. */
     private String direction(
-            Draft.Line line, String otherButton, String button, String own, String other, int end, String remark) {
+            SheetDraft.Line line, String otherButton, String button, String own, String other, int end, String remark) {
         if (!otherButton.isEmpty()) {
             line.through(otherButton + "[21-22]");
         }
@@ -142,7 +142,7 @@ final class TwoDirections extends LadderPart {
                 "forward reverse",
                 "blocks",
                 "13-14=forward 23-24=reverse");
-        Draft.Line line = ladder.head();
+        SheetDraft.Line line = ladder.head();
         String before = line.here();
         line.through(ladder.starts().get(0) + "[13-14]");
         String after = line.here();
@@ -150,7 +150,8 @@ final class TwoDirections extends LadderPart {
         ladder.end(line.through(tags.forward() + "[A1-A2]"), "forward");
         ladder.parallel(before, tags.forward() + "[13-14]", after, "");
         ladder.parallel(before, tags.reverse() + "[13-14]", after, "");
-        Draft.Line reverse = draft.from(after).through(tags.mode() + "[23-24]").through(tags.forward() + "[21-22]");
+        SheetDraft.Line reverse =
+                draft.from(after).through(tags.mode() + "[23-24]").through(tags.forward() + "[21-22]");
         ladder.end(reverse.through(tags.reverse() + "[A1-A2]"), "reverse");
         lamps();
     }

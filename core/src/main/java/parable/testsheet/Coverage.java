@@ -111,7 +111,7 @@ public final class Coverage {
 
     /** The first step that fails with a fault in, empty if every step passes. */
     public static Optional<TestStep> firstFailing(Assembly assembly, List<TestStep> steps, Fault fault) {
-        Rehearsal faulty = new Rehearsal(assembly, List.of(fault));
+        StepRehearsal faulty = new StepRehearsal(assembly, List.of(fault));
         return steps.stream()
                 .filter(step -> !step.passes(
                         step.observation().at(faulty.rest(step.situation())).text()))

@@ -109,7 +109,7 @@ final class DeadSteps {
     /** With the one armature pushed in the other must not go in. */
     private void interlocked(String one, String other) {
         List<Action> both = List.of(new Action(Verb.PUSH, one), new Action(Verb.PUSH, other));
-        steps.add(new Situation(Phase.DEAD, both), new Observation.Look(List.of(one, other)));
+        steps.add(new Situation(Phase.DEAD, both), new Observation.Glance(List.of(one, other)));
     }
 
     /** Wire by wire it is tested terminal to terminal, whatever strip lies between. */

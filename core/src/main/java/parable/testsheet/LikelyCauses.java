@@ -31,29 +31,29 @@ public final class LikelyCauses {
      */
     public static List<Cause> of(Assembly assembly, List<TestStep> steps, Results results, TestStep failed) {
         String found = results.reading(failed).map(Reading::found).orElse("");
-        if (found.isEmpty() || failed.passes(found) || results.verdict(failed) == Verdict.STALE) {
+        if (found.isEmpty() || failed.passes(found) || results.verdict(failed) == StepVerdict.STALE) {
             return List.of();
         }
         List<TestStep> others = steps.stream()
                 .filter(step -> !step.equals(failed))
                 .filter(step -> step.situation().phase() == failed.situation().phase())
-                .filter(step -> results.verdict(step) != Verdict.OPEN && results.verdict(step) != Verdict.STALE)
+                .filter(step -> results.verdict(step) != StepVerdict.OPEN && results.verdict(step) != StepVerdict.STALE)
                 .toList();
         return Coverage.possible(assembly).parallelStream()
-                .filter(fault -> shows(new Rehearsal(assembly, List.of(fault)), failed, found))
+                .filter(fault -> shows(new StepRehearsal(assembly, List.of(fault)), failed, found))
                 .map(fault -> new Cause(fault, contradicted(assembly, fault, others, results)))
                 .sorted(Comparator.comparingInt(Cause::contradicted))
                 .limit(MOST)
                 .toList();
     }
 
-    private static boolean shows(Rehearsal faulty, TestStep step, String written) {
+    private static boolean shows(StepRehearsal faulty, TestStep step, String written) {
         Found there = step.observation().at(faulty.rest(step.situation()));
         return !step.passes(there.text()) && step.observation().accepts(there, written);
     }
 
     private static int contradicted(Assembly assembly, Fault fault, List<TestStep> others, Results results) {
-        Rehearsal faulty = new Rehearsal(assembly, List.of(fault));
+        StepRehearsal faulty = new StepRehearsal(assembly, List.of(fault));
         return (int) others.stream()
                 .filter(step -> !agrees(
                         step,

@@ -24,7 +24,7 @@ public sealed interface Observation {
     String words();
 
     /** What is found at an instant. */
-    Found at(Rehearsal.Rest rest);
+    Found at(StepRehearsal.Rest rest);
 
     /** Whether what somebody wrote down is as good as what was expected. */
     boolean accepts(Found expected, String written);
@@ -102,8 +102,8 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
-            Meter.Reading reading = rest.moment().meter().read(Meter.Range.OHMS, red, black);
+        public Found at(StepRehearsal.Rest rest) {
+            Meter.Display reading = rest.moment().meter().read(Meter.Range.OHMS, red, black);
             double ohms = reading.value().orElse(Double.NaN);
             if (Double.isNaN(ohms)) {
                 return Found.words(reading.text());
@@ -152,7 +152,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             double ohms = rest.moment()
                     .meter()
                     .read(Meter.Range.OHMS, red, black)
@@ -187,7 +187,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             double least = leads.stream()
                     .mapToDouble(lead -> rest.moment()
                             .meter()
@@ -226,7 +226,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             double volts = rest.moment()
                     .meter()
                     .read(Meter.Range.VOLTS_AC, red, black)
@@ -255,9 +255,9 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
-            Meter.Reading reading = rest.moment().meter().read(range, red, black);
+            Meter.Display reading = rest.moment().meter().read(range, red, black);
             return reading.value().filter(volts -> Math.abs(volts) <= TOUCHABLE).isPresent()
                     ? new Found("at most 60 V", Optional.of(0.0))
                     : new Found(reading.text(), reading.value());
@@ -282,9 +282,9 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
-            Meter.Reading reading = rest.moment().meter().read(range, red, parked);
+            Meter.Display reading = rest.moment().meter().read(range, red, parked);
             return new Found(
                     reading.value()
                             .map(volts -> String.format(Locale.ROOT, "%.0f V", volts + 0.0))
@@ -308,8 +308,8 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
-            Meter.Reading reading = rest.moment().meter().read(Meter.Range.AMPERES, at.toString(), "");
+        public Found at(StepRehearsal.Rest rest) {
+            Meter.Display reading = rest.moment().meter().read(Meter.Range.AMPERES, at.toString(), "");
             return new Found(
                     reading.value()
                             .map(amperes -> String.format(Locale.ROOT, "%.1f A", amperes))
@@ -324,9 +324,9 @@ public sealed interface Observation {
     }
 
     /** What the devices that act do. */
-    record Look(List<String> tags) implements Observation {
+    record Glance(List<String> tags) implements Observation {
 
-        public Look {
+        public Glance {
             tags = List.copyOf(tags);
         }
 
@@ -336,14 +336,14 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             return Found.words(tags.stream()
                     .map(tag -> tag + " " + condition(rest, tag).word())
                     .collect(Collectors.joining(", ")));
         }
 
         /** A button that is looked at has a lamp, and that is what is looked at. */
-        private static Condition condition(Rehearsal.Rest rest, String tag) {
+        private static Condition condition(StepRehearsal.Rest rest, String tag) {
             Condition condition = rest.moment().condition(tag);
             boolean button = condition == Condition.PRESSED || condition == Condition.RELEASED;
             return !button ? condition : rest.moment().energised(tag) ? Condition.LIT : Condition.DARK;
@@ -364,7 +364,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             OptionalDouble seconds = rest.secondsUntil(tag, reached);
             return seconds.isEmpty()
                     ? Found.words("never")
@@ -388,7 +388,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             double seconds = rest.secondsIn(tag, passing);
             return new Found(String.format(Locale.ROOT, "%.1f s", seconds), Optional.of(seconds));
         }
@@ -408,7 +408,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             double set = rest.part(tag).heater().orElseThrow().setting() * (rest.has(Fault.Kind.MISSET, tag) ? 2 : 1);
             return new Found(String.format(Locale.ROOT, "%.2f A", set), Optional.of(set));
         }
@@ -431,7 +431,7 @@ public sealed interface Observation {
         }
 
         @Override
-        public Found at(Rehearsal.Rest rest) {
+        public Found at(StepRehearsal.Rest rest) {
             List<String> wrong = rest.faults().stream()
                     .filter(fault -> fault.tag().equals(tag))
                     .filter(fault -> OFF.contains(fault.kind()) || ELSEWHERE.contains(fault.kind()))

@@ -67,11 +67,11 @@ final class OperatedSteps {
     }
 
     private void look(Situation situation) {
-        steps.add(situation, new Observation.Look(acting()));
+        steps.add(situation, new Observation.Glance(acting()));
     }
 
     private boolean looksAlike(Situation one, Situation other) {
-        Observation look = new Observation.Look(acting());
+        Observation look = new Observation.Glance(acting());
         return look.at(steps.sound().rest(one)).equals(look.at(steps.sound().rest(other)));
     }
 
@@ -197,7 +197,7 @@ final class OperatedSteps {
 
     /** A stopwatch for everything that comes later than by itself. */
     private void timed(Situation situation) {
-        Rehearsal.Rest rest = steps.sound().rest(situation);
+        StepRehearsal.Rest rest = steps.sound().rest(situation);
         for (String tag : acting()) {
             Condition last = rest.moment().condition(tag);
             Condition first = rest.bench().momentAt(rest.since()).condition(tag);
@@ -253,7 +253,7 @@ final class OperatedSteps {
     private Optional<String> returnOf(Rung rung) {
         List<Rail> rails = assembly.sheet().rails();
         List<RungItem> items = rung.items();
-        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.Point point) {
+        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.NamedPoint point) {
             Optional<Rail> ends = rails.stream()
                     .filter(rail -> rail.name().equals(point.name()))
                     .findFirst();

@@ -30,24 +30,24 @@ public final class Results {
     }
 
     /** What a step has come to. */
-    public Verdict verdict(TestStep step) {
+    public StepVerdict verdict(TestStep step) {
         Optional<Reading> reading = reading(step).filter(one -> !one.found().isBlank());
         if (reading.isEmpty()) {
-            return Verdict.OPEN;
+            return StepVerdict.OPEN;
         }
         if (basis.isStale(reading.get())) {
-            return Verdict.STALE;
+            return StepVerdict.STALE;
         }
         if (step.passes(reading.get().found())) {
-            return Verdict.PASS;
+            return StepVerdict.PASS;
         }
-        return reading.get().remark().isBlank() ? Verdict.FAIL : Verdict.FAIL_WITH_REMARK;
+        return reading.get().remark().isBlank() ? StepVerdict.FAIL : StepVerdict.FAIL_WITH_REMARK;
     }
 
     /** The steps that keep the sheet from being signed: open or stale ones, and failed ones without a remark; in their order. */
     public List<TestStep> unsigned(List<TestStep> steps) {
         return steps.stream()
-                .filter(step -> verdict(step) != Verdict.PASS && verdict(step) != Verdict.FAIL_WITH_REMARK)
+                .filter(step -> verdict(step) != StepVerdict.PASS && verdict(step) != StepVerdict.FAIL_WITH_REMARK)
                 .toList();
     }
 

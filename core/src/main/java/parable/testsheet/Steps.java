@@ -12,12 +12,12 @@ import parable.parts.Part;
 final class Steps {
 
     private final Assembly assembly;
-    private final Rehearsal sound;
+    private final StepRehearsal sound;
     private final Map<String, TestStep> steps = new LinkedHashMap<>();
 
     Steps(Assembly assembly) {
         this.assembly = assembly;
-        sound = new Rehearsal(assembly, List.of());
+        sound = new StepRehearsal(assembly, List.of());
     }
 
     Assembly assembly() {
@@ -25,7 +25,7 @@ final class Steps {
     }
 
     /** The sound panel. */
-    Rehearsal sound() {
+    StepRehearsal sound() {
         return sound;
     }
 
@@ -35,7 +35,7 @@ final class Steps {
     }
 
     void add(Situation situation, Observation observation) {
-        if (observation instanceof Observation.Look look && look.tags().isEmpty()) {
+        if (observation instanceof Observation.Glance look && look.tags().isEmpty()) {
             return;
         }
         String id = situation.phase().name().toLowerCase(Locale.ROOT) + ": " + situation.words() + ": "

@@ -26,12 +26,12 @@ public final class TestSheet {
 
     /** A sound panel as it must be while a step is read. */
     public static Moment moment(Assembly assembly, TestStep step) {
-        return new Rehearsal(assembly, List.of()).rest(step.situation()).moment();
+        return new StepRehearsal(assembly, List.of()).rest(step.situation()).moment();
     }
 
     /** What each of the steps finds on a panel with faults, in their order. */
     public static List<Found> found(Assembly assembly, List<TestStep> steps, List<Fault> faults) {
-        Rehearsal faulty = new Rehearsal(assembly, faults);
+        StepRehearsal faulty = new StepRehearsal(assembly, faults);
         List<Found> found = new ArrayList<>();
         steps.forEach(step -> found.add(step.observation().at(faulty.rest(step.situation()))));
         return found;

@@ -24,7 +24,7 @@ class MeterTest {
         bench.runUntil(1_000_000);
     }
 
-    private Meter.Reading read(Range range, String red, String black) {
+    private Meter.Display read(Range range, String red, String black) {
         return bench.moment().meter().read(range, red, black);
     }
 

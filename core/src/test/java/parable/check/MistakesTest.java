@@ -12,12 +12,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.circuit.ColourCode;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
 import parable.files.JobFormatException;
 import parable.proof.Claim;
-import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.Verdict;
 
@@ -77,7 +77,7 @@ class MistakesTest {
                 .filter(finding -> finding.severity() != Severity.NOTE)
                 .map(Finding::code)
                 .forEach(raised::add);
-        Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
+        Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
                 .filter(claim -> claim.verdict() == Verdict.FAILS)
                 .map(Claim::id)
                 .forEach(raised::add);

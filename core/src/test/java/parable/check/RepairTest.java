@@ -8,12 +8,12 @@ import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.circuit.ColourCode;
 import parable.circuit.Conventions;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.files.JobFile;
-import parable.proof.Progress;
 import parable.proof.Proof;
 
 /** What is offered to mend a finding: an ordinary change of the sheet after which the finding is gone and none has come. */
@@ -40,7 +40,7 @@ class RepairTest {
 
         assertThat(Check.of(Examples.fitted(repair.sheet()), ColourCode.EITHER))
                 .noneMatch(found -> found.severity() != Severity.NOTE);
-        assertThat(Proof.of(Examples.fitted(repair.sheet()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+        assertThat(Proof.of(Examples.fitted(repair.sheet()), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED)
                         .claims())
                 .allMatch(claim -> claim.verdict().holds());
         assertThat(repair.words()).endsWith(".");

@@ -8,9 +8,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.Sketches;
+import parable.bench.Progress;
 import parable.circuit.ColourCode;
 import parable.proof.Claim;
-import parable.proof.Progress;
 import parable.proof.Proof;
 
 /** Circuits that every electrician calls sound, each with the reason why it is: neither rules nor proof may say anything else. */
@@ -28,7 +28,7 @@ class SoundCircuitsTest {
                 .filter(finding -> finding.severity().isWrong())
                 .map(finding -> finding.code() + ": " + finding.text())
                 .toList();
-        Proof proof = Proof.of(Examples.fitted(circuit.sheet()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = Proof.of(Examples.fitted(circuit.sheet()), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
         List<String> broken = proof.claims().stream()
                 .filter(claim -> !claim.verdict().holds())
                 .filter(claim ->

@@ -9,9 +9,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.Sketches;
+import parable.bench.Progress;
 import parable.circuit.ColourCode;
 import parable.circuit.Sheet;
-import parable.proof.Progress;
 import parable.proof.Proof;
 
 /** What a proof once passed, or said of one state only: each circuit raises what its file says, its twin raises nothing. */
@@ -41,7 +41,7 @@ class TruthTest {
                 .filter(finding -> finding.severity().isWrong() || !onlyWrong && finding.severity() == Severity.WARNING)
                 .map(Finding::code)
                 .forEach(raised::add);
-        Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
+        Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
                 .filter(claim -> !claim.verdict().holds())
                 .map(claim -> claim.id() + " " + claim.verdict() + " " + claim.story())
                 .forEach(raised::add);

@@ -91,8 +91,8 @@ class PanelDrawingTest {
                         .extracting(mark -> ((Mark.Junction) mark).at())
                         .contains(screw);
                 assertThat(drawing.marks())
-                        .filteredOn(Mark.Label.class::isInstance)
-                        .filteredOn(mark -> ((Mark.Label) mark).text().equals(wire.route()))
+                        .filteredOn(Mark.Text.class::isInstance)
+                        .filteredOn(mark -> ((Mark.Text) mark).text().equals(wire.route()))
                         .hasSize(wire.crosses() ? 1 : 0);
             }
         }

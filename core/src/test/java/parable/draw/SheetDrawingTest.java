@@ -36,17 +36,17 @@ class SheetDrawingTest {
     /** The height of what is looked at, in drawing units. */
     private static final double VIEW = 150;
 
-    private static List<Mark.Wire> wires(Drawing drawing) {
+    private static List<Mark.WireLine> wires(Drawing drawing) {
         return drawing.marks().stream()
-                .filter(Mark.Wire.class::isInstance)
-                .map(Mark.Wire.class::cast)
+                .filter(Mark.WireLine.class::isInstance)
+                .map(Mark.WireLine.class::cast)
                 .toList();
     }
 
     private static List<String> texts(Drawing drawing) {
         return drawing.marks().stream()
-                .filter(Mark.Label.class::isInstance)
-                .map(mark -> ((Mark.Label) mark).text())
+                .filter(Mark.Text.class::isInstance)
+                .map(mark -> ((Mark.Text) mark).text())
                 .toList();
     }
 
@@ -58,14 +58,14 @@ class SheetDrawingTest {
         for (Sheet sheet :
                 Library.jobs().stream().flatMap(job -> job.sheets().stream()).toList()) {
             Drawing drawing = SheetDrawing.of(Examples.fitted(sheet), practice);
-            List<Mark.Label> labels = labels(drawing);
-            for (Mark.Label label : labels) {
+            List<Mark.Text> labels = labels(drawing);
+            for (Mark.Text label : labels) {
                 Matcher told = reference.matcher(label.text());
                 if (told.matches()) {
                     double column =
                             at(labels, told.group(3), Mark.TextRole.COLUMN).x();
                     String tag = tagAbove(labels, label);
-                    List<Mark.Label> named = labels.stream()
+                    List<Mark.Text> named = labels.stream()
                             .filter(other -> other.role() == Mark.TextRole.TAG
                                     && other.text().equals(tag)
                                     && Math.abs(other.at().x() - column) < 30)
@@ -85,23 +85,23 @@ class SheetDrawingTest {
         }
     }
 
-    private static List<Mark.Label> labels(Drawing drawing) {
+    private static List<Mark.Text> labels(Drawing drawing) {
         return drawing.marks().stream()
-                .filter(Mark.Label.class::isInstance)
-                .map(Mark.Label.class::cast)
+                .filter(Mark.Text.class::isInstance)
+                .map(Mark.Text.class::cast)
                 .toList();
     }
 
-    private static Point at(List<Mark.Label> labels, String text, Mark.TextRole role) {
+    private static Point at(List<Mark.Text> labels, String text, Mark.TextRole role) {
         return labels.stream()
                 .filter(label -> label.role() == role && label.text().equals(text))
-                .map(Mark.Label::at)
+                .map(Mark.Text::at)
                 .findFirst()
                 .orElseThrow();
     }
 
     /** The tag of the symbol that a note is under. */
-    private static String tagAbove(List<Mark.Label> labels, Mark.Label note) {
+    private static String tagAbove(List<Mark.Text> labels, Mark.Text note) {
         return labels.stream()
                 .filter(label -> label.role() == Mark.TextRole.TAG
                         && Math.abs(label.at().x() - note.at().x()) < 8
@@ -160,7 +160,7 @@ class SheetDrawingTest {
     void aWireIsFoundWhereItIsDrawnAndNowhereElse() {
         Drawing drawing = SheetDrawing.of(Examples.fitted(Examples.washPump()), Practice.IEC);
 
-        for (Mark.Wire wire : wires(drawing)) {
+        for (Mark.WireLine wire : wires(drawing)) {
             Point from = wire.points().get(0);
             Point to = wire.points().get(1);
             double x = (from.x() + to.x()) / 2;
@@ -194,7 +194,7 @@ class SheetDrawingTest {
     }
 
     private static Stream<String> covered(Drawing drawing) {
-        List<Mark.Label> labels =
+        List<Mark.Text> labels =
                 drawing.marks().stream().flatMap(SheetDrawingTest::words).toList();
         Stream<String> words = IntStream.range(0, labels.size()).boxed().flatMap(i -> labels.subList(0, i).stream()
                 .filter(other -> letters(labels.get(i)).overlaps(letters(other)))
@@ -218,20 +218,20 @@ class SheetDrawingTest {
     }
 
     /** What is written by a mark; of the words for a condition one of middling length. */
-    private static Stream<Mark.Label> words(Mark mark) {
-        if (mark instanceof Mark.Condition condition) {
+    private static Stream<Mark.Text> words(Mark mark) {
+        if (mark instanceof Mark.ConditionSpot condition) {
             return Stream.of(
-                    new Mark.Label(condition.at(), Condition.TRIPPED.word(), Mark.TextRole.NOTE, condition.anchor()));
+                    new Mark.Text(condition.at(), Condition.TRIPPED.word(), Mark.TextRole.NOTE, condition.anchor()));
         }
-        return mark instanceof Mark.Label label ? Stream.of(label) : Stream.empty();
+        return mark instanceof Mark.Text label ? Stream.of(label) : Stream.empty();
     }
 
-    private static Stream<Box> pieces(Mark.Wire wire) {
+    private static Stream<Box> pieces(Mark.WireLine wire) {
         List<Point> points = wire.points();
         return IntStream.range(1, points.size()).mapToObj(i -> spanned(points.get(i - 1), points.get(i)));
     }
 
-    private static Box letters(Mark.Label label) {
+    private static Box letters(Mark.Text label) {
         double width = 0.5 * label.role().size() * label.text().length();
         double left =
                 switch (label.anchor()) {
@@ -249,7 +249,7 @@ class SheetDrawingTest {
         List<String> through = new ArrayList<>();
         for (var file : Examples.all().toList()) {
             for (Sheet sheet : JobFile.open(file).sheets()) {
-                List<Mark.Wire> wires = wires(SheetDrawing.of(Examples.fitted(sheet), Practice.IEC));
+                List<Mark.WireLine> wires = wires(SheetDrawing.of(Examples.fitted(sheet), Practice.IEC));
                 Set<String> rails = sheet.rails().stream().map(Rail::number).collect(Collectors.toSet());
                 wires.stream().filter(wire -> rails.contains(wire.number())).forEach(rail -> wires.stream()
                         .filter(wire -> !wire.number().equals(rail.number()) && isAcross(rail, wire))
@@ -260,7 +260,7 @@ class SheetDrawingTest {
     }
 
     /** Whether a level wire goes through an upright one; that it touches it with an end is another matter. */
-    private static boolean isAcross(Mark.Wire upright, Mark.Wire level) {
+    private static boolean isAcross(Mark.WireLine upright, Mark.WireLine level) {
         Point top = upright.points().get(0);
         Point foot = upright.points().get(1);
         Point left = level.points().get(0);
@@ -375,7 +375,7 @@ class SheetDrawingTest {
     }
 
     private static boolean isInside(Mark mark, Drawing drawing) {
-        return !(mark instanceof Mark.Wire wire)
+        return !(mark instanceof Mark.WireLine wire)
                 || wire.points().stream()
                         .allMatch(point -> point.x() >= 0
                                 && point.y() >= 0
@@ -388,7 +388,7 @@ class SheetDrawingTest {
                 .filter(symbol ->
                         symbol.subject() instanceof Subject.OfContact || symbol.subject() instanceof Subject.OfLoad)
                 .toList();
-        for (Mark.Wire wire : wires(drawing)) {
+        for (Mark.WireLine wire : wires(drawing)) {
             pieces(wire).forEach(piece -> assertThat(symbols)
                     .as("symbols under wire %s from %s", wire.number(), wire.points())
                     .noneMatch(symbol -> core(symbol).overlaps(piece)));

@@ -92,8 +92,8 @@ class SymbolsTest {
     void whatASymbolDoesNotSayIsWrittenBesideIt(String sheet, String words) {
         assertThat(SheetDrawing.of(Examples.fitted(Examples.ofLibrary(sheet)), Practice.IEC)
                         .marks())
-                .filteredOn(Mark.Label.class::isInstance)
-                .map(mark -> ((Mark.Label) mark).text())
+                .filteredOn(Mark.Text.class::isInstance)
+                .map(mark -> ((Mark.Text) mark).text())
                 .contains(words);
     }
 }

@@ -107,7 +107,7 @@ class FullDiskTest {
         assertThat(run("mount", "-o", "remount,ro", folder.toString())).isZero();
 
         assertThat(JobFile.open(file)).isEqualTo(job);
-        assertThat(Claim.on(file)).isEmpty();
+        assertThat(FileClaim.on(file)).isEmpty();
         assertThatThrownBy(() -> JobFile.save(job, file))
                 .isInstanceOfSatisfying(IOException.class, failure -> assertThat(FileFailure.words(failure))
                         .isEqualTo("that disk can only be read"));

@@ -101,7 +101,7 @@ class JournalTest {
         JournalKeeper.keep(folder, "good");
         Files.writeString(folder.resolve(ENTRY), "{\"version\": 1, \"name\": ");
 
-        Journal.Found found = new Journal(folder).leftBehind();
+        Journal.Finds found = new Journal(folder).leftBehind();
         assertThat(found.work()).hasSize(1);
         assertThat(found.aside())
                 .singleElement()
@@ -131,7 +131,7 @@ class JournalTest {
         Files.writeString(folder.resolve("notes.txt"), "mine");
         Files.createDirectory(folder.resolve("set-aside"));
 
-        Journal.Found found = new Journal(folder).leftBehind();
+        Journal.Finds found = new Journal(folder).leftBehind();
         assertThat(found.work()).extracting(left -> left.work().job()).containsExactly(job);
         assertThat(found.aside()).hasSizeGreaterThanOrEqualTo(4);
         assertThat(folder.resolve("notes.txt")).exists();
@@ -175,7 +175,7 @@ class JournalTest {
                     new String[] {text.substring(0, at), text.substring(0, at) + '\u0007' + text.substring(at + 1)}) {
                 Files.writeString(folder.resolve(ENTRY), spoilt);
                 Journal journal = new Journal(folder);
-                Journal.Found found = journal.leftBehind();
+                Journal.Finds found = journal.leftBehind();
                 assertThat(found.work().size() + found.aside().size())
                         .as("at %s", at)
                         .isEqualTo(1);

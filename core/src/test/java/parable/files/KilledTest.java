@@ -112,7 +112,7 @@ class KilledTest {
     /** The last edit that anything holds; what is found is discarded, as a window would. */
     private static int recovered(Path journal, int saved) throws Exception {
         Journal finding = new Journal(journal);
-        Journal.Found found = finding.leftBehind();
+        Journal.Finds found = finding.leftBehind();
         for (int i = 0; found.work().isEmpty() && isKept(journal) && i < 40; i++) {
             Thread.sleep(50);
             found = finding.leftBehind();

@@ -44,7 +44,7 @@ class OtherPeoplesFilesTest {
 
         JobFile.save(job, file);
         WholeFile.write(folder.resolve("drawing.svg"), "drawing".getBytes(StandardCharsets.UTF_8));
-        assertThat(Claim.on(file)).isEmpty();
+        assertThat(FileClaim.on(file)).isEmpty();
 
         assertThat(victim).hasContent("mine");
     }
@@ -68,12 +68,12 @@ class OtherPeoplesFilesTest {
         Path file = folder.resolve("job.parable.json");
         JobFile.save(job, file);
         Path link = Files.createSymbolicLink(folder.resolve("link.parable.json"), file);
-        Claim claim = Claim.on(file).orElseThrow();
+        FileClaim claim = FileClaim.on(file).orElseThrow();
 
-        assertThat(Claim.on(link)).isEmpty();
-        assertThat(Claim.on(file)).isEmpty();
+        assertThat(FileClaim.on(link)).isEmpty();
+        assertThat(FileClaim.on(file)).isEmpty();
         claim.close();
-        try (Claim again = Claim.on(link).orElseThrow()) {
+        try (FileClaim again = FileClaim.on(link).orElseThrow()) {
             assertThat(again).isNotNull();
         }
         try (Stream<Path> left = Files.list(folder)) {

@@ -31,11 +31,11 @@ class SvgFileTest {
         assertThat(svg.getDocumentElement().getTagName()).isEqualTo("svg");
         assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).isEqualTo(sheet.name() + " <&>");
         long labels =
-                drawing.marks().stream().filter(Mark.Label.class::isInstance).count();
+                drawing.marks().stream().filter(Mark.Text.class::isInstance).count();
         NodeList texts = svg.getElementsByTagName("text");
         assertThat(texts.getLength()).isEqualTo((int) labels);
         long wires =
-                drawing.marks().stream().filter(Mark.Wire.class::isInstance).count();
+                drawing.marks().stream().filter(Mark.WireLine.class::isInstance).count();
         assertThat(svg.getElementsByTagName("polyline").getLength()).isGreaterThan((int) wires);
         assertThat(svg.getDocumentElement().getTextContent())
                 .contains(sheet.devices().stream()

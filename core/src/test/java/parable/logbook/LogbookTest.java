@@ -265,7 +265,7 @@ class LogbookTest {
 
         assertThat(book.readable("Wash pump")).containsExactly("Current U1");
         assertThat(book.trend("Wash pump", "Current U1"))
-                .extracting(Logbook.Point::value)
+                .extracting(Logbook.MeasuredValue::value)
                 .containsExactly(3.8, 4.1);
     }
 

@@ -8,7 +8,7 @@ import java.util.BitSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
-import parable.network.Traversal.Verdict;
+import parable.network.Traversal.Next;
 
 class NetworkTest {
 
@@ -82,7 +82,7 @@ class NetworkTest {
 
         Traversal walk = Traversal.from(network.node("1").orElseThrow(), network, (branch, at, to) -> {
             asked.add(branch);
-            return Verdict.CONTINUE;
+            return Next.CONTINUE;
         });
 
         assertThat(asked).hasSize(2).doesNotHaveDuplicates();
@@ -98,8 +98,8 @@ class NetworkTest {
                 "\"L S1[13-14] @3 S2[13-14] N\"");
         int start = network.node("1").orElseThrow();
 
-        Traversal blocked = Traversal.from(start, network, (branch, at, to) -> Verdict.END_PATH);
-        Traversal first = Traversal.from(start, network, (branch, at, to) -> Verdict.END_ALL);
+        Traversal blocked = Traversal.from(start, network, (branch, at, to) -> Next.END_PATH);
+        Traversal first = Traversal.from(start, network, (branch, at, to) -> Next.END_ALL);
 
         assertThat(blocked.reached(network.node("3").orElseThrow())).isFalse();
         assertThat(first.reached(network.node("3").orElseThrow())).isTrue();

@@ -67,8 +67,8 @@ class CatalogueTest {
                 .isThrownBy(() -> fitted(kind, settings))
                 .withMessageStartingWith("K1: found ")
                 .withMessageContaining(expected)
-                .satisfies(refused ->
-                        assertThat(refused.place()).isEqualTo(new PartException.Place.DeviceField(0, field)));
+                .satisfies(
+                        refused -> assertThat(refused.place()).isEqualTo(new PartException.Site.DeviceField(0, field)));
     }
 
     @Test

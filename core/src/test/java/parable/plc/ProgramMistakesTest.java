@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.check.Severity;
@@ -17,7 +18,6 @@ import parable.circuit.Job;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.proof.Equivalence;
-import parable.proof.Progress;
 import parable.proof.Proof;
 import parable.proof.Verdict;
 
@@ -50,10 +50,10 @@ class ProgramMistakesTest {
         assertThat(Check.of(sheet(mistake, "right"), ColourCode.EITHER))
                 .filteredOn(finding -> finding.severity() != Severity.NOTE)
                 .isEmpty();
-        assertThat(wrong.verdict()).isEqualTo(Equivalence.Verdict.DIFFERENT);
+        assertThat(wrong.verdict()).isEqualTo(Equivalence.Answer.DIFFERENT);
         assertThat(wrong.difference().orElseThrow().other()).startsWith(instead);
         assertThat(wrong.difference().orElseThrow().shownByOther().story()).isNotEmpty();
-        assertThat(right.verdict()).isEqualTo(Equivalence.Verdict.EQUIVALENT);
+        assertThat(right.verdict()).isEqualTo(Equivalence.Answer.EQUIVALENT);
     }
 
     /** An E-stop in the program behaves the same as long as the controller is sound: only the rule tells. */
@@ -71,7 +71,7 @@ class ProgramMistakesTest {
     @CsvSource({"plc-stop-read-closed, stops:S0", "plc-seal-in-around-the-stop, stops:S0", "plc-output-twice, stops:S0"
     })
     void failsAClaimOfItsOwn(String mistake, String claim) throws Exception {
-        Proof proof = Proof.of(sheet(mistake, "wrong"), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = Proof.of(sheet(mistake, "wrong"), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
 
         assertThat(proof.claim(claim).orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
         assertThat(proof.claim(claim).orElseThrow().story()).isNotEmpty();
@@ -82,7 +82,7 @@ class ProgramMistakesTest {
     @Tag("long")
     void theInterlockInTheProgramAloneShortsTheLinesWithinTheStatedTimes() throws Exception {
         Proof proof =
-                Proof.of(sheet("plc-interlock-in-the-program", "wrong"), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+                Proof.of(sheet("plc-interlock-in-the-program", "wrong"), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
 
         assertThat(proof.claim("no-short").orElseThrow().verdict()).isEqualTo(Verdict.FAILS);
     }

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Severity;
 import parable.circuit.ColourCode;
@@ -22,7 +23,6 @@ import parable.files.PlcOpenXml;
 import parable.program.Program;
 import parable.program.StructuredText;
 import parable.proof.Equivalence;
-import parable.proof.Progress;
 import parable.starters.Library;
 
 class TranslationTest {
@@ -62,7 +62,7 @@ class TranslationTest {
         Equivalence found = compared(relays.sheet(), controlled);
 
         assertThat(found.difference()).isEmpty();
-        assertThat(found.verdict()).isEqualTo(Equivalence.Verdict.EQUIVALENT);
+        assertThat(found.verdict()).isEqualTo(Equivalence.Answer.EQUIVALENT);
         assertThat(found.states()).isGreaterThan(5);
     }
 
@@ -112,7 +112,7 @@ class TranslationTest {
         Sheet controlled = translated(selector, new TranslationChoices(SealIn.OUTPUT_BIT, false, 1000, Map.of()));
         Equivalence found = compared(selector.sheet(), controlled);
 
-        assertThat(found.verdict()).isEqualTo(Equivalence.Verdict.DIFFERENT);
+        assertThat(found.verdict()).isEqualTo(Equivalence.Answer.DIFFERENT);
         assertThat(found.difference().orElseThrow().actions())
                 .containsExactly("S1 is pressed", "S1 is let go and in the same instant S5 is turned to reverse");
         assertThat(found.difference().orElseThrow().shownByOther().story()).isNotEmpty();

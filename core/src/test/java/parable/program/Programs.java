@@ -59,8 +59,8 @@ public final class Programs {
                 ends.add(new NetworkEnd.Coil(variable.name(), kinds[random.nextInt(kinds.length)]));
             }
         }
-        List<Network> networks = ends.stream()
-                .map(end -> new Network(random.nextBoolean() ? "" : "does its work, or not", logic(3), end))
+        List<ProgramNetwork> networks = ends.stream()
+                .map(end -> new ProgramNetwork(random.nextBoolean() ? "" : "does its work, or not", logic(3), end))
                 .toList();
         try {
             return Program.of("Made_by_lot", variables, networks);
@@ -89,6 +89,6 @@ public final class Programs {
             return new Logic.Elapsed(
                     timers.get(random.nextInt(timers.size())), random.nextBoolean(), random.nextInt(5000));
         }
-        return new Logic.Contact(operands.get(random.nextInt(operands.size())), random.nextBoolean());
+        return new Logic.LadderContact(operands.get(random.nextInt(operands.size())), random.nextBoolean());
     }
 }

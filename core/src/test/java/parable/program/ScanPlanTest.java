@@ -84,16 +84,16 @@ class ScanPlanTest {
                             network,
                             0,
                             ProgramEdit.Side.values()[random.nextInt(3)],
-                            new Logic.Contact(new Logic.Operand("S0", false), random.nextBoolean()));
+                            new Logic.LadderContact(new Logic.Operand("S0", false), random.nextBoolean()));
                     case 2 -> ProgramEdit.moved(
                             program, network, random.nextInt(program.networks().size()));
                     case 3 -> ProgramEdit.without(program, network, 0);
                     default -> ProgramEdit.inserted(
                             program,
                             network,
-                            new Network(
+                            new ProgramNetwork(
                                     "",
-                                    new Logic.Contact(new Logic.Operand("S1", false), false),
+                                    new Logic.LadderContact(new Logic.Operand("S1", false), false),
                                     new NetworkEnd.Coil("K_0", NetworkEnd.Coil.Kind.SET)));
                 };
                 assertThat(StructuredText.read(StructuredText.write(program))).isEqualTo(program);

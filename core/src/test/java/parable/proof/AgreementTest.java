@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
 import parable.Sketches;
+import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.circuit.ColourCode;
@@ -83,7 +84,7 @@ class AgreementTest {
         if (broken.isEmpty()) {
             return Set.of();
         }
-        Proof proof = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
         return broken.stream()
                 .filter(id ->
                         proof.claim(id).filter(claim -> claim.verdict().holds()).isPresent())

@@ -10,7 +10,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import parable.Examples;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.parts.Assembly;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
 
 class FaultEquivalenceTest {
 
@@ -48,7 +51,7 @@ class FaultEquivalenceTest {
     @ValueSource(strings = {"Wash pump", "Press platen", "Juice separator", "Mill"})
     void allOfAClassMakeTheSameOfEveryState(String sheet) throws Exception {
         Assembly assembly = Examples.fitted(Examples.ofLibrary(sheet));
-        Explorer explorer = new Explorer(Machine.untimed(assembly, List.of()), Progress.UNWATCHED);
+        Explorer explorer = new Explorer(CircuitMachine.untimed(assembly, List.of()), Progress.UNWATCHED);
         explorer.explore();
         long[] states =
                 LongStream.of(explorer.oneOfEachWay().toArray()).limit(300).toArray();
@@ -59,9 +62,9 @@ class FaultEquivalenceTest {
         assertThat(classes.stream().mapToInt(List::size).sum()).isEqualTo(all.size());
         assertThat(classes.size()).isLessThan(all.size() * 9 / 10);
         for (List<Fault> same : classes) {
-            Machine first = Machine.untimed(assembly, same.subList(0, 1));
+            CircuitMachine first = CircuitMachine.untimed(assembly, same.subList(0, 1));
             for (Fault fault : same.subList(1, same.size())) {
-                Machine other = Machine.untimed(assembly, List.of(fault));
+                CircuitMachine other = CircuitMachine.untimed(assembly, List.of(fault));
                 assertThat(LongStream.of(states)
                                 .allMatch(state -> first.conduction(state).isLike(other.conduction(state))))
                         .describedAs("%s and %s", same.get(0).words(), fault.words())

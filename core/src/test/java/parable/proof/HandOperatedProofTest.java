@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import parable.bench.Progress;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.starters.Library;
@@ -19,7 +20,7 @@ class HandOperatedProofTest {
                         .flatMap(job -> job.sheet(name).stream())
                         .findFirst()
                         .orElseThrow()),
-                Proof.Speed.ANY,
+                Proof.Timing.ANY,
                 Progress.UNWATCHED);
 
         assertThat(text(proof, "untouched")).contains("no motor runs");

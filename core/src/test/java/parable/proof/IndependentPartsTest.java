@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.circuit.Circuit;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -52,7 +53,7 @@ class IndependentPartsTest {
     }
 
     private static Proof proofOf(Sheet sheet) {
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        return Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
     }
 
     @ParameterizedTest
@@ -103,8 +104,8 @@ class IndependentPartsTest {
             for (String to : points) {
                 for (String contact : List.of("K1[21-22]", "K1[33-34]")) {
                     Sheet sheet = with(starters(2, true), from + " " + contact + " " + to);
-                    Proof apart = Proof.of(Examples.fitted(sheet), Proof.Speed.ANY, Progress.UNWATCHED);
-                    Proof together = Proof.together(Examples.fitted(sheet), Proof.Speed.ANY, Progress.UNWATCHED);
+                    Proof apart = Proof.of(Examples.fitted(sheet), Proof.Timing.ANY, Progress.UNWATCHED);
+                    Proof together = Proof.together(Examples.fitted(sheet), Proof.Timing.ANY, Progress.UNWATCHED);
                     for (String id :
                             List.of("no-short", "no-restart", "comes-to-rest", "stops:S9", "dead:M1", "dead:M2")) {
                         Verdict both = together.claim(id).orElseThrow().verdict();
@@ -154,7 +155,7 @@ class IndependentPartsTest {
     @Test
     void whatWasNotExploredInTimeIsNotSaidToHold() {
         int ofOne = proofOf(starters(1, false)).states();
-        Proof proof = Proof.of(Examples.fitted(starters(6, false)), Proof.Speed.ANY, done -> done > ofOne);
+        Proof proof = Proof.of(Examples.fitted(starters(6, false)), Proof.Timing.ANY, done -> done > ofOne);
 
         assertThat(proof.complete()).isFalse();
         assertThat(proof.limits())

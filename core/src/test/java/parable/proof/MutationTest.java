@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Severity;
 import parable.circuit.Circuit;
@@ -103,7 +104,7 @@ class MutationTest {
 
     private static Set<String> told(Sheet sheet) throws PartException {
         Set<String> told = found(sheet);
-        Proof.of(Assembly.of(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+        Proof.of(Assembly.of(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED)
                 .claims()
                 .forEach(claim -> told.add(claim.id() + " " + claim.text() + " " + claim.verdict()));
         return told;

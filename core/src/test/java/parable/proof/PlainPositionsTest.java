@@ -10,8 +10,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
+import parable.reach.CircuitMachine;
+import parable.reach.Explorer;
+import parable.reach.ExplorerTest;
 
 /** What is refuted when contactors and buttons are at rest or over and nowhere between. */
 class PlainPositionsTest {
@@ -56,7 +60,7 @@ class PlainPositionsTest {
                     .toList();
             if (!failing.isEmpty()) {
                 refuted += failing.size();
-                Proof whole = Proof.together(assembly, Proof.Speed.ANY, Progress.UNWATCHED);
+                Proof whole = Proof.together(assembly, Proof.Timing.ANY, Progress.UNWATCHED);
                 assertThat(failing)
                         .extracting(
                                 claim -> whole.claim(claim.id()).orElseThrow().verdict())
@@ -69,11 +73,11 @@ class PlainPositionsTest {
     @Test
     void theyReachWhatIsTooFarForTheWholeSearch() {
         Assembly assembly = Examples.fitted(shortBehindSix());
-        Explorer notFar = new Explorer(Machine.untimed(assembly, List.of()), NOT_FAR);
+        Explorer notFar = new Explorer(CircuitMachine.untimed(assembly, List.of()), NOT_FAR);
         notFar.explore();
         assertThat(notFar.firstShort()).isEmpty();
 
-        Proof whole = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, NOT_FAR);
+        Proof whole = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, NOT_FAR);
 
         assertThat(whole.complete()).isFalse();
         assertThat(whole.states()).isLessThan(40_000);

@@ -22,6 +22,7 @@ import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.bench.Pace;
+import parable.bench.Progress;
 import parable.circuit.Circuit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
@@ -38,6 +39,7 @@ import parable.parts.Verb;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
 import parable.starters.Library;
+import parable.timing.Refutation;
 
 class ProofTest {
 
@@ -50,7 +52,7 @@ class ProofTest {
     }
 
     private static Proof proofOf(Sheet sheet) {
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        return Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
     }
 
     private static Verdict verdict(String sheet, String claim) {
@@ -233,7 +235,7 @@ class ProofTest {
         Travel travel = assembly.part("K2").orElseThrow().travel();
         Assembly timed = assembly.timed(Map.of("K2", new Travel(opens, in, travel.breakBack(), travel.makeBack())));
 
-        Claim claim = Proof.of(timed, Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+        Claim claim = Proof.of(timed, Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED)
                 .claim("never-together:K1:K2")
                 .orElseThrow();
 
@@ -243,7 +245,7 @@ class ProofTest {
     @Test
     void anySpeedAloneLeavesOpenWhatRestsOnTimes() {
         Sheet mill = Examples.without(Examples.ofLibrary("Mill"), "X1");
-        Proof proof = Proof.of(Examples.fitted(mill), Proof.Speed.ANY, Progress.UNWATCHED);
+        Proof proof = Proof.of(Examples.fitted(mill), Proof.Timing.ANY, Progress.UNWATCHED);
 
         assertThat(proof.complete()).isTrue();
         assertThat(proof.claim("no-short").orElseThrow().verdict()).isEqualTo(Verdict.UNFINISHED);
@@ -312,7 +314,7 @@ class ProofTest {
     @Test
     void cancelledItSaysThatItIsNotFinished() {
         Proof proof = Proof.of(
-                Examples.fitted(Examples.ofLibrary("Star-delta dead time")), Proof.Speed.WITHIN_TIMES, done -> true);
+                Examples.fitted(Examples.ofLibrary("Star-delta dead time")), Proof.Timing.WITHIN_TIMES, done -> true);
 
         assertThat(proof.complete()).isFalse();
         assertThat(proof.claims()).noneMatch(claim -> claim.verdict() == Verdict.HOLDS_AT_ANY_SPEED);
@@ -393,7 +395,7 @@ class ProofTest {
     @Test
     void aControllerWithoutAProgramClosesNothing() {
         Sheet sheet = Examples.ofLibrary("By controller").withProgram(Optional.empty());
-        Proof proof = Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
 
         assertThat(proof.complete()).isTrue();
         assertThat(proof.claims()).noneMatch(claim -> claim.text().contains("M1 runs"));

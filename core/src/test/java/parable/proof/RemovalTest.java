@@ -79,7 +79,7 @@ class RemovalTest {
     /** Bounded as the program's own proofs are: what is not finished in a minute does not hold. */
     private static Proof proofOf(Sheet sheet) {
         long end = System.nanoTime() + TimeUnit.MINUTES.toNanos(1);
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, states -> System.nanoTime() > end);
+        return Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, states -> System.nanoTime() > end);
     }
 
     private static Set<String> requirements(Proof proof) {

@@ -17,6 +17,7 @@ import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Pace;
+import parable.bench.Progress;
 import parable.circuit.Circuit;
 import parable.circuit.Rung;
 import parable.circuit.RungNotation;
@@ -29,7 +30,7 @@ class SequenceTest {
     private static final Pattern SECONDS = Pattern.compile("([\\d.]+) to ([\\d.]+) (ms|s)\\b");
 
     private static Claim claim(Sheet sheet, String id) {
-        return Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+        return Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED)
                 .claim(id)
                 .orElseThrow();
     }
@@ -57,7 +58,7 @@ class SequenceTest {
     void noMotorStartsBeforeTheWarningHasRunItsTime() {
         assertThat(claim(Examples.ofLibrary("Mill start warning"), "awaits:KT").verdict())
                 .isEqualTo(Verdict.HOLDS_AT_ANY_SPEED);
-        assertThat(Proof.of(Examples.fitted(Examples.ofLibrary("Mill")), Proof.Speed.ANY, Progress.UNWATCHED)
+        assertThat(Proof.of(Examples.fitted(Examples.ofLibrary("Mill")), Proof.Timing.ANY, Progress.UNWATCHED)
                         .claim("awaits:KT"))
                 .isEmpty();
     }

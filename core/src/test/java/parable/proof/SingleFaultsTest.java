@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
 import parable.bench.Bench;
 import parable.bench.Fault;
+import parable.bench.Progress;
 import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.Extras;
@@ -22,6 +23,7 @@ import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
+import parable.timing.Refutation;
 
 /** The answers that an experienced electrician gives about a single fault. */
 class SingleFaultsTest {
@@ -71,7 +73,7 @@ class SingleFaultsTest {
         for (int i = 0; i < rows.size(); i += each) {
             FaultRow row = rows.get(i);
             List<String> fails = Proof.with(
-                            assembly, List.of(row.fault()), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED)
+                            assembly, List.of(row.fault()), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED)
                     .claims()
                     .stream()
                     .filter(claim -> !claim.verdict().holds() && claim.verdict() != Verdict.NOT_REACHED)

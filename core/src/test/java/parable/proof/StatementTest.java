@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
@@ -21,7 +22,7 @@ class StatementTest {
 
     private static Claim proved(Sheet sheet, String sentence) {
         Proof proof = Proof.of(
-                Examples.fitted(sheet.withClaims(List.of(sentence))), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+                Examples.fitted(sheet.withClaims(List.of(sentence))), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
         return proof.claims().stream()
                 .filter(claim -> claim.id().startsWith("own:"))
                 .findFirst()

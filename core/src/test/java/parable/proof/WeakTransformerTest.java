@@ -6,6 +6,7 @@ import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Finding;
 import parable.circuit.ColourCode;
@@ -34,7 +35,7 @@ class WeakTransformerTest {
         "150 VA, HOLDS_AT_ANY_SPEED, 'ends with this: M1 runs forward, K1 is in'"
     })
     void whatItDoesNotBringAboutIsNotCalledCertain(String rated, Verdict verdict, String words) {
-        Proof proof = Proof.of(Examples.fitted(with(rated)), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED);
+        Proof proof = Proof.of(Examples.fitted(with(rated)), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
 
         assertThat(proof.claims())
                 .filteredOn(claim -> claim.id().equals("certain:S1"))
@@ -56,7 +57,7 @@ class WeakTransformerTest {
                 .map(Finding::code)
                 .toList();
         boolean runsForCertain =
-                Proof.of(Examples.fitted(sheet), Proof.Speed.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
+                Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED).claims().stream()
                         .anyMatch(claim -> claim.id().equals("certain:S1")
                                 && claim.verdict().holds()
                                 && claim.text().contains("M1 runs"));

@@ -142,7 +142,7 @@ class LibraryTest {
         assertThat(Check.of(assembly, wish.conventions().colours()))
                 .filteredOn(finding -> finding.severity() != Severity.NOTE)
                 .isEmpty();
-        Proof proof = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, states -> false);
+        Proof proof = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, states -> false);
         assertThat(proof.claims())
                 .allMatch(claim -> claim.verdict().holds(), "holds")
                 .extracting(Claim::id)

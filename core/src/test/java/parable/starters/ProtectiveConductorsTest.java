@@ -112,7 +112,7 @@ class ProtectiveConductorsTest {
     private static String words(Drawing drawing) {
         List<String> words = new ArrayList<>();
         drawing.marks().forEach(mark -> {
-            if (mark instanceof Mark.Label label) {
+            if (mark instanceof Mark.Text label) {
                 words.add(label.text());
             }
         });

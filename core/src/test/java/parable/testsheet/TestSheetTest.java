@@ -271,7 +271,7 @@ class TestSheetTest {
         Results results =
                 results(Fieldwork.NONE.with(reading(failing, found.get(0).text())));
 
-        assertThat(results.verdict(failing)).isEqualTo(Verdict.FAIL);
+        assertThat(results.verdict(failing)).isEqualTo(StepVerdict.FAIL);
         assertThat(LikelyCauses.of(pump, steps, results, failing))
                 .extracting(LikelyCauses.Cause::fault)
                 .contains(fault);
@@ -302,7 +302,7 @@ class TestSheetTest {
         assertThat(results(work.with(reading(dial, "9.8 A"))).unsigned(steps)).containsExactly(dial);
         Reading remarked = results(work).taken(dial, "9.8 A", "larger motor ordered", "E. Marsh", "2026-11-26 10:00");
         assertThat(results(work.with(remarked)).unsigned(steps)).isEmpty();
-        assertThat(results(work.with(remarked)).verdict(dial)).isEqualTo(Verdict.FAIL_WITH_REMARK);
+        assertThat(results(work.with(remarked)).verdict(dial)).isEqualTo(StepVerdict.FAIL_WITH_REMARK);
     }
 
     private Reading reading(TestStep step, String found) {
@@ -324,7 +324,7 @@ class TestSheetTest {
     private List<TestStep> stale(Sheet changed) {
         Results results = Results.of(changed);
         return steps.stream()
-                .filter(one -> results.verdict(one) == Verdict.STALE)
+                .filter(one -> results.verdict(one) == StepVerdict.STALE)
                 .toList();
     }
 

@@ -100,8 +100,8 @@ class WireListTest {
     /** A terminal of a device, or a point for one of the strip. */
     private static RungItem end(Assembly drawn, Terminal terminal) {
         return drawn.part(terminal.tag()).isPresent()
-                ? new RungItem.Landing(terminal)
-                : new RungItem.Point("9" + terminal.marking() + "9", false);
+                ? new RungItem.TerminalEnd(terminal)
+                : new RungItem.NamedPoint("9" + terminal.marking() + "9", false);
     }
 
     private static Set<Set<Terminal>> joined(Assembly assembly) {

@@ -16,7 +16,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.look.Colours;
 import parable.app.look.PageHead;
 import parable.circuit.ColourCode;

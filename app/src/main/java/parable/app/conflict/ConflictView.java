@@ -11,7 +11,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.look.PageHead;
 import parable.files.JobDifference;
 import parable.files.JobFile;

@@ -96,7 +96,7 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
                             .orElseThrow()
                     == passage;
             boolean beside = item > 0
-                    && rung.items().get(item - 1) instanceof RungItem.Point point
+                    && rung.items().get(item - 1) instanceof RungItem.NamedPoint point
                     && point.name().equals(wanted);
             return passage.tag().equalsIgnoreCase(wanted)
                     || beside

@@ -6,7 +6,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.Edit;
@@ -35,7 +35,7 @@ public final class DeskModel {
     private final String name;
     private final String voltage;
     private final Selection selection = new Selection(this::sheet);
-    private final ObjectProperty<Stroke> stroke = new SimpleObjectProperty<>(Stroke.NEW_RUNG);
+    private final ObjectProperty<DeskStroke> stroke = new SimpleObjectProperty<>(DeskStroke.NEW_RUNG);
     private final StringProperty line = new SimpleStringProperty("");
     private final StringProperty refusal = new SimpleStringProperty("");
 
@@ -66,7 +66,7 @@ public final class DeskModel {
     }
 
     /** What is done with the next thing that is typed or chosen. */
-    public ObjectProperty<Stroke> strokeProperty() {
+    public ObjectProperty<DeskStroke> strokeProperty() {
         return stroke;
     }
 
@@ -123,9 +123,9 @@ public final class DeskModel {
             return "Puts supply, breaker, contactors, overload and motor on the sheet, and the rails of the ladder.";
         }
         Place at = selection.place().orElse(new Place(Circuit.CONTROL, 0, 0));
-        int rung = stroke.get() == Stroke.NEW_RUNG ? newRungAt() : at.rung();
+        int rung = stroke.get() == DeskStroke.NEW_RUNG ? newRungAt() : at.rung();
         List<Rung> rungs = changed.rungs(at.circuit());
-        int shown = stroke.get() == Stroke.AROUND || stroke.get() == Stroke.BRANCH ? rung + 1 : rung;
+        int shown = stroke.get() == DeskStroke.AROUND || stroke.get() == DeskStroke.BRANCH ? rung + 1 : rung;
         return rungs.get(Math.min(shown, rungs.size() - 1)).text();
     }
 
@@ -161,7 +161,7 @@ public final class DeskModel {
             return PowerCircuit.ofWord(line.get().strip().substring(POWER.length()))
                     .on(sheet, practice());
         }
-        if (stroke.get() == Stroke.RUNG && selection.place().isPresent()) {
+        if (stroke.get() == DeskStroke.RUNG && selection.place().isPresent()) {
             Place at = selection.place().get();
             Sheet without = new Edit.TakeRung(at.circuit(), at.rung()).on(sheet);
             TypedRung typed = TypedRung.read(line.get(), without, voltage);
@@ -180,7 +180,7 @@ public final class DeskModel {
     }
 
     private Sheet withDevice(Sheet sheet, Place at) throws EditException {
-        if (stroke.get() == Stroke.BRANCH) {
+        if (stroke.get() == DeskStroke.BRANCH) {
             return branched(sheet, at);
         }
         TypedRung typed = TypedRung.read("@" + free(sheet) + " " + line.get() + " @" + free(sheet), sheet, voltage);
@@ -226,10 +226,10 @@ public final class DeskModel {
     }
 
     /** Chooses what the next word does; to change a rung begins with its words. */
-    public void choose(Stroke next) {
+    public void choose(DeskStroke next) {
         stroke.set(next);
         line.set(
-                next == Stroke.RUNG
+                next == DeskStroke.RUNG
                         ? selection
                                 .place()
                                 .map(at -> sheet().rungs(at.circuit())
@@ -282,7 +282,7 @@ public final class DeskModel {
     /** Begins a new rung below the selected one with the words for one like it. */
     public void copyRung() {
         selection.place().ifPresent(at -> {
-            choose(Stroke.NEW_RUNG);
+            choose(DeskStroke.NEW_RUNG);
             try {
                 Rung rung = sheet().rungs(at.circuit()).get(at.rung());
                 line.set(Shorthand.of(rung, Assembly.of(sheet())));

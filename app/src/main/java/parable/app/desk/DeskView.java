@@ -23,7 +23,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.drafting.Completion;
 import parable.parts.Assembly;
 import parable.parts.Catalogue;
@@ -55,7 +55,7 @@ public final class DeskView extends VBox {
         setId("desk");
         getStyleClass().add("desk");
         FlowPane actions = new FlowPane(4, 4);
-        for (Stroke stroke : Stroke.values()) {
+        for (DeskStroke stroke : DeskStroke.values()) {
             actions.getChildren().add(strokeButton(stroke));
         }
         actions.getChildren()
@@ -116,7 +116,7 @@ public final class DeskView extends VBox {
         return heading;
     }
 
-    private ToggleButton strokeButton(Stroke stroke) {
+    private ToggleButton strokeButton(DeskStroke stroke) {
         ToggleButton button = new ToggleButton(stroke.words() + "  " + stroke.key());
         button.setId("stroke-" + stroke.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         button.getStyleClass().add("latch");
@@ -135,7 +135,7 @@ public final class DeskView extends VBox {
     }
 
     /** Chooses what the next word does, and puts the cursor into the line. */
-    public void choose(Stroke stroke) {
+    public void choose(DeskStroke stroke) {
         desk.choose(stroke);
         show();
         line.requestFocus();
@@ -228,7 +228,7 @@ public final class DeskView extends VBox {
 
     /** A device that is chosen by mouse does at once what its word and Enter would do. */
     private void choose(String word) {
-        Stroke stroke = desk.strokeProperty().get();
+        DeskStroke stroke = desk.strokeProperty().get();
         if (!stroke.takesRung()) {
             desk.lineProperty().set(word);
             desk.commit();
@@ -245,7 +245,7 @@ public final class DeskView extends VBox {
 
     /** The keys of the desk while the cursor is not in a text. */
     public boolean key(KeyEvent event) {
-        for (Stroke stroke : Stroke.values()) {
+        for (DeskStroke stroke : DeskStroke.values()) {
             String pressed =
                     (event.isShortcutDown() ? "Ctrl+" : "") + event.getCode().getName();
             if (pressed.equals(stroke.key())) {

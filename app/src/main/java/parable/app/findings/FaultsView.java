@@ -8,9 +8,9 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import parable.app.ActionButton;
+import parable.app.look.ActionButton;
 import parable.proof.FaultRow;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** What single faults do, the worst first. The harmless ones are listed when asked for. */
 final class FaultsView extends VBox {

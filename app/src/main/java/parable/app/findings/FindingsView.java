@@ -14,14 +14,14 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.ActionButton;
+import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
 import parable.check.Finding;
 import parable.check.Repair;
 import parable.circuit.Acceptance;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
 public final class FindingsView extends VBox {

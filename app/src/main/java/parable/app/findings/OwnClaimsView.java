@@ -9,7 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.ActionButton;
+import parable.app.look.ActionButton;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.proof.Statement;

@@ -70,7 +70,7 @@ public final class ProofModel {
     }
 
     private void go(long mine, Assembly assembly) {
-        Proof found = Proof.of(assembly, Proof.Speed.WITHIN_TIMES, done -> isOver(mine, done));
+        Proof found = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, done -> isOver(mine, done));
         Platform.runLater(() -> show(mine, found));
     }
 

@@ -9,10 +9,10 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import parable.app.ActionButton;
+import parable.app.look.ActionButton;
 import parable.proof.Claim;
 import parable.proof.Proof;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** The claims on a sheet with their verdicts, and the button that goes through all states. */
 final class ProofView extends VBox {

@@ -10,7 +10,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import parable.app.desk.Stroke;
+import parable.app.desk.DeskStroke;
 import parable.app.look.DirectScroll;
 import parable.app.look.PageHead;
 
@@ -96,7 +96,7 @@ public final class KeysView extends BorderPane {
         List<Key> keys = new ArrayList<>();
         keys.add(new Key("Arrows", "Select the device beside, the rung above or below"));
         keys.add(new Key("Shift+Left  Shift+Right", "Select a stretch of the rung"));
-        for (Stroke stroke : Stroke.values()) {
+        for (DeskStroke stroke : DeskStroke.values()) {
             keys.add(new Key(stroke.key(), stroke.words()));
         }
         keys.add(new Key("Ctrl+6", "Exchange an open contact for a closed one, and back"));

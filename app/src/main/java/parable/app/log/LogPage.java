@@ -26,7 +26,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import parable.app.Person;
+import parable.app.job.Person;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
 

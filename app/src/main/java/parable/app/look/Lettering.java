@@ -9,7 +9,6 @@ import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Affine;
-import parable.app.Typeface;
 
 /**
  * Words on a canvas that is scaled and moved, but not turned. Letters scaled by the canvas are worked out and filled as outlines, each anew; these are set

@@ -41,7 +41,7 @@ public final class MeterModel {
     }
 
     /** What the meter shows. */
-    public Meter.Reading reading() {
+    public Meter.Display reading() {
         return run.momentAt(run.shownTimeProperty().get())
                 .meter()
                 .read(

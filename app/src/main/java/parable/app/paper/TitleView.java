@@ -16,7 +16,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.look.PageHead;
 import parable.circuit.Job;
 import parable.circuit.TitleBlock;

@@ -13,13 +13,13 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.look.DirectScroll;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Equivalence;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** Whether the sheet that is shown is the same machine as another of the job: the first difference with both side by side. */
 final class CompareView extends VBox {

@@ -12,7 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 
 /** The line in which a program is typed, and what is done with it. */
 final class ProgramDesk extends VBox {
@@ -31,7 +31,7 @@ final class ProgramDesk extends VBox {
         FlowPane actions = new FlowPane(4, 4);
         ToggleGroup group = new ToggleGroup();
         int key = 1;
-        for (ProgramModel.Way way : ProgramModel.Way.values()) {
+        for (ProgramModel.Insertion way : ProgramModel.Insertion.values()) {
             ToggleButton button = new ToggleButton(way.words() + "  Ctrl+" + key);
             button.setId("program-" + way.name().toLowerCase(Locale.ROOT));
             button.getStyleClass().add("latch");
@@ -79,7 +79,7 @@ final class ProgramDesk extends VBox {
     }
 
     /** Chooses what the next line does, and puts the cursor into it. */
-    void choose(ProgramModel.Way way) {
+    void choose(ProgramModel.Insertion way) {
         model.choose(way);
         line.requestFocus();
         line.end();

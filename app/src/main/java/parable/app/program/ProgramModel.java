@@ -9,14 +9,14 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.circuit.Sheet;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.Program;
 import parable.program.ProgramEdit;
 import parable.program.ProgramException;
+import parable.program.ProgramNetwork;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
 import parable.program.Variable;
@@ -31,8 +31,8 @@ public final class ProgramModel {
 
     private final JobModel jobs;
     private final String name;
-    private final ObjectProperty<Place> selected = new SimpleObjectProperty<>(new Place(0, Place.NETWORK));
-    private final ObjectProperty<Way> way = new SimpleObjectProperty<>(Way.CHANGE);
+    private final ObjectProperty<Spot> selected = new SimpleObjectProperty<>(new Spot(0, Spot.NETWORK));
+    private final ObjectProperty<Insertion> way = new SimpleObjectProperty<>(Insertion.CHANGE);
     private final StringProperty line = new SimpleStringProperty("");
     private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
 
@@ -42,12 +42,12 @@ public final class ProgramModel {
      * @param network from 0
      * @param leaf the contact in it, from 0, or {@link #NETWORK} for all of it
      */
-    public record Place(int network, int leaf) {
+    public record Spot(int network, int leaf) {
         static final int NETWORK = -1;
     }
 
     /** What is done with what is typed. */
-    public enum Way {
+    public enum Insertion {
         CHANGE("Change", "the selected network, as a statement"),
         NEW("New network", "below the selected one"),
         BEFORE("Before", "in series before the selected contact"),
@@ -57,7 +57,7 @@ public final class ProgramModel {
         private final String words;
         private final String help;
 
-        Way(String words, String help) {
+        Insertion(String words, String help) {
             this.words = words;
             this.help = help;
         }
@@ -87,11 +87,11 @@ public final class ProgramModel {
         return sheet().flatMap(Sheet::program);
     }
 
-    ObjectProperty<Place> selectedProperty() {
+    ObjectProperty<Spot> selectedProperty() {
         return selected;
     }
 
-    ObjectProperty<Way> wayProperty() {
+    ObjectProperty<Insertion> wayProperty() {
         return way;
     }
 
@@ -105,18 +105,24 @@ public final class ProgramModel {
     }
 
     /** Selects a place; to change a network begins with its statement. */
-    void select(Place place) {
+    void select(Spot place) {
         selected.set(place);
-        choose(place.leaf() == Place.NETWORK ? Way.CHANGE : way.get() == Way.CHANGE ? Way.AFTER : way.get());
+        choose(
+                place.leaf() == Spot.NETWORK
+                        ? Insertion.CHANGE
+                        : way.get() == Insertion.CHANGE ? Insertion.AFTER : way.get());
     }
 
-    void choose(Way next) {
+    void choose(Insertion next) {
         way.set(next);
-        line.set(next == Way.CHANGE ? network().map(StructuredText::statement).orElse("") : "");
+        line.set(
+                next == Insertion.CHANGE
+                        ? network().map(StructuredText::statement).orElse("")
+                        : "");
         trouble.set("");
     }
 
-    private Optional<Network> network() {
+    private Optional<ProgramNetwork> network() {
         return program()
                 .filter(program -> selected.get().network() < program.networks().size())
                 .map(program -> program.networks().get(selected.get().network()));
@@ -152,12 +158,12 @@ public final class ProgramModel {
             trouble.set(preview.words());
             return false;
         }
-        boolean adds = way.get() == Way.NEW && !isDeclaration();
+        boolean adds = way.get() == Insertion.NEW && !isDeclaration();
         put(preview.program().get());
         if (adds) {
-            selected.set(new Place(selected.get().network() + 1, Place.NETWORK));
+            selected.set(new Spot(selected.get().network() + 1, Spot.NETWORK));
         }
-        choose(way.get() == Way.CHANGE ? Way.CHANGE : way.get());
+        choose(way.get() == Insertion.CHANGE ? Insertion.CHANGE : way.get());
         return true;
     }
 
@@ -183,7 +189,7 @@ public final class ProgramModel {
     }
 
     private Program beside(Program program, ProgramEdit.Side side) throws StructuredTextException, ProgramException {
-        Place at = selected.get();
+        Spot at = selected.get();
         return ProgramEdit.beside(program, at.network(), Math.max(0, at.leaf()), side, operand(program));
     }
 
@@ -207,19 +213,22 @@ public final class ProgramModel {
                 .logic();
     }
 
-    private Network typed(Program program) throws StructuredTextException, ProgramException {
+    private ProgramNetwork typed(Program program) throws StructuredTextException, ProgramException {
         String written = line.get().strip();
         Matcher remark = REMARK.matcher(written);
         String comment = remark.matches()
                 ? remark.group(1).strip()
-                : way.get() == Way.CHANGE ? network().map(Network::comment).orElse("") : "";
+                : way.get() == Insertion.CHANGE
+                        ? network().map(ProgramNetwork::comment).orElse("")
+                        : "";
         String statement = remark.matches() ? remark.group(2).strip() : written;
-        Network read = network(program, statement.endsWith(";") ? statement : statement + ";");
-        return new Network(comment, read.logic(), read.end());
+        ProgramNetwork read = network(program, statement.endsWith(";") ? statement : statement + ";");
+        return new ProgramNetwork(comment, read.logic(), read.end());
     }
 
     /** Reads one statement with the variables that the program has. */
-    private static Network network(Program program, String statement) throws StructuredTextException, ProgramException {
+    private static ProgramNetwork network(Program program, String statement)
+            throws StructuredTextException, ProgramException {
         return StructuredText.readStatement(program.variables(), statement);
     }
 
@@ -229,7 +238,7 @@ public final class ProgramModel {
 
     /** A change that was asked for by a key or button. */
     private interface Change {
-        Program of(Program program, Place at) throws ProgramException;
+        Program of(Program program, Spot at) throws ProgramException;
     }
 
     private void change(Change change) {
@@ -251,17 +260,17 @@ public final class ProgramModel {
 
     /** Takes the selected contact or network away and closes the gap. */
     void take() {
-        change((program, at) -> at.leaf() == Place.NETWORK
+        change((program, at) -> at.leaf() == Spot.NETWORK
                 ? ProgramEdit.taken(program, at.network())
                 : ProgramEdit.without(program, at.network(), at.leaf()));
         int last =
                 Math.max(0, program().map(program -> program.networks().size()).orElse(1) - 1);
-        select(new Place(Math.min(last, selected.get().network()), Place.NETWORK));
+        select(new Spot(Math.min(last, selected.get().network()), Spot.NETWORK));
     }
 
     /** Exchanges the instruction of the selected contact for the other kind. */
     void invert() {
-        if (selected.get().leaf() != Place.NETWORK) {
+        if (selected.get().leaf() != Spot.NETWORK) {
             change((program, at) -> ProgramEdit.inverted(program, at.network(), at.leaf()));
         }
     }
@@ -272,21 +281,21 @@ public final class ProgramModel {
         int count = program().map(program -> program.networks().size()).orElse(0);
         if (to >= 0 && to < count) {
             change((program, at) -> ProgramEdit.moved(program, at.network(), to));
-            selected.set(new Place(to, selected.get().leaf()));
+            selected.set(new Spot(to, selected.get().leaf()));
         }
     }
 
     /** Goes to the next or the last contact, or network. */
     void go(int networks, int leaves) {
-        Place at = selected.get();
+        Spot at = selected.get();
         Program program = program().orElseThrow();
         if (program.networks().isEmpty()) {
             return;
         }
         int network = Math.max(0, Math.min(program.networks().size() - 1, at.network() + networks));
         int count = leaves(program.networks().get(network).logic());
-        int leaf = networks != 0 ? Place.NETWORK : Math.max(Place.NETWORK, Math.min(count - 1, at.leaf() + leaves));
-        select(new Place(network, leaf));
+        int leaf = networks != 0 ? Spot.NETWORK : Math.max(Spot.NETWORK, Math.min(count - 1, at.leaf() + leaves));
+        select(new Spot(network, leaf));
     }
 
     private static int leaves(Logic logic) {
@@ -300,10 +309,10 @@ public final class ProgramModel {
 
     /** What is selected, in words. */
     String words() {
-        Place at = selected.get();
+        Spot at = selected.get();
         return network()
                 .map(network -> "Network " + (at.network() + 1)
-                        + (at.leaf() == Place.NETWORK ? "" : ", contact " + (at.leaf() + 1))
+                        + (at.leaf() == Spot.NETWORK ? "" : ", contact " + (at.leaf() + 1))
                         + (network.comment().isEmpty() ? "" : ": " + network.comment()))
                 .orElse("Nothing is selected");
     }

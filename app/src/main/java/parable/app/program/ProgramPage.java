@@ -13,7 +13,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.look.Look;
 import parable.app.run.RunModel;
 import parable.bench.Action;
@@ -22,7 +22,7 @@ import parable.circuit.Sheet;
 import parable.parts.ControllerField;
 import parable.parts.Part;
 import parable.parts.Verb;
-import parable.proof.Refutation;
+import parable.timing.Refutation;
 
 /** What stands in the window in the step of the program: on a sheet with a controller its program, on one of relays its translation. */
 public final class ProgramPage {
@@ -77,7 +77,7 @@ public final class ProgramPage {
         VBox.setVgrow(beside, Priority.ALWAYS);
         run.shownProperty().addListener((any, before, now) -> tell());
         tell();
-        model.choose(ProgramModel.Way.CHANGE);
+        model.choose(ProgramModel.Insertion.CHANGE);
     }
 
     private static Tab tab(String words, Node content) {
@@ -117,11 +117,11 @@ public final class ProgramPage {
     /** A key with Ctrl; returns whether it meant anything. */
     public boolean key(KeyEvent event) {
         switch (event.getCode()) {
-            case DIGIT1 -> desk.choose(ProgramModel.Way.CHANGE);
-            case DIGIT2 -> desk.choose(ProgramModel.Way.NEW);
-            case DIGIT3 -> desk.choose(ProgramModel.Way.BEFORE);
-            case DIGIT4 -> desk.choose(ProgramModel.Way.AFTER);
-            case DIGIT5 -> desk.choose(ProgramModel.Way.AROUND);
+            case DIGIT1 -> desk.choose(ProgramModel.Insertion.CHANGE);
+            case DIGIT2 -> desk.choose(ProgramModel.Insertion.NEW);
+            case DIGIT3 -> desk.choose(ProgramModel.Insertion.BEFORE);
+            case DIGIT4 -> desk.choose(ProgramModel.Insertion.AFTER);
+            case DIGIT5 -> desk.choose(ProgramModel.Insertion.AROUND);
             case DIGIT6 -> model.invert();
             case UP -> model.move(-1);
             case DOWN -> model.move(1);

@@ -14,9 +14,9 @@ import parable.draw.ProgramDrawing;
 import parable.parts.ControllerField;
 import parable.program.Address;
 import parable.program.Logic;
-import parable.program.Network;
 import parable.program.NetworkEnd;
 import parable.program.Program;
+import parable.program.ProgramNetwork;
 import parable.program.ProgramRun;
 import parable.program.StructuredText;
 import parable.program.Variable;
@@ -54,13 +54,13 @@ final class ProgramPainter {
     }
 
     /** Paints what lies between two heights of the drawing. */
-    void paint(ProgramDrawing drawing, ProgramModel.Place selected, double top, double bottom) {
+    void paint(ProgramDrawing drawing, ProgramModel.Spot selected, double top, double bottom) {
         drawing.strips().stream()
                 .filter(strip -> strip.y() <= bottom && strip.y() + strip.height() >= top)
                 .forEach(strip -> paint(strip, selected));
     }
 
-    private void paint(ProgramDrawing.Strip strip, ProgramModel.Place selected) {
+    private void paint(ProgramDrawing.Strip strip, ProgramModel.Spot selected) {
         boolean here = selected.network() == strip.number() - 1;
         boolean passes = run.filter(now -> now.passes(strip.network().logic())).isPresent();
         text(strip.number() + "", 18, strip.y() + 17, 13, true, TextAlignment.LEFT, ink.quiet());
@@ -76,7 +76,7 @@ final class ProgramPainter {
             }
         }
         paintEnd(strip, passes);
-        if (here && selected.leaf() == ProgramModel.Place.NETWORK) {
+        if (here && selected.leaf() == ProgramModel.Spot.NETWORK) {
             frame(new Box(8, strip.y() - 2, strip.endX() + 178, strip.height() + 2));
         }
         text(
@@ -90,7 +90,7 @@ final class ProgramPainter {
     }
 
     /** A wire that is reached through instructions that all let pass is heavy. */
-    private void paint(ProgramDrawing.Wire wire) {
+    private void paint(ProgramDrawing.PowerFlow wire) {
         boolean reached =
                 run.filter(now -> wire.behind().stream().allMatch(now::passes)).isPresent();
         canvas.setStroke(reached ? ink.live() : ink.dead());
@@ -127,7 +127,7 @@ final class ProgramPainter {
                     ink.quiet()));
             return;
         }
-        Logic.Contact contact = (Logic.Contact) at.logic();
+        Logic.LadderContact contact = (Logic.LadderContact) at.logic();
         canvas.strokeLine(x - 11, y - 12, x - 11, y + 12);
         canvas.strokeLine(x + 11, y - 12, x + 11, y + 12);
         if (contact.closed()) {
@@ -200,7 +200,7 @@ final class ProgramPainter {
         }
     }
 
-    private String blockWords(Network network) {
+    private String blockWords(ProgramNetwork network) {
         if (network.end() instanceof NetworkEnd.Timer timer) {
             return run.map(now -> time(now.elapsed(timer.variable(), millis)) + " of ")
                             .orElse("")

@@ -108,8 +108,8 @@ final class ProgramView extends Region {
                         .filter(one -> one.box().contains(x, y))
                         .mapToInt(ProgramDrawing.Instruction::leaf)
                         .findFirst()
-                        .orElse(ProgramModel.Place.NETWORK);
-                model.select(new ProgramModel.Place(strip.number() - 1, leaf));
+                        .orElse(ProgramModel.Spot.NETWORK);
+                model.select(new ProgramModel.Spot(strip.number() - 1, leaf));
             }
         }
         requestFocus();

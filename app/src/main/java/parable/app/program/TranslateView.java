@@ -13,7 +13,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.Latest;
+import parable.app.job.Latest;
 import parable.app.look.DirectScroll;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;

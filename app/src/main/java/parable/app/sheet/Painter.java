@@ -76,7 +76,7 @@ public final class Painter {
         }
     }
 
-    private void paintWire(Mark.Wire wire, NodeState state) {
+    private void paintWire(Mark.WireLine wire, NodeState state) {
         paintLines(wire.points(), Ink.widthOf(state), ink.of(state), Ink.dashesOf(state));
     }
 
@@ -109,7 +109,7 @@ public final class Painter {
 
     /** The numbers of what is said of a device, each on a disc beside its tag. */
     private void paintDiscs(Seen.OfLabel seen) {
-        Mark.Label label = seen.mark();
+        Mark.Text label = seen.mark();
         double length = LETTER * label.text().length() + DISC;
         double x = label.at().x()
                 + switch (label.anchor()) {
@@ -207,7 +207,7 @@ public final class Painter {
     }
 
     /** A device at work or in trouble is told in bold. */
-    private void paintCondition(Mark.Condition mark, Condition condition) {
+    private void paintCondition(Mark.ConditionSpot mark, Condition condition) {
         lettering.write(
                 condition.word(),
                 mark.at().x(),
@@ -226,7 +226,7 @@ public final class Painter {
         };
     }
 
-    private void paintLabel(Mark.Label label) {
+    private void paintLabel(Mark.Text label) {
         Mark.TextRole role = label.role();
         boolean quiet = role == Mark.TextRole.NOTE || role == Mark.TextRole.MARKING;
         lettering.write(

@@ -29,7 +29,7 @@ sealed interface Seen {
     }
 
     /** A piece of wire, and how its node is. */
-    record OnWire(Mark.Wire mark, NodeState state) implements Seen {
+    record OnWire(Mark.WireLine mark, NodeState state) implements Seen {
         @Override
         public Box extent() {
             return Box.over(mark.points());
@@ -63,7 +63,7 @@ sealed interface Seen {
      *
      * @param discs what stands on discs beside it
      */
-    record OfLabel(Mark.Label mark, List<String> discs) implements Seen {
+    record OfLabel(Mark.Text mark, List<String> discs) implements Seen {
         @Override
         public Box extent() {
             return lettered(
@@ -72,7 +72,7 @@ sealed interface Seen {
     }
 
     /** The word of a device's condition. */
-    record OfCondition(Mark.Condition mark, Condition condition) implements Seen {
+    record OfCondition(Mark.ConditionSpot mark, Condition condition) implements Seen {
         @Override
         public Box extent() {
             return lettered(

@@ -7,7 +7,6 @@ import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
 import parable.app.look.Ink;
 import parable.app.meter.Probe;
-import parable.app.wiring.WireMark;
 import parable.draw.Box;
 import parable.draw.Mark;
 import parable.draw.Point;

@@ -68,7 +68,7 @@ public final class SheetView extends Region {
     private Drawing drawing;
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
-    private Optional<Draft> draft = Optional.empty();
+    private Optional<Frame> draft = Optional.empty();
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
     private Optional<Box> wanted = Optional.empty();
@@ -259,7 +259,7 @@ public final class SheetView extends Region {
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
-        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(sheet -> Draft.of(sheet, run, practice.get()));
+        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(sheet -> Frame.of(sheet, run, practice.get()));
         wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
                 .map(SheetView::roomAround);
         requestLayout();
@@ -270,14 +270,14 @@ public final class SheetView extends Region {
     }
 
     private Drawing shownDrawing() {
-        return draft.map(Draft::drawing).orElse(drawing);
+        return draft.map(Frame::drawing).orElse(drawing);
     }
 
     private Moment shownMoment() {
         if (instead.isPresent()) {
             return instead.get();
         }
-        return draft.map(Draft::moment).orElseGet(() -> run.shownProperty().get());
+        return draft.map(Frame::moment).orElseGet(() -> run.shownProperty().get());
     }
 
     /** The box around all that is selected, empty if it is not drawn. */

@@ -30,19 +30,19 @@ record Sight(Moment moment, BiPredicate<Fault, Subject> concerns, Map<String, Li
         List<Seen> seen = new ArrayList<>(marks.size());
         Set<String> numbered = new HashSet<>();
         for (Mark mark : marks) {
-            if (mark instanceof Mark.Wire wire) {
+            if (mark instanceof Mark.WireLine wire) {
                 seen.add(new Seen.OnWire(wire, stateOf(wire.number())));
             } else if (mark instanceof Mark.Junction junction) {
                 seen.add(new Seen.OnJunction(junction, stateOf(junction.number())));
             } else if (mark instanceof Mark.Symbol symbol) {
                 seen.add(new Seen.OfSymbol(
                         symbol, isOn(symbol.subject()), stateOf(symbol.wire()), isFaulty(symbol.subject())));
-            } else if (mark instanceof Mark.Label label) {
+            } else if (mark instanceof Mark.Text label) {
                 boolean first = label.role() == Mark.TextRole.TAG
                         && numbers.containsKey(label.text())
                         && numbered.add(label.text());
                 seen.add(new Seen.OfLabel(label, first ? discs(numbers.get(label.text())) : List.of()));
-            } else if (mark instanceof Mark.Condition condition) {
+            } else if (mark instanceof Mark.ConditionSpot condition) {
                 seen.add(new Seen.OfCondition(condition, moment.condition(condition.tag())));
             } else if (mark instanceof Mark.Link link) {
                 seen.add(new Seen.OfLink(link));

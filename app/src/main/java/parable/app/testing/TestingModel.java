@@ -8,9 +8,9 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import parable.app.JobModel;
-import parable.app.Latest;
-import parable.app.Person;
+import parable.app.job.JobModel;
+import parable.app.job.Latest;
+import parable.app.job.Person;
 import parable.bench.Moment;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
@@ -24,9 +24,9 @@ import parable.parts.PartException;
 import parable.testsheet.LikelyCauses;
 import parable.testsheet.Observation;
 import parable.testsheet.Results;
+import parable.testsheet.StepVerdict;
 import parable.testsheet.TestSheet;
 import parable.testsheet.TestStep;
-import parable.testsheet.Verdict;
 
 /** The test sheet of one sheet while it is worked through. */
 public final class TestingModel {
@@ -158,7 +158,7 @@ public final class TestingModel {
 
     private void search() {
         causes.set(Optional.empty());
-        step().filter(one -> verdict(one) == Verdict.FAIL || verdict(one) == Verdict.FAIL_WITH_REMARK)
+        step().filter(one -> verdict(one) == StepVerdict.FAIL || verdict(one) == StepVerdict.FAIL_WITH_REMARK)
                 .ifPresent(failed -> {
                     List<TestStep> all = steps.get();
                     Sheet sheet = sheet().orElseThrow();
@@ -169,8 +169,8 @@ public final class TestingModel {
     }
 
     /** What the step has come to. */
-    Verdict verdict(TestStep step) {
-        return results().map(results -> results.verdict(step)).orElse(Verdict.OPEN);
+    StepVerdict verdict(TestStep step) {
+        return results().map(results -> results.verdict(step)).orElse(StepVerdict.OPEN);
     }
 
     /**
@@ -206,8 +206,8 @@ public final class TestingModel {
     private void goToOpen() {
         for (int i = 1; i <= steps.get().size(); i++) {
             int at = (selected.get() + i) % steps.get().size();
-            if (verdict(steps.get().get(at)) == Verdict.OPEN
-                    || verdict(steps.get().get(at)) == Verdict.STALE) {
+            if (verdict(steps.get().get(at)) == StepVerdict.OPEN
+                    || verdict(steps.get().get(at)) == StepVerdict.STALE) {
                 select(at);
                 return;
             }
@@ -216,7 +216,7 @@ public final class TestingModel {
     }
 
     /** How many steps have come to something. */
-    long count(Verdict verdict) {
+    long count(StepVerdict verdict) {
         return steps.get().stream().filter(step -> verdict(step) == verdict).count();
     }
 

@@ -22,13 +22,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import parable.app.JobModel;
-import parable.app.Person;
+import parable.app.job.JobModel;
+import parable.app.job.Person;
 import parable.circuit.Reading;
 import parable.logbook.SignedStep;
 import parable.testsheet.LikelyCauses;
+import parable.testsheet.StepVerdict;
 import parable.testsheet.TestStep;
-import parable.testsheet.Verdict;
 
 /** What stands beside the drawing in the step of testing: one step of the test sheet, and the list of all. */
 public final class TestingPage {
@@ -247,16 +247,20 @@ public final class TestingPage {
     }
 
     private String summary() {
-        return model.count(Verdict.PASS) + " of " + model.stepsProperty().get().size() + " steps pass, "
-                + model.count(Verdict.FAIL_WITH_REMARK) + " fail with a remark, " + model.count(Verdict.FAIL)
+        return model.count(StepVerdict.PASS) + " of "
+                + model.stepsProperty().get().size() + " steps pass, "
+                + model.count(StepVerdict.FAIL_WITH_REMARK) + " fail with a remark, " + model.count(StepVerdict.FAIL)
                 + " fail"
-                + (model.count(Verdict.STALE) == 0 ? "" : ", " + model.count(Verdict.STALE) + " to be read again")
+                + (model.count(StepVerdict.STALE) == 0
+                        ? ""
+                        : ", " + model.count(StepVerdict.STALE) + " to be read again")
                 + ".";
     }
 
     private void showCauses() {
         boolean fails = model.step()
-                .filter(step -> model.verdict(step) == Verdict.FAIL || model.verdict(step) == Verdict.FAIL_WITH_REMARK)
+                .filter(step ->
+                        model.verdict(step) == StepVerdict.FAIL || model.verdict(step) == StepVerdict.FAIL_WITH_REMARK)
                 .isPresent();
         causes.setManaged(fails);
         causes.setText(

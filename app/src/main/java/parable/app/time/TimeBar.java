@@ -10,7 +10,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import parable.app.ActionButton;
+import parable.app.look.ActionButton;
 import parable.app.run.RunModel;
 import parable.app.run.Speed;
 

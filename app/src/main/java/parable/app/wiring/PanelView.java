@@ -20,10 +20,11 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
-import parable.app.Typeface;
 import parable.app.look.Look;
+import parable.app.look.Typeface;
 import parable.app.sheet.Marked;
 import parable.app.sheet.Painter;
+import parable.app.sheet.WireMark;
 import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.draw.Box;
@@ -249,7 +250,7 @@ public final class PanelView extends Region {
                 drawing.width(),
                 drawing.height(),
                 drawing.marks().stream()
-                        .filter(mark -> !(mark instanceof Mark.Wire) && !(mark instanceof Mark.Junction))
+                        .filter(mark -> !(mark instanceof Mark.WireLine) && !(mark instanceof Mark.Junction))
                         .toList());
     }
 

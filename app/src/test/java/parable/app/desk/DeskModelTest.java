@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.circuit.Circuit;
 import parable.circuit.Job;
 import parable.circuit.Place;
@@ -24,7 +24,7 @@ class DeskModelTest {
     private final Sheet before = desk.sheet();
 
     /** Types a line with something on the first rung selected; returns whether it was taken. */
-    private boolean type(int item, Stroke stroke, String line) {
+    private boolean type(int item, DeskStroke stroke, String line) {
         desk.select(new Place(Circuit.CONTROL, 0, item));
         desk.strokeProperty().set(stroke);
         desk.lineProperty().set(line);
@@ -65,11 +65,12 @@ class DeskModelTest {
                     1 | RUNG | L S1 (K1) N | L S1[13-14] @3 K1[A1-A2] N
                     1 | NEW_RUNG | L S1 Q7 N | L S1[23-24] @10 Q7[13-14] N
                     """)
-    void aDeviceOrARungStandsWhereItWasPutAndNothingElseChanges(int item, Stroke stroke, String line, String expected) {
+    void aDeviceOrARungStandsWhereItWasPutAndNothingElseChanges(
+            int item, DeskStroke stroke, String line, String expected) {
         assertThat(type(item, stroke, line)).isTrue();
 
         assertThat(changedRungs()).singleElement().asString().startsWith(expected);
-        int added = stroke == Stroke.AROUND || stroke == Stroke.BRANCH || stroke == Stroke.NEW_RUNG ? 1 : 0;
+        int added = stroke == DeskStroke.AROUND || stroke == DeskStroke.BRANCH || stroke == DeskStroke.NEW_RUNG ? 1 : 0;
         assertThat(desk.sheet().control()).hasSize(before.control().size() + added);
         assertThat(desk.sheet().power()).isEqualTo(before.power());
         desk.undo();
@@ -79,9 +80,9 @@ class DeskModelTest {
     @Test
     void aContactBeyondThoseOfItsDeviceIsFitted() {
         assertThat(setting("K1", "aux")).isEqualTo("13-14 21-22");
-        type(3, Stroke.EXCHANGE, "/K1");
+        type(3, DeskStroke.EXCHANGE, "/K1");
         assertThat(setting("K1", "aux")).isEqualTo("13-14 21-22 31-32");
-        type(1, Stroke.NEW_RUNG, "L S1 (P1) N");
+        type(1, DeskStroke.NEW_RUNG, "L S1 (P1) N");
         assertThat(setting("S1", "blocks")).isEqualTo("13-14 23-24");
     }
 
@@ -99,7 +100,7 @@ class DeskModelTest {
                     NEW_RUNG | find nothing | Wash pump: found nothing called nothing, expected a tag, a wire number or a word
                     NEW_RUNG | power reversing | Wash pump: found a power circuit, expected none before one is put on it
                     """)
-    void whatMakesNoSenseIsToldAndChangesNothing(Stroke stroke, String line, String told) {
+    void whatMakesNoSenseIsToldAndChangesNothing(DeskStroke stroke, String line, String told) {
         desk.select(new Place(Circuit.CONTROL, 0, 1));
         desk.strokeProperty().set(stroke);
         desk.lineProperty().set(line);
@@ -112,7 +113,7 @@ class DeskModelTest {
 
     @Test
     void aDeviceIsRenamedWhereverItStands() {
-        type(1, Stroke.NEW_RUNG, "rename K1 K5");
+        type(1, DeskStroke.NEW_RUNG, "rename K1 K5");
 
         assertThat(desk.sheet().rungs().map(Rung::text)).noneMatch(text -> text.contains("K1["));
         assertThat(changedRungs())
@@ -127,7 +128,7 @@ class DeskModelTest {
 
     @Test
     void aWireGetsItsNumberAtBothEndsAndOnEveryRung() {
-        type(1, Stroke.NEW_RUNG, "wire 7 70");
+        type(1, DeskStroke.NEW_RUNG, "wire 7 70");
 
         assertThat(desk.sheet().rungs().map(Rung::text))
                 .filteredOn(text -> text.contains("@70"))
@@ -137,7 +138,7 @@ class DeskModelTest {
 
     @Test
     void aSearchGoesFromPlaceToPlaceAndRoundAgain() {
-        type(0, Stroke.NEW_RUNG, "find K1");
+        type(0, DeskStroke.NEW_RUNG, "find K1");
         String first = desk.selection().words();
         assertThat(first).isEqualTo("Rung 1 of the ladder: K1[A1-A2]");
         for (String next : List.of("Rung 3 of the ladder: K1[13-14]", "Rung 5 of the ladder: K1[21-22]")) {

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import parable.app.JobModel;
+import parable.app.job.JobModel;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.circuit.Circuit;
@@ -101,7 +101,7 @@ class DeskMonkeyTest {
                 run.tick(0.05);
             }
             default -> {
-                Stroke stroke = Stroke.values()[random.nextInt(Stroke.values().length)];
+                DeskStroke stroke = DeskStroke.values()[random.nextInt(DeskStroke.values().length)];
                 desk.choose(stroke);
                 List<String> words = stroke.takesRung() ? RUNGS : DEVICES;
                 desk.lineProperty().set(words.get(random.nextInt(words.size())));

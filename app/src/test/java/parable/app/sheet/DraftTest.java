@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import parable.app.JobModel;
 import parable.app.desk.DeskModel;
-import parable.app.desk.Stroke;
+import parable.app.desk.DeskStroke;
+import parable.app.job.JobModel;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.circuit.Circuit;
@@ -30,18 +30,18 @@ class DraftTest {
         return run;
     }
 
-    private Optional<Draft> typed(RunModel run, String line) {
+    private Optional<Frame> typed(RunModel run, String line) {
         desk.lineProperty().set(line);
-        return desk.preview().sheet().flatMap(sheet -> Draft.of(sheet, run, Practice.IEC));
+        return desk.preview().sheet().flatMap(sheet -> Frame.of(sheet, run, Practice.IEC));
     }
 
     @Test
     void aRungIsLiveWhileItIsTypedAndTheSheetIsAsItWas() throws Exception {
         RunModel run = underVoltage();
         desk.select(new Place(Circuit.CONTROL, 0, 1));
-        desk.choose(Stroke.NEW_RUNG);
+        desk.choose(DeskStroke.NEW_RUNG);
 
-        Draft draft = typed(run, "L /S9 @90 S8 (K9) N").orElseThrow();
+        Frame draft = typed(run, "L /S9 @90 S8 (K9) N").orElseThrow();
 
         assertThat(draft.moment().node("90")).contains(NodeState.LIVE);
         assertThat(draft.drawing().marks())
@@ -55,8 +55,8 @@ class DraftTest {
     void itsBoxIsThatOfTheFirstRungThatChanges() throws Exception {
         RunModel run = underVoltage();
         desk.select(new Place(Circuit.CONTROL, 2, 1));
-        desk.choose(Stroke.NEW_RUNG);
-        Draft draft = typed(run, "L S9 (K9) N").orElseThrow();
+        desk.choose(DeskStroke.NEW_RUNG);
+        Frame draft = typed(run, "L S9 (K9) N").orElseThrow();
 
         assertThat(draft.firstChangeFrom(desk.sheet())).hasValueSatisfying(box -> {
             for (int item : new int[] {1, 3}) {
@@ -72,7 +72,7 @@ class DraftTest {
     @Test
     void whatMakesNoSenseIsNotDrawn() throws Exception {
         RunModel run = underVoltage();
-        desk.choose(Stroke.NEW_RUNG);
+        desk.choose(DeskStroke.NEW_RUNG);
 
         assertThat(typed(run, "L S9 (K9")).isEmpty();
     }
