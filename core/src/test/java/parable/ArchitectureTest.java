@@ -33,6 +33,7 @@ class ArchitectureTest {
             "testsheet",
             "logbook",
             "starters",
+            "desk",
             "draw",
             "files");
 

@@ -49,7 +49,6 @@ import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.logbook.Logbook;
 import parable.parts.Assembly;
-import parable.parts.Family;
 import parable.timing.Refutation;
 import parable.wiring.PanelLayout;
 
@@ -171,7 +170,7 @@ final class SheetPage {
     /** The desk of this sheet. */
     DeskModel desk() {
         return desk.orElseGet(() -> {
-            desk = Optional.of(new DeskModel(jobs, name, coilVoltage()));
+            desk = Optional.of(new DeskModel(jobs, name, run::assembly));
             return desk.get();
         });
     }
@@ -182,14 +181,6 @@ final class SheetPage {
             deskView = Optional.of(new DeskView(jobs, desk(), run.assemblyProperty()));
             return deskView.get();
         });
-    }
-
-    private String coilVoltage() {
-        return run.assembly().parts().stream()
-                .filter(part -> part.family() == Family.CONTACTOR)
-                .flatMap(part -> part.device().setting("coil").stream())
-                .findFirst()
-                .orElse(jobs.jobProperty().get().practice() == Practice.IEC ? "230 V AC" : "120 V AC");
     }
 
     /** The drawing with time under it, ready for a step. */

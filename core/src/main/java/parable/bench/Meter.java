@@ -3,6 +3,7 @@ package parable.bench;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
+import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 import parable.network.Network;
 import parable.network.NodeState;
@@ -62,10 +63,7 @@ public final class Meter {
     }
 
     private Optional<Integer> node(String place) {
-        int colon = place.indexOf(':');
-        return colon < 0
-                ? network.node(place)
-                : network.node(new Terminal(place.substring(0, colon), place.substring(colon + 1)));
+        return ProbePoint.read(place).terminal().map(network::node).orElseGet(() -> network.node(place));
     }
 
     /** What the meter shows with its probes on these places. */
@@ -89,13 +87,12 @@ public final class Meter {
     }
 
     private Display amperes(String place) {
-        int colon = place.indexOf(':');
-        if (colon < 0) {
+        Optional<Terminal> terminal = ProbePoint.read(place).terminal();
+        if (terminal.isEmpty()) {
             return refused("the clamp goes around one wire: put the red probe on a terminal such as K1:2");
         }
-        Terminal terminal = new Terminal(place.substring(0, colon), place.substring(colon + 1));
         return currents.get()
-                .amperesAt(terminal)
+                .amperesAt(terminal.get())
                 .map(amperes -> new Display(
                         String.format(Locale.ROOT, amperes < 1 ? "%.3f A" : "%.1f A", amperes), Optional.of(amperes)))
                 .orElseGet(() -> refused("the sheet has no terminal " + place));

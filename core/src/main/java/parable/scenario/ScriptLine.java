@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import parable.bench.Condition;
 import parable.bench.Fault;
+import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 import parable.network.NodeState;
 
@@ -121,12 +122,9 @@ final class ScriptLine {
 
     private Expectation amperes() throws ScenarioException {
         String place = word("a terminal such as M1:U1");
-        String[] sides = place.split(":", 2);
-        if (sides.length < 2) {
-            throw refused(place, "a terminal such as M1:U1");
-        }
+        Terminal at = ProbePoint.read(place).terminal().orElseThrow(() -> refused(place, "a terminal such as M1:U1"));
         double[] range = range();
-        return new Expectation.AmperesBetween(new Terminal(sides[0], sides[1]), range[0], range[1]);
+        return new Expectation.AmperesBetween(at, range[0], range[1]);
     }
 
     private double[] range() throws ScenarioException {

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Meter;
+import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 
 /** Something that is read or looked at once all has come to rest. */
@@ -79,8 +80,7 @@ public sealed interface Observation {
     }
 
     private static String place(String place) {
-        int colon = place.indexOf(':');
-        return colon < 0 ? "wire " + place : place.substring(0, colon) + " " + place.substring(colon + 1);
+        return ProbePoint.read(place).words();
     }
 
     /**

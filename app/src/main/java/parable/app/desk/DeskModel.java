@@ -2,12 +2,15 @@ package parable.app.desk;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.ObjectBinding;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.beans.value.ObservableObjectValue;
 import parable.app.job.JobModel;
-import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
@@ -15,45 +18,60 @@ import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Sheet;
-import parable.circuit.Structure;
+import parable.desk.CoilVoltage;
+import parable.desk.DeskEdit;
+import parable.desk.DeskLine;
+import parable.desk.DeskPreview;
+import parable.desk.DeskStroke;
+import parable.desk.DeviceLine;
+import parable.desk.PowerCircuit;
+import parable.desk.Stretch;
 import parable.drafting.Completion;
-import parable.drafting.Inversion;
 import parable.drafting.NewDevice;
 import parable.drafting.Shorthand;
-import parable.drafting.TypedRung;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 
 /** Changes one sheet of the open job, stroke by stroke. Every stroke is one edit that can be undone. */
 public final class DeskModel {
 
-    private static final String POWER = "power ";
-
     private final JobModel jobs;
     private final String name;
+    private final Supplier<Assembly> fitted;
     private final String voltage;
     private final Selection selection = new Selection(this::sheet);
     private final ObjectProperty<DeskStroke> stroke = new SimpleObjectProperty<>(DeskStroke.NEW_RUNG);
     private final StringProperty line = new SimpleStringProperty("");
     private final StringProperty refusal = new SimpleStringProperty("");
+    private final ObjectBinding<DeskPreview> preview;
 
     /**
      * The desk of a sheet.
      *
      * @param name the sheet
-     * @param voltage the voltage of coils and lamps that are put on it
+     * @param fitted gives a sheet fitted out that is much like it, so that little is to be done for what is typed
      */
-    public DeskModel(JobModel jobs, String name, String voltage) {
+    public DeskModel(JobModel jobs, String name, Supplier<Assembly> fitted) {
         this.jobs = jobs;
         this.name = name;
-        this.voltage = voltage;
+        this.fitted = fitted;
+        voltage = CoilVoltage.of(fitted.get(), practice());
+        preview =
+                Bindings.createObjectBinding(this::read, jobs.jobProperty(), line, stroke, selection.stretchProperty());
     }
 
     /** The sheet as it is now. */
     public Sheet sheet() {
         return jobs.jobProperty().get().sheet(name).orElseThrow();
+    }
+
+    private Assembly assembly() {
+        try {
+            return fitted.get().on(sheet());
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+        }
     }
 
     /** What is selected on the drawing. */
@@ -75,168 +93,39 @@ public final class DeskModel {
         return line;
     }
 
-    /**
-     * What the line would make of the sheet.
-     *
-     * @param sheet the sheet as it would be, empty if the line makes no sense
-     * @param words what the line does, or what is wrong with it
-     * @param goTo where the selection goes by a command, empty if it goes where the edit is
-     */
-    public record Preview(Optional<Sheet> sheet, String words, Optional<Place> goTo) {
-
-        Preview(Optional<Sheet> sheet, String words) {
-            this(sheet, words, Optional.empty());
-        }
+    /** What the line would make of the sheet; worked out once for whatever is typed. */
+    public ObservableObjectValue<DeskPreview> previewProperty() {
+        return preview;
     }
 
-    /** Says what the line would do, or what is wrong with it. */
-    public Preview preview() {
-        if (line.get().isBlank()) {
-            return new Preview(Optional.empty(), hint());
-        }
-        try {
-            Optional<Command> command = Command.read(line.get(), sheet(), selection.place());
-            if (command.isPresent()) {
-                Assembly.of(command.get().sheet());
-                return new Preview(
-                        Optional.of(command.get().sheet()),
-                        command.get().words(),
-                        command.get().goTo().or(selection::place));
-            }
-            Sheet changed = changed();
-            Assembly.of(changed);
-            return new Preview(Optional.of(changed), said(changed));
-        } catch (EditException | PartException senseless) {
-            return new Preview(Optional.empty(), senseless.getMessage());
-        }
-    }
-
-    private String hint() {
-        return stroke.get().takesRung()
-                ? "Type a rung: L /F2 /S0 S1 (K1) N. A slash is closed at rest, brackets are a coil, @5 is wire 5. Or: find K1,"
-                        + " rename K1 K5, wire 6 12, renumber."
-                : "Type a device: S1, /S1 closed at rest, (K1) its coil; or choose one below.";
-    }
-
-    private String said(Sheet changed) {
-        if (sheet().power().isEmpty() && !changed.power().isEmpty()) {
-            return "Puts supply, breaker, contactors, overload and motor on the sheet, and the rails of the ladder.";
-        }
-        Place at = selection.place().orElse(new Place(Circuit.CONTROL, 0, 0));
-        int rung = stroke.get() == DeskStroke.NEW_RUNG ? newRungAt() : at.rung();
-        List<Rung> rungs = changed.rungs(at.circuit());
-        int shown = stroke.get() == DeskStroke.AROUND || stroke.get() == DeskStroke.BRANCH ? rung + 1 : rung;
-        return rungs.get(Math.min(shown, rungs.size() - 1)).text();
+    private DeskPreview read() {
+        return new DeskLine(assembly(), practice(), voltage, selection.present(), stroke.get(), line.get()).preview();
     }
 
     /** Makes of the line what it says; returns whether it did. */
     public boolean commit() {
-        Preview preview = preview();
-        if (preview.sheet().isEmpty()) {
+        DeskPreview typed = preview.get();
+        if (typed.sheet().isEmpty()) {
             return false;
         }
-        Place next = preview.goTo().orElseGet(this::placeAfterwards);
-        if (!preview.sheet().get().equals(sheet())) {
+        Sheet changed = typed.sheet().get();
+        if (!changed.equals(sheet())) {
             line.set("");
         }
-        jobs.edit(preview.sheet().get());
-        select(next);
+        jobs.edit(changed);
+        select(typed.next());
         return true;
-    }
-
-    private Place placeAfterwards() {
-        Place at = selection.place().orElse(new Place(Circuit.CONTROL, 0, 1));
-        return switch (stroke.get()) {
-            case RUNG, EXCHANGE, AROUND -> at;
-            case NEW_RUNG -> new Place(at.circuit(), newRungAt(), 1);
-            case BEFORE -> at;
-            case AFTER -> new Place(at.circuit(), at.rung(), at.item() + 2);
-            case BRANCH -> new Place(at.circuit(), at.rung() + 1, 1);
-        };
-    }
-
-    private Sheet changed() throws EditException {
-        Sheet sheet = sheet();
-        if (line.get().strip().startsWith(POWER)) {
-            return PowerCircuit.ofWord(line.get().strip().substring(POWER.length()))
-                    .on(sheet, practice());
-        }
-        if (stroke.get() == DeskStroke.RUNG && selection.place().isPresent()) {
-            Place at = selection.place().get();
-            Sheet without = new Edit.TakeRung(at.circuit(), at.rung()).on(sheet);
-            TypedRung typed = TypedRung.read(line.get(), without, voltage);
-            return new Edit.InsertRung(at.circuit(), at.rung(), typed.rung()).on(typed.sheet());
-        }
-        if (stroke.get().takesRung()) {
-            TypedRung typed = TypedRung.read(line.get(), sheet, voltage);
-            Circuit circuit = selection.place().map(Place::circuit).orElse(Circuit.CONTROL);
-            return new Edit.InsertRung(circuit, newRungAt(), typed.rung()).on(typed.sheet());
-        }
-        return withDevice(sheet, selection.place().orElseThrow(() -> nothingSelected()));
-    }
-
-    private static EditException nothingSelected() {
-        return new EditException("the drawing", "nothing selected", "a contact or coil to begin from");
-    }
-
-    private Sheet withDevice(Sheet sheet, Place at) throws EditException {
-        if (stroke.get() == DeskStroke.BRANCH) {
-            return branched(sheet, at);
-        }
-        TypedRung typed = TypedRung.read("@" + free(sheet) + " " + line.get() + " @" + free(sheet), sheet, voltage);
-        List<RungItem> items = typed.rung().items();
-        if (items.size() != 3 || !(items.get(1) instanceof RungItem.Passage passage)) {
-            throw new EditException("the line", "'" + line.get().strip() + "'", "one device, such as S1, /S1 or (K1)");
-        }
-        return switch (stroke.get()) {
-            case BEFORE -> Structure.inSeries(typed.sheet(), at, false, passage);
-            case AFTER -> Structure.inSeries(typed.sheet(), at, true, passage);
-            case AROUND -> around(typed.sheet(), passage);
-            case EXCHANGE, RUNG, NEW_RUNG, BRANCH -> Structure.exchanged(typed.sheet(), at, passage);
-        };
-    }
-
-    private Sheet around(Sheet sheet, RungItem.Passage passage) throws EditException {
-        Selection.Stretch stretch = selection.present().orElseThrow();
-        return Structure.around(sheet, stretch.first(), stretch.last(), passage);
-    }
-
-    private static String free(Sheet sheet) {
-        return Structure.freeNumber(sheet);
-    }
-
-    /** A rung from the point behind the selected device to the return rail. */
-    private Sheet branched(Sheet sheet, Place at) throws EditException {
-        Sheet named = Structure.pointAfter(sheet, at);
-        RungItem from = named.rungs(at.circuit()).get(at.rung()).items().get(at.item() + 1);
-        String rail = sheet.rails().stream()
-                .skip(1)
-                .map(Rail::name)
-                .findFirst()
-                .orElseThrow(() -> new EditException(sheet.name(), "no return rail", "a ladder with two rails"));
-        TypedRung typed = TypedRung.read(from.text() + " " + line.get() + " " + rail, named, voltage);
-        return new Edit.InsertRung(at.circuit(), at.rung() + 1, typed.rung()).on(typed.sheet());
-    }
-
-    private int newRungAt() {
-        return selection
-                .place()
-                .map(at -> at.rung() + 1)
-                .orElse(sheet().control().size());
     }
 
     /** Chooses what the next word does; to change a rung begins with its words. */
     public void choose(DeskStroke next) {
         stroke.set(next);
-        line.set(
-                next == DeskStroke.RUNG
-                        ? selection
-                                .place()
-                                .map(at -> sheet().rungs(at.circuit())
-                                        .get(at.rung())
-                                        .text())
-                                .orElse("")
-                        : "");
+        line.set(next == DeskStroke.RUNG ? selectedRung().map(Rung::text).orElse("") : "");
+    }
+
+    private Optional<Rung> selectedRung() {
+        return selection.present().map(Stretch::at).map(at -> sheet().rungs(at.circuit())
+                .get(at.rung()));
     }
 
     /** What can be said after the words that have been typed so far. */
@@ -253,59 +142,43 @@ public final class DeskModel {
 
     /** Takes what is selected away and closes the gap; nothing happens if nothing is selected. */
     public void take() {
-        editSelected(at -> {
-            Selection.Stretch stretch = selection.present().orElseThrow();
-            Sheet changed = Structure.taken(sheet(), stretch.first(), stretch.last());
-            return new Edited(changed, stretch.first());
-        });
+        editSelected(stretch -> DeskEdit.taken(sheet(), stretch));
     }
 
     /** Exchanges the selected contact for one of its device that is closed at rest, or open if it was closed. */
     public void invert() {
-        editSelected(at -> new Edited(Inversion.at(sheet(), at, voltage), at));
+        editSelected(stretch -> DeskEdit.inverted(sheet(), stretch, voltage));
     }
 
     /** Moves the selected rung among the others of its circuit. */
     public void moveRung(int sense) {
-        editSelected(at -> new Edited(
-                Structure.rungMoved(sheet(), at.circuit(), at.rung(), at.rung() + sense),
-                new Place(at.circuit(), at.rung() + sense, at.item())));
+        editSelected(stretch -> DeskEdit.rungMoved(sheet(), stretch, sense));
     }
 
     /** Lets the selected device change places with its neighbour. */
     public void moveDevice(int sense) {
-        editSelected(at -> new Edited(
-                Structure.shifted(sheet(), at, sense > 0),
-                new Place(at.circuit(), at.rung(), Structure.neighbour(sheet(), at, sense > 0))));
+        editSelected(stretch -> DeskEdit.deviceMoved(sheet(), stretch, sense));
     }
 
     /** Begins a new rung below the selected one with the words for one like it. */
     public void copyRung() {
-        selection.place().ifPresent(at -> {
+        selectedRung().ifPresent(rung -> {
             choose(DeskStroke.NEW_RUNG);
-            try {
-                Rung rung = sheet().rungs(at.circuit()).get(at.rung());
-                line.set(Shorthand.of(rung, Assembly.of(sheet())));
-            } catch (PartException impossible) {
-                throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
-            }
+            line.set(Shorthand.of(rung, assembly()));
         });
     }
-
-    /** A changed sheet, and what is selected on it. */
-    private record Edited(Sheet sheet, Place selected) {}
 
     /** A change of what is selected. */
     @FunctionalInterface
     private interface Change {
-        Edited at(Place place) throws EditException;
+        DeskEdit of(Stretch stretch) throws EditException;
     }
 
     /** Makes a change of what is selected; one that cannot be made is told and changes nothing. */
     private void editSelected(Change change) {
-        selection.place().ifPresent(at -> {
+        selection.present().ifPresent(stretch -> {
             try {
-                Edited edited = change.at(at);
+                DeskEdit edited = change.of(stretch);
                 refusal.set("");
                 jobs.edit(edited.sheet());
                 select(edited.selected());
@@ -366,7 +239,7 @@ public final class DeskModel {
                         rails.get(0).name() + " " + word + " " + rails.get(1).name());
     }
 
-    /** Selects a place, or what stands nearest to it on its rung. */
+    /** Selects a place, or what is nearest to it on its rung. */
     public void select(Place at) {
         selection.select(at);
     }

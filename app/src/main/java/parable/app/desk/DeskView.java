@@ -24,6 +24,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
+import parable.desk.DeskPreview;
+import parable.desk.DeskStroke;
+import parable.desk.PowerCircuit;
 import parable.drafting.Completion;
 import parable.parts.Assembly;
 import parable.parts.Catalogue;
@@ -117,7 +120,7 @@ public final class DeskView extends VBox {
     }
 
     private ToggleButton strokeButton(DeskStroke stroke) {
-        ToggleButton button = new ToggleButton(stroke.words() + "  " + stroke.key());
+        ToggleButton button = new ToggleButton(stroke.words() + "  " + StrokeKey.of(stroke));
         button.setId("stroke-" + stroke.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         button.getStyleClass().add("latch");
         button.setUserData(stroke);
@@ -186,7 +189,7 @@ public final class DeskView extends VBox {
     }
 
     private void showPreview() {
-        DeskModel.Preview now = desk.preview();
+        DeskPreview now = desk.previewProperty().get();
         String refusal = desk.refusalProperty().get();
         boolean refused = !refusal.isEmpty() && line.getText().isBlank();
         preview.setText(refused ? refusal : now.words());
@@ -248,7 +251,7 @@ public final class DeskView extends VBox {
         for (DeskStroke stroke : DeskStroke.values()) {
             String pressed =
                     (event.isShortcutDown() ? "Ctrl+" : "") + event.getCode().getName();
-            if (pressed.equals(stroke.key())) {
+            if (pressed.equals(StrokeKey.of(stroke))) {
                 choose(stroke);
                 return true;
             }

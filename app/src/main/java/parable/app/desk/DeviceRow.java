@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import parable.circuit.Device;
+import parable.desk.DeviceLine;
 import parable.parts.Family;
 import parable.parts.Part;
 

@@ -10,9 +10,10 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import parable.app.desk.DeskStroke;
+import parable.app.desk.StrokeKey;
 import parable.app.look.DirectScroll;
 import parable.app.look.PageHead;
+import parable.desk.DeskStroke;
 
 /** All keys on one page. */
 public final class KeysView extends BorderPane {
@@ -97,7 +98,7 @@ public final class KeysView extends BorderPane {
         keys.add(new Key("Arrows", "Select the device beside, the rung above or below"));
         keys.add(new Key("Shift+Left  Shift+Right", "Select a stretch of the rung"));
         for (DeskStroke stroke : DeskStroke.values()) {
-            keys.add(new Key(stroke.key(), stroke.words()));
+            keys.add(new Key(StrokeKey.of(stroke), stroke.words()));
         }
         keys.add(new Key("Ctrl+6", "Exchange an open contact for a closed one, and back"));
         keys.add(new Key("Ctrl+7", "A new rung like the selected one, to be changed"));

@@ -1,8 +1,6 @@
 package parable.app.log;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -29,6 +27,7 @@ import javafx.scene.layout.VBox;
 import parable.app.job.Person;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
+import parable.logbook.TypedReadings;
 
 /** What stands in the window in the step of the record: the entries and a reading over time in the middle, a new entry beside them. */
 public final class LogPage {
@@ -171,22 +170,10 @@ public final class LogPage {
     }
 
     private void enter(LogEntry.Kind what, int corrects) {
-        if (model.enter(what, text.getText(), read(readings.getText()), corrects)) {
+        if (model.enter(what, text.getText(), TypedReadings.read(readings.getText()), corrects)) {
             text.clear();
             readings.clear();
         }
-    }
-
-    /** Readings as they are typed: a name, an equals sign and a value, separated by semicolons. */
-    private static Map<String, String> read(String typed) {
-        Map<String, String> read = new LinkedHashMap<>();
-        for (String one : typed.split(";")) {
-            String[] sides = one.split("=", 2);
-            if (sides.length == 2 && !sides[0].isBlank() && !sides[1].isBlank()) {
-                read.put(sides[0].strip(), sides[1].strip());
-            }
-        }
-        return read;
     }
 
     private void show() {

@@ -13,6 +13,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
+import parable.desk.ProgramLine;
+import parable.desk.ProgramStroke;
 
 /** The line in which a program is typed, and what is done with it. */
 final class ProgramDesk extends VBox {
@@ -31,7 +33,7 @@ final class ProgramDesk extends VBox {
         FlowPane actions = new FlowPane(4, 4);
         ToggleGroup group = new ToggleGroup();
         int key = 1;
-        for (ProgramModel.Insertion way : ProgramModel.Insertion.values()) {
+        for (ProgramStroke way : ProgramStroke.values()) {
             ToggleButton button = new ToggleButton(way.words() + "  Ctrl+" + key);
             button.setId("program-" + way.name().toLowerCase(Locale.ROOT));
             button.getStyleClass().add("latch");
@@ -79,7 +81,7 @@ final class ProgramDesk extends VBox {
     }
 
     /** Chooses what the next line does, and puts the cursor into it. */
-    void choose(ProgramModel.Insertion way) {
+    void choose(ProgramStroke way) {
         model.choose(way);
         line.requestFocus();
         line.end();
@@ -91,7 +93,7 @@ final class ProgramDesk extends VBox {
 
     private void show() {
         selected.setText(model.words());
-        ProgramModel.Preview seen = model.preview();
+        ProgramLine.Result seen = model.preview();
         boolean refused =
                 seen.program().isEmpty() && !model.lineProperty().get().isBlank();
         preview.setText(

@@ -19,6 +19,7 @@ import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Moment;
 import parable.circuit.Sheet;
+import parable.desk.ProgramStroke;
 import parable.parts.ControllerField;
 import parable.parts.Part;
 import parable.parts.Verb;
@@ -77,7 +78,7 @@ public final class ProgramPage {
         VBox.setVgrow(beside, Priority.ALWAYS);
         run.shownProperty().addListener((any, before, now) -> tell());
         tell();
-        model.choose(ProgramModel.Insertion.CHANGE);
+        model.choose(ProgramStroke.CHANGE);
     }
 
     private static Tab tab(String words, Node content) {
@@ -117,11 +118,11 @@ public final class ProgramPage {
     /** A key with Ctrl; returns whether it meant anything. */
     public boolean key(KeyEvent event) {
         switch (event.getCode()) {
-            case DIGIT1 -> desk.choose(ProgramModel.Insertion.CHANGE);
-            case DIGIT2 -> desk.choose(ProgramModel.Insertion.NEW);
-            case DIGIT3 -> desk.choose(ProgramModel.Insertion.BEFORE);
-            case DIGIT4 -> desk.choose(ProgramModel.Insertion.AFTER);
-            case DIGIT5 -> desk.choose(ProgramModel.Insertion.AROUND);
+            case DIGIT1 -> desk.choose(ProgramStroke.CHANGE);
+            case DIGIT2 -> desk.choose(ProgramStroke.NEW);
+            case DIGIT3 -> desk.choose(ProgramStroke.BEFORE);
+            case DIGIT4 -> desk.choose(ProgramStroke.AFTER);
+            case DIGIT5 -> desk.choose(ProgramStroke.AROUND);
             case DIGIT6 -> model.invert();
             case UP -> model.move(-1);
             case DOWN -> model.move(1);

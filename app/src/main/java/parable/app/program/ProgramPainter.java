@@ -9,6 +9,7 @@ import javafx.scene.text.TextAlignment;
 import parable.app.look.Ink;
 import parable.app.look.Lettering;
 import parable.bench.Moment;
+import parable.desk.ProgramPlace;
 import parable.draw.Box;
 import parable.draw.ProgramDrawing;
 import parable.parts.ControllerField;
@@ -54,13 +55,13 @@ final class ProgramPainter {
     }
 
     /** Paints what lies between two heights of the drawing. */
-    void paint(ProgramDrawing drawing, ProgramModel.Spot selected, double top, double bottom) {
+    void paint(ProgramDrawing drawing, ProgramPlace selected, double top, double bottom) {
         drawing.strips().stream()
                 .filter(strip -> strip.y() <= bottom && strip.y() + strip.height() >= top)
                 .forEach(strip -> paint(strip, selected));
     }
 
-    private void paint(ProgramDrawing.Strip strip, ProgramModel.Spot selected) {
+    private void paint(ProgramDrawing.Strip strip, ProgramPlace selected) {
         boolean here = selected.network() == strip.number() - 1;
         boolean passes = run.filter(now -> now.passes(strip.network().logic())).isPresent();
         text(strip.number() + "", 18, strip.y() + 17, 13, true, TextAlignment.LEFT, ink.quiet());
@@ -76,7 +77,7 @@ final class ProgramPainter {
             }
         }
         paintEnd(strip, passes);
-        if (here && selected.leaf() == ProgramModel.Spot.NETWORK) {
+        if (here && selected.leaf() == ProgramPlace.NETWORK) {
             frame(new Box(8, strip.y() - 2, strip.endX() + 178, strip.height() + 2));
         }
         text(

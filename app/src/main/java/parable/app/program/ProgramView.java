@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import parable.app.look.Look;
 import parable.app.run.RunModel;
+import parable.desk.ProgramPlace;
 import parable.draw.ProgramDrawing;
 import parable.program.Program;
 
@@ -108,8 +109,8 @@ final class ProgramView extends Region {
                         .filter(one -> one.box().contains(x, y))
                         .mapToInt(ProgramDrawing.Instruction::leaf)
                         .findFirst()
-                        .orElse(ProgramModel.Spot.NETWORK);
-                model.select(new ProgramModel.Spot(strip.number() - 1, leaf));
+                        .orElse(ProgramPlace.NETWORK);
+                model.select(new ProgramPlace(strip.number() - 1, leaf));
             }
         }
         requestFocus();

@@ -14,7 +14,6 @@ import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.SheetDrawing;
 import parable.parts.Assembly;
-import parable.parts.PartException;
 
 /**
  * A drawing of what is being typed, live as it would be.
@@ -23,14 +22,9 @@ import parable.parts.PartException;
  */
 record Frame(Drawing drawing, Moment moment) {
 
-    /** The draft of a sheet that a run would go on with; empty if its devices cannot be. */
-    static Optional<Frame> of(Sheet sheet, RunModel run, Practice practice) {
-        try {
-            Assembly assembly = run.assembly().on(sheet);
-            return Optional.of(new Frame(SheetDrawing.of(assembly, practice), run.previewOf(assembly)));
-        } catch (PartException impossible) {
-            return Optional.empty();
-        }
+    /** The frame of a sheet that a run would go on with. */
+    static Frame of(Assembly assembly, RunModel run, Practice practice) {
+        return new Frame(SheetDrawing.of(assembly, practice), run.previewOf(assembly));
     }
 
     /** The box around the first rung that is not as it is on a sheet; empty if all are, or if nothing of it is drawn. */

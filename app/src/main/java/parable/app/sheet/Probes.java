@@ -10,6 +10,7 @@ import parable.app.look.Lettering;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.bench.Meter;
+import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 import parable.draw.Drawing;
 import parable.draw.Point;
@@ -48,9 +49,8 @@ final class Probes {
         }
         Optional<Point> put = Optional.ofNullable(points.get(probe))
                 .filter(point -> drawing.wireNear(point.x(), point.y(), REACH).equals(Optional.of(place)));
-        String[] sides = place.split(":", 2);
         return put.or(
-                () -> sides.length < 2 ? drawing.pointOn(place) : drawing.pointAt(new Terminal(sides[0], sides[1])));
+                () -> ProbePoint.read(place).terminal().map(drawing::pointAt).orElseGet(() -> drawing.pointOn(place)));
     }
 
     /** Where those are drawn that touch something. */

@@ -19,7 +19,6 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import parable.app.desk.DeskModel;
-import parable.app.desk.Selection;
 import parable.app.look.Look;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
@@ -31,6 +30,7 @@ import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.desk.Stretch;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
@@ -259,7 +259,8 @@ public final class SheetView extends Region {
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
-        draft = desk.flatMap(model -> model.preview().sheet()).flatMap(sheet -> Frame.of(sheet, run, practice.get()));
+        draft = desk.flatMap(model -> model.previewProperty().get().assembly())
+                .map(assembly -> Frame.of(assembly, run, practice.get()));
         wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
                 .map(SheetView::roomAround);
         requestLayout();
@@ -281,7 +282,7 @@ public final class SheetView extends Region {
     }
 
     /** The box around all that is selected, empty if it is not drawn. */
-    private Optional<Box> around(Selection.Stretch stretch) {
+    private Optional<Box> around(Stretch stretch) {
         Place at = stretch.first();
         List<Box> boxes = IntStream.rangeClosed(at.item(), stretch.last())
                 .mapToObj(item -> drawing.boxOf(new Place(at.circuit(), at.rung(), item)))
@@ -291,7 +292,7 @@ public final class SheetView extends Region {
     }
 
     /** The frame around all that is selected: in the ladder with the tag above and the markings at both sides, but not through the words below. */
-    private Optional<Box> framed(Selection.Stretch stretch) {
+    private Optional<Box> framed(Stretch stretch) {
         boolean ladder = stretch.first().circuit() == Circuit.CONTROL;
         return around(stretch)
                 .map(box -> ladder

@@ -14,6 +14,7 @@ import parable.app.job.Person;
 import parable.bench.Moment;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
+import parable.circuit.ProbePoint;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
@@ -247,15 +248,15 @@ public final class TestingModel {
             return List.of(clamp.at());
         }
         return places(step).stream()
-                .filter(place -> place.contains(":"))
-                .map(place ->
-                        new Terminal(place.substring(0, place.indexOf(':')), place.substring(place.indexOf(':') + 1)))
+                .flatMap(place -> ProbePoint.read(place).terminal().stream())
                 .toList();
     }
 
     /** Where the probes of a step go, as far as they go on wire numbers. */
     public static List<String> wires(TestStep step) {
-        return places(step).stream().filter(place -> !place.contains(":")).toList();
+        return places(step).stream()
+                .filter(place -> ProbePoint.read(place).terminal().isEmpty())
+                .toList();
     }
 
     private static List<String> places(TestStep step) {

@@ -13,6 +13,9 @@ import parable.circuit.Job;
 import parable.circuit.Place;
 import parable.circuit.Rung;
 import parable.circuit.Sheet;
+import parable.desk.DeskStroke;
+import parable.parts.Assembly;
+import parable.parts.PartException;
 import parable.starters.Library;
 
 /** What is typed at the desk, on the ladder of the wash pump: {@code L F2 @3 S4 @4 S0 @5 S2 @6 S1 @7 (K1) N}, and what holds K1 in. */
@@ -20,8 +23,16 @@ class DeskModelTest {
 
     private final Job job = Library.jobs().get(0);
     private final JobModel jobs = new JobModel(job, Optional.empty());
-    private final DeskModel desk = new DeskModel(jobs, "Wash pump", "230 V AC");
+    private final DeskModel desk = new DeskModel(jobs, "Wash pump", DeskModelTest::fitted);
     private final Sheet before = desk.sheet();
+
+    private static Assembly fitted() {
+        try {
+            return Assembly.of(Library.jobs().get(0).sheet("Wash pump").orElseThrow());
+        } catch (PartException impossible) {
+            throw new AssertionError(impossible);
+        }
+    }
 
     /** Types a line with something on the first rung selected; returns whether it was taken. */
     private boolean type(int item, DeskStroke stroke, String line) {
@@ -105,35 +116,10 @@ class DeskModelTest {
         desk.strokeProperty().set(stroke);
         desk.lineProperty().set(line);
 
-        assertThat(desk.preview().words()).startsWith(told);
+        assertThat(desk.previewProperty().get().words()).startsWith(told);
         assertThat(desk.commit()).isFalse();
         assertThat(jobs.jobProperty().get()).isEqualTo(job);
         assertThat(desk.lineProperty().get()).as("it stays to be mended").isEqualTo(line);
-    }
-
-    @Test
-    void aDeviceIsRenamedWhereverItStands() {
-        type(1, DeskStroke.NEW_RUNG, "rename K1 K5");
-
-        assertThat(desk.sheet().rungs().map(Rung::text)).noneMatch(text -> text.contains("K1["));
-        assertThat(changedRungs())
-                .containsExactly(
-                        "L F2[95-96] @3 S4[11-12] @4 S0[11-12] @5 S2[11-12] @6 S1[13-14] @7 K5[A1-A2] N ; start and"
-                                + " stop from door and wash floor",
-                        "@6 K5[13-14] @7 ; holds itself in",
-                        "L K5[21-22] @8 P2[X1-X2] N ; stopped");
-        assertThat(desk.sheet().power().stream().map(Rung::text).filter(text -> text.contains("K5[")))
-                .hasSize(3);
-    }
-
-    @Test
-    void aWireGetsItsNumberAtBothEndsAndOnEveryRung() {
-        type(1, DeskStroke.NEW_RUNG, "wire 7 70");
-
-        assertThat(desk.sheet().rungs().map(Rung::text))
-                .filteredOn(text -> text.contains("@70"))
-                .hasSize(4);
-        assertThat(desk.sheet().rungs().map(Rung::text)).noneMatch(text -> text.matches(".*@7\\b.*"));
     }
 
     @Test

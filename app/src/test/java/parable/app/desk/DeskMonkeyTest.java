@@ -14,6 +14,7 @@ import parable.bench.Action;
 import parable.circuit.Circuit;
 import parable.circuit.Job;
 import parable.circuit.Place;
+import parable.desk.DeskStroke;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.Verb;
@@ -56,8 +57,8 @@ class DeskMonkeyTest {
         Job first = Library.jobs().get(0);
         String name = first.sheets().get(random.nextInt(first.sheets().size())).name();
         JobModel jobs = new JobModel(first, Optional.empty());
-        DeskModel desk = new DeskModel(jobs, name, "230 V AC");
-        RunModel run = new RunModel(Assembly.of(desk.sheet()));
+        RunModel run = new RunModel(Assembly.of(first.sheet(name).orElseThrow()));
+        DeskModel desk = new DeskModel(jobs, name, run::assembly);
         List<Job> seen = new ArrayList<>();
         Job kept = first;
         for (int i = 0; i < actions; i++) {

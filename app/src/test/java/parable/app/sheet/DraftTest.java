@@ -3,15 +3,16 @@ package parable.app.sheet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import parable.app.desk.DeskModel;
-import parable.app.desk.DeskStroke;
 import parable.app.job.JobModel;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
+import parable.desk.DeskStroke;
 import parable.network.NodeState;
 import parable.parts.Assembly;
 import parable.parts.Verb;
@@ -21,42 +22,43 @@ import parable.starters.Library;
 class DraftTest {
 
     private final JobModel jobs = new JobModel(Library.jobs().get(0), Optional.empty());
-    private final DeskModel desk = new DeskModel(jobs, "Wash pump", "230 V AC");
+    private RunModel run;
+    private DeskModel desk;
 
-    private RunModel underVoltage() throws Exception {
-        RunModel run = new RunModel(Assembly.of(desk.sheet()));
+    @BeforeEach
+    void putOnTheBench() throws Exception {
+        run = new RunModel(
+                Assembly.of(jobs.jobProperty().get().sheet("Wash pump").orElseThrow()));
+        desk = new DeskModel(jobs, "Wash pump", run::assembly);
         run.act(new Action(Verb.CLOSE, "Q1"));
         run.tick(0.1);
-        return run;
     }
 
-    private Optional<Frame> typed(RunModel run, String line) {
+    private Optional<Frame> typed(String line) {
         desk.lineProperty().set(line);
-        return desk.preview().sheet().flatMap(sheet -> Frame.of(sheet, run, Practice.IEC));
+        return desk.previewProperty().get().assembly().map(assembly -> Frame.of(assembly, run, Practice.IEC));
     }
 
     @Test
     void aRungIsLiveWhileItIsTypedAndTheSheetIsAsItWas() throws Exception {
-        RunModel run = underVoltage();
         desk.select(new Place(Circuit.CONTROL, 0, 1));
         desk.choose(DeskStroke.NEW_RUNG);
 
-        Frame draft = typed(run, "L /S9 @90 S8 (K9) N").orElseThrow();
+        Frame draft = typed("L /S9 @90 S8 (K9) N").orElseThrow();
 
         assertThat(draft.moment().node("90")).contains(NodeState.LIVE);
         assertThat(draft.drawing().marks())
                 .hasSizeGreaterThan(
-                        typed(run, "L (K9) N").orElseThrow().drawing().marks().size());
+                        typed("L (K9) N").orElseThrow().drawing().marks().size());
         assertThat(run.assembly().part("K9")).isEmpty();
         assertThat(jobs.undoableProperty().get()).isFalse();
     }
 
     @Test
     void itsBoxIsThatOfTheFirstRungThatChanges() throws Exception {
-        RunModel run = underVoltage();
         desk.select(new Place(Circuit.CONTROL, 2, 1));
         desk.choose(DeskStroke.NEW_RUNG);
-        Frame draft = typed(run, "L S9 (K9) N").orElseThrow();
+        Frame draft = typed("L S9 (K9) N").orElseThrow();
 
         assertThat(draft.firstChangeFrom(desk.sheet())).hasValueSatisfying(box -> {
             for (int item : new int[] {1, 3}) {
@@ -71,15 +73,13 @@ class DraftTest {
 
     @Test
     void whatMakesNoSenseIsNotDrawn() throws Exception {
-        RunModel run = underVoltage();
         desk.choose(DeskStroke.NEW_RUNG);
 
-        assertThat(typed(run, "L S9 (K9")).isEmpty();
+        assertThat(typed("L S9 (K9")).isEmpty();
     }
 
     @Test
     void whatIsSelectedIsSaidWithHowItIs() throws Exception {
-        RunModel run = underVoltage();
         Spoken spoken = new Spoken(run);
         desk.select(new Place(Circuit.CONTROL, 0, 5));
         assertThat(spoken.selected(desk.selection())).isEqualTo("Rung 1 of the ladder: S0[11-12], now closed");

@@ -1,4 +1,4 @@
-package parable.app.desk;
+package parable.desk;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,14 +9,14 @@ import parable.parts.Catalogue;
 import parable.parts.PartKind;
 
 /** What a device is for and how it is set, on one line: {@code Stop; blocks=11-12; colour=red; place=door}. */
-final class DeviceLine {
+public final class DeviceLine {
 
     private static final String PLACE = "place";
 
     private DeviceLine() {}
 
     /** The line of a device. */
-    static String of(Device device) {
+    public static String of(Device device) {
         StringBuilder words = new StringBuilder(device.label());
         device.settings()
                 .forEach((setting, value) ->
@@ -29,7 +29,7 @@ final class DeviceLine {
      *
      * @throws EditException if the line has something that is no setting, or none of this kind of device
      */
-    static Device read(Device device, String line) throws EditException {
+    public static Device read(Device device, String line) throws EditException {
         String[] parts = line.split(";");
         List<String> known =
                 Catalogue.kind(device.kind()).map(PartKind::settings).orElse(List.of());

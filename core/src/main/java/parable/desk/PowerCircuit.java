@@ -1,4 +1,4 @@
-package parable.app.desk;
+package parable.desk;
 
 import java.util.Locale;
 import parable.circuit.Circuit;
@@ -60,7 +60,7 @@ public enum PowerCircuit {
      *
      * @throws EditException if the sheet has a power circuit already
      */
-    Sheet on(Sheet sheet, Practice practice) throws EditException {
+    public Sheet on(Sheet sheet, Practice practice) throws EditException {
         if (!sheet.power().isEmpty()) {
             throw new EditException(sheet.name(), "a power circuit", "none before one is put on it");
         }

@@ -1,4 +1,4 @@
-package parable.app.desk;
+package parable.desk;
 
 import java.util.Locale;
 import java.util.Map;
@@ -21,7 +21,7 @@ import parable.circuit.WireNumbers;
  * @param words what the command does
  * @param goTo where the selection goes, empty if it stays
  */
-record Command(Sheet sheet, String words, Optional<Place> goTo) {
+record DeskCommand(Sheet sheet, String words, Optional<Place> goTo) {
 
     /**
      * Reads a line.
@@ -30,14 +30,14 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
      * @return empty if the line is no command
      * @throws EditException if it is one that cannot be carried out
      */
-    static Optional<Command> read(String line, Sheet sheet, Optional<Place> from) throws EditException {
+    static Optional<DeskCommand> read(String line, Sheet sheet, Optional<Place> from) throws EditException {
         String[] words = line.strip().split("\\s+");
         return switch (words[0] + " " + (words.length - 1)) {
-            case "rename 2" -> Optional.of(new Command(
+            case "rename 2" -> Optional.of(new DeskCommand(
                     Structure.renamed(sheet, words[1], words[2]),
                     words[1] + " becomes " + words[2] + ", on the sheet and in every rung.",
                     Optional.empty()));
-            case "wire 2" -> Optional.of(new Command(
+            case "wire 2" -> Optional.of(new DeskCommand(
                     WireNumbers.changed(sheet, Map.of(words[1], words[2])),
                     "Wire " + words[1] + " becomes wire " + words[2] + ".",
                     Optional.empty()));
@@ -50,18 +50,18 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
         };
     }
 
-    private static Command renumber(Sheet sheet, Map<String, String> numbers) throws EditException {
+    private static DeskCommand renumber(Sheet sheet, Map<String, String> numbers) throws EditException {
         String told = numbers.entrySet().stream()
                 .filter(entry -> !entry.getKey().equals(entry.getValue()))
                 .map(entry -> entry.getKey() + " \u2192 " + entry.getValue())
                 .collect(Collectors.joining(", "));
-        return new Command(
+        return new DeskCommand(
                 WireNumbers.changed(sheet, numbers),
                 told.isEmpty() ? "All wires are numbered in order already." : "Wires: " + told,
                 Optional.empty());
     }
 
-    private static Command find(Sheet sheet, String wanted, Optional<Place> from) throws EditException {
+    private static DeskCommand find(Sheet sheet, String wanted, Optional<Place> from) throws EditException {
         Optional<Place> first = Optional.empty();
         boolean behind = from.isEmpty();
         for (Circuit circuit : new Circuit[] {Circuit.CONTROL, Circuit.POWER}) {
@@ -71,7 +71,7 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
                     Place place = new Place(circuit, rung, item);
                     if (isMeant(of, item, wanted)) {
                         if (behind) {
-                            return new Command(sheet, "Enter goes to " + of.text(), Optional.of(place));
+                            return new DeskCommand(sheet, "Enter goes to " + of.text(), Optional.of(place));
                         }
                         first = first.or(() -> Optional.of(place));
                     }
@@ -81,7 +81,7 @@ record Command(Sheet sheet, String words, Optional<Place> goTo) {
         }
         Place found = first.orElseThrow(() -> new EditException(
                 sheet.name(), "nothing called " + wanted, "a tag, a wire number or a word of a remark"));
-        return new Command(
+        return new DeskCommand(
                 sheet,
                 "Enter goes to "
                         + sheet.rungs(found.circuit()).get(found.rung()).text(),

@@ -1,0 +1,2 @@
+/** What is typed and chosen at the drawing desk, read as edits of a sheet. */
+package parable.desk;
