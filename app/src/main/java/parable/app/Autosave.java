@@ -41,7 +41,7 @@ final class Autosave {
         this.jobs = jobs;
         this.window = window;
         journal = new Journal(folder());
-        opened = jobs.openedProperty().get();
+        opened = jobs.openProperty().get().generation();
     }
 
     private static Path folder() {
@@ -109,8 +109,8 @@ final class Autosave {
 
     /** Takes note of the present state; the thread that writes does the rest, however busy the window is. */
     private void keep() {
-        if (opened != jobs.openedProperty().get()) {
-            opened = jobs.openedProperty().get();
+        if (opened != jobs.openProperty().get().generation()) {
+            opened = jobs.openProperty().get().generation();
             leave();
         }
         if (jobs.unsavedProperty().get()) {

@@ -73,6 +73,16 @@ final class Header extends VBox {
         recipes.setId("recipes");
         recipes.setMinWidth(Region.USE_PREF_SIZE);
         recipes.setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
+        noticeBar = noticeBar();
+        getChildren().addAll(line(menus), noticeBar);
+        jobs.unsavedProperty().addListener((any, before, unsaved) -> showUnsaved());
+        showUnsaved();
+        jobs.messageProperty().addListener((any, before, message) -> tell(message));
+        tell(jobs.messageProperty().get());
+    }
+
+    /** The job, its sheets, and what can be done with it. */
+    private HBox line(Node... menus) {
         Region gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         HBox line = new HBox(10, job, sheets, sheetMenu, gap);
@@ -86,20 +96,20 @@ final class Header extends VBox {
                 .setMinWidth(USE_PREF_SIZE));
         line.getStyleClass().add("header");
         line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private HBox noticeBar() {
         notice.setId("notice");
         notice.setWrapText(true);
         HBox.setHgrow(notice, Priority.ALWAYS);
         notice.setMaxWidth(Double.MAX_VALUE);
-        noticeBar = new HBox(
+        HBox bar = new HBox(
                 12, notice, new ActionButton("notice-done", "OK", "Puts this message away", this::putNoticeAway));
-        noticeBar.getStyleClass().add("notice-bar");
-        noticeBar.setAlignment(Pos.CENTER_LEFT);
-        noticeBar.managedProperty().bind(noticeBar.visibleProperty());
-        getChildren().addAll(line, noticeBar);
-        jobs.unsavedProperty().addListener((any, before, unsaved) -> showUnsaved());
-        showUnsaved();
-        jobs.messageProperty().addListener((any, before, message) -> tell(message));
-        tell(jobs.messageProperty().get());
+        bar.getStyleClass().add("notice-bar");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.managedProperty().bind(bar.visibleProperty());
+        return bar;
     }
 
     private void showUnsaved() {

@@ -6,27 +6,25 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.InputEvent;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
 import parable.app.colours.ColoursView;
 import parable.app.conflict.ConflictView;
-import parable.app.findings.FindingsModel;
-import parable.app.findings.FindingsView;
-import parable.app.findings.ProofModel;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
+import parable.app.job.JobStep;
+import parable.app.job.OpenJob;
 import parable.app.job.Person;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
@@ -37,17 +35,18 @@ import parable.app.run.RunModel;
 import parable.app.run.Wall;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
-import parable.circuit.Conventions;
+import parable.app.step.StepPage;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
+import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.timing.Refutation;
 
-/** The one window: the sheet with what stands beside it, under a header with job and file. */
+/** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
 public final class MainWindow {
 
     private final JobModel jobs;
@@ -57,21 +56,14 @@ public final class MainWindow {
     private final Header header;
     private final Look look = new Look();
     private final ViewMenu viewMenu;
-    private final Mounting mounting;
+    private final Workplace workplace;
+    private final Checking checking;
     private final Acceptances acceptances;
     private final Map<String, SheetPage> pages = new LinkedHashMap<>();
-    private final Person person = new Person();
     private SheetPage page;
     private String shown = "";
     private JobStep step = JobStep.TRY;
     private final Wall wall = new Wall(this::run);
-    private final FindingsModel findings = new FindingsModel();
-    private final ProofModel proof = new ProofModel();
-    private Optional<Checked> checked = Optional.empty();
-    private int opened;
-
-    /** What the rules have looked at. */
-    private record Checked(Sheet sheet, Conventions conventions) {}
 
     /** A window on the open job. */
     public MainWindow(JobModel jobs, FilePrompt prompt) {
@@ -79,8 +71,9 @@ public final class MainWindow {
         root.getStyleClass().add("window");
         scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
         sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
-        mounting = new Mounting(jobs, () -> shown, prompt);
         acceptances = new Acceptances(jobs, () -> shown, prompt);
+        checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
+        workplace = new Workplace(jobs, new Person(), look, new Mounting(jobs, () -> shown, prompt), new ForPages());
         viewMenu = new ViewMenu(jobs, look, this::showColours, this::showKeys);
         header = new Header(
                 jobs,
@@ -89,58 +82,115 @@ public final class MainWindow {
                 this::showSheet,
                 script -> run().play(script),
                 viewMenu,
-                new PaperMenu(
-                        jobs.jobProperty()::get,
-                        () -> shown,
-                        prompt,
-                        this::tell,
-                        jobs::edit,
-                        () -> page.logbook(),
-                        this::showTitle));
-        look.themeProperty().addListener((any, before, theme) -> wear(theme));
+                new PaperMenu(jobs, prompt, new ForPaper()));
         root.setTop(header);
-        jobs.jobProperty().addListener((any, before, job) -> {
-            if (jobs.openedProperty().get() == opened) {
-                showEdited(job);
-            } else {
-                showJob();
-            }
-        });
-        jobs.shownProperty().addListener((any, before, now) -> {
-            if (now.intValue() != opened) {
-                showJob();
-            }
-        });
+        follow();
+        takeKeys();
+        showJob();
+    }
+
+    /** What pages ask of the window. */
+    private final class ForPages implements WindowActions {
+
+        @Override
+        public void why(String tag) {
+            MainWindow.this.why(tag);
+        }
+
+        @Override
+        public void replay(String sheet, Refutation refutation) {
+            showSheet(sheet);
+            MainWindow.this.replay(refutation);
+        }
+
+        @Override
+        public void add(Sheet sheet) {
+            addTranslated(sheet);
+        }
+
+        @Override
+        public void tell(String words) {
+            MainWindow.this.tell(words);
+        }
+
+        @Override
+        public Node findings() {
+            return checking.view();
+        }
+    }
+
+    /** What the menu of paper asks of the window. */
+    private final class ForPaper implements PaperMenu.Window {
+
+        @Override
+        public String shown() {
+            return shown;
+        }
+
+        @Override
+        public void tell(String words) {
+            MainWindow.this.tell(words);
+        }
+
+        @Override
+        public Logbook logbook() {
+            return page.logbook();
+        }
+
+        @Override
+        public void showTitle() {
+            instead(new TitleView(jobs, () -> showSheet(shown)));
+        }
+    }
+
+    private void follow() {
+        look.themeProperty().addListener((any, before, theme) -> wear(theme));
+        jobs.openProperty().addListener((any, before, now) -> show(before, now));
         jobs.conflictProperty().addListener((any, before, now) -> now.ifPresent(this::showConflict));
+        checking.findingsProperty().addListener((any, before, found) -> number());
+        scene.windowProperty().addListener((any, before, window) -> {
+            if (window != null) {
+                follow(window);
+            }
+        });
+    }
+
+    private void follow(Window window) {
+        window.focusedProperty().addListener((of, had, has) -> page.door().letGo());
+        window.showingProperty().addListener((of, was, is) -> setAwake(is));
+        setAwake(window.isShowing());
+    }
+
+    private void takeKeys() {
         scene.addEventFilter(InputEvent.ANY, event -> wall.wake());
         scene.addEventFilter(KeyEvent.ANY, event -> {
-            if (!(scene.getFocusOwner() instanceof TextInputControl) && !isAsking()) {
+            if (!isInText() && !isAsking()) {
                 page.door().key(event);
             }
         });
         scene.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-        scene.windowProperty().addListener((any, before, window) -> {
-            if (window != null) {
-                window.focusedProperty()
-                        .addListener((of, had, has) -> page.door().letGo());
-                window.showingProperty().addListener((of, was, is) -> setAwake(is));
-                setAwake(window.isShowing());
-            }
-        });
-        findings.findingsProperty().addListener((any, before, found) -> number());
-        showJob();
+    }
+
+    private boolean isInText() {
+        return scene.getFocusOwner() instanceof TextInputControl;
+    }
+
+    private void show(OpenJob before, OpenJob now) {
+        if (before.generation() != now.generation()) {
+            showJob();
+        } else if (!before.job().equals(now.job())) {
+            showEdited(now.job());
+        }
     }
 
     /** Lets time go on while the window is shown. A window that was closed does nothing any more, and nothing is checked for it. */
     private void setAwake(boolean awake) {
         if (awake) {
             wall.start();
-            check();
+            checking.check();
         } else {
             wall.stop();
-            findings.forget();
-            proof.forget();
-            checked = Optional.empty();
+            checking.forget();
         }
     }
 
@@ -165,7 +215,6 @@ public final class MainWindow {
     }
 
     private void showJob() {
-        opened = jobs.openedProperty().get();
         pages.clear();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
@@ -174,32 +223,39 @@ public final class MainWindow {
     /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
     private void showEdited(Job job) {
         pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
-        pages.forEach((name, one) -> {
-            Sheet sheet = job.sheet(name).orElseThrow();
-            Sheet before = one.run().assembly().sheet();
-            if (bare(sheet).equals(bare(before)) && !sheet.equals(before)) {
-                one.run().keepWith(assembled(sheet, one.run().assembly()));
-            } else if (!sheet.equals(before)) {
-                one.run().goOnWith(assembled(sheet, one.run().assembly()));
-            }
-        });
+        pages.forEach((name, one) -> goOnWith(one.run(), job.sheet(name).orElseThrow()));
         header.showJob();
         if (job.sheet(shown).isEmpty()) {
             showSheet(job.sheets().get(0).name());
             return;
         }
         header.showSheet(shown, run());
-        check();
-        if (step == JobStep.PROGRAM) {
-            root.setRight(page.beside(step, steps(), this::findings));
-            root.setCenter(page.centre(step));
+        checking.check();
+        if (stepPage().edited()) {
+            arrange();
         }
-        if (step.isAtThePanel()) {
-            page.look(step);
+    }
+
+    private static void goOnWith(RunModel run, Sheet sheet) {
+        Sheet before = run.assembly().sheet();
+        if (sheet.equals(before)) {
+            return;
         }
-        if (drawing() && !page.deskView().isTyping()) {
-            page.takeKeyboard(step);
+        if (bare(sheet).equals(bare(before))) {
+            run.keepWith(assembled(sheet, run.assembly()));
+        } else {
+            run.goOnWith(assembled(sheet, run.assembly()));
         }
+    }
+
+    private StepPage stepPage() {
+        return page.step(step);
+    }
+
+    /** Puts the page of the step into the window. */
+    private void arrange() {
+        root.setRight(page.beside(step, steps()));
+        root.setCenter(stepPage().centre());
     }
 
     /** The circuit without what was done at the panel by it. */
@@ -216,49 +272,16 @@ public final class MainWindow {
         wall.wake();
         shown = name;
         page = pages.computeIfAbsent(name, this::page);
-        root.setRight(page.beside(step, steps(), this::findings));
-        root.setCenter(page.centre(step));
+        arrange();
         header.showSheet(name, run());
-        check();
+        checking.check();
         number();
-        page.takeKeyboard(step);
+        stepPage().takeKeyboard();
     }
 
-    /** Lets the rules look at the sheet, if they have not already. */
-    private void check() {
-        Sheet drawn = run().assembly().sheet();
-        Sheet sheet = drawn.withFieldwork(drawn.fieldwork().undone());
-        Checked now = new Checked(sheet, jobs.jobProperty().get().conventions());
-        if (checked.filter(now::equals).isEmpty()) {
-            if (checked.filter(before -> before.sheet.name().equals(sheet.name()))
-                    .isEmpty()) {
-                findings.forget();
-            }
-            if (checked.filter(before -> before.sheet.equals(sheet)).isEmpty()) {
-                proof.forget();
-            }
-            checked = Optional.of(now);
-            findings.check(run().assembly(), now.conventions);
-        }
-    }
-
-    /** While trying, the drawing is left alone; drawing and checking, what is found stands on it too. */
+    /** What is found is marked on the drawing in the steps that show it. */
     private void number() {
-        page.number(
-                step == JobStep.TRY ? List.of() : findings.findingsProperty().get());
-    }
-
-    private Node findings() {
-        return new FindingsView(
-                findings,
-                proof,
-                () -> proof.prove(run().assembly()),
-                () -> proof.tryFaults(run().assembly()),
-                this::replay,
-                this::goTo,
-                () -> run().assembly(),
-                jobs::edit,
-                acceptances);
+        page.number(stepPage().showsFindings() ? checking.findingsProperty().get() : List.of());
     }
 
     /** The steps of the work, the one that is shown selected. */
@@ -272,7 +295,7 @@ public final class MainWindow {
             button.setSelected(one == step);
             button.setOnAction(event -> setStep(one));
             if (one == JobStep.CHECK) {
-                button.textProperty().bind(Bindings.createStringBinding(this::checkWords, findings.findingsProperty()));
+                button.textProperty().bind(Bindings.createStringBinding(this::checkWords, checking.findingsProperty()));
             }
             (one.isAtThePanel() ? built : drawn).getChildren().add(button);
         }
@@ -287,17 +310,20 @@ public final class MainWindow {
     }
 
     private String checkWords() {
-        long found = findings.findingsProperty().get().stream()
-                .filter(finding -> acceptances.of(finding).isEmpty())
-                .count();
-        return JobStep.CHECK.words() + (found == 0 ? "" : "  (" + found + ")");
+        long open = checking.open();
+        return JobStep.CHECK.words() + (open == 0 ? "" : "  (" + open + ")");
+    }
+
+    /** Puts a page to be read or answered in the place of the drawing. */
+    private void instead(Node page) {
+        root.setCenter(page);
+        root.setRight(null);
     }
 
     /** Opens the page of questions in the place of the drawing. */
     private void showStart() {
         StartModel start = new StartModel(jobs.jobProperty().get().conventions());
-        root.setCenter(new StartView(start, this::begin, () -> showSheet(shown)));
-        root.setRight(null);
+        instead(new StartView(start, this::begin, () -> showSheet(shown)));
     }
 
     /** Draws what was wished for; the job wears the dress that was chosen with it. */
@@ -308,26 +334,17 @@ public final class MainWindow {
 
     /** Opens the page with all keys in the place of the drawing. */
     private void showKeys() {
-        root.setCenter(new KeysView(() -> showSheet(shown)));
-        root.setRight(null);
+        instead(new KeysView(() -> showSheet(shown)));
     }
 
     /** Opens the page of colours in the place of the drawing. */
     private void showColours() {
-        root.setCenter(new ColoursView(jobs, () -> showSheet(shown)));
-        root.setRight(null);
-    }
-
-    /** Opens the page of the title block in the place of the drawing. */
-    private void showTitle() {
-        root.setCenter(new TitleView(jobs, () -> showSheet(shown)));
-        root.setRight(null);
+        instead(new ColoursView(jobs, () -> showSheet(shown)));
     }
 
     /** Opens the page that asks which of two versions is to stay, in the place of the drawing. */
     private void showConflict(JobModel.Conflict conflict) {
-        root.setCenter(new ConflictView(jobs, conflict, header::saveAs, () -> showSheet(shown)));
-        root.setRight(null);
+        instead(new ConflictView(jobs, conflict, header::saveAs, () -> showSheet(shown)));
     }
 
     private void wear(Theme theme) {
@@ -370,12 +387,6 @@ public final class MainWindow {
         run().replay(refutation.script(), refutation.pace(), refutation.instant());
     }
 
-    /** Shows it on the bench of a sheet. */
-    private void replayOn(String sheet, Refutation refutation) {
-        showSheet(sheet);
-        replay(refutation);
-    }
-
     private boolean drawing() {
         return step == JobStep.DRAW;
     }
@@ -402,17 +413,7 @@ public final class MainWindow {
                 .get()
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        SheetPage made = new SheetPage(
-                jobs,
-                name,
-                assembled(sheet),
-                look,
-                mounting,
-                this::why,
-                this::replayOn,
-                this::addTranslated,
-                person,
-                this::tell);
+        SheetPage made = new SheetPage(workplace, name, assembled(sheet));
         made.run().stirredProperty().addListener((any, before, now) -> wall.stirred());
         return made;
     }
@@ -438,33 +439,41 @@ public final class MainWindow {
             return;
         }
         if (event.isShortcutDown()) {
-            switch (event.getCode()) {
-                case Z -> jobs.undo();
-                case Y -> jobs.redo();
-                case I -> {
-                    if (drawing()) {
-                        page.desk().selection().tag().ifPresent(this::why);
-                    }
-                }
-                case K -> setStep(JobStep.CHECK);
-                case D -> setDrawing(!drawing());
-                case G -> setStep(JobStep.PROGRAM);
-                case L -> setStep(JobStep.WIRE);
-                case B -> setStep(JobStep.TEST);
-                case R -> setStep(JobStep.LOG);
-                case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6, DIGIT7, J, UP, DOWN, LEFT, RIGHT -> drawingKey(
-                        event);
-                default -> header.key(event);
+            if (!shortcut(event) && !stepKey(event)) {
+                header.key(event);
             }
-            return;
-        }
-        if (isAsking()) {
-            return;
-        }
-        if (drawingKey(event)) {
+        } else if (!isAsking() && stepKey(event)) {
             event.consume();
-            return;
+        } else if (!isAsking()) {
+            timeKey(event);
         }
+    }
+
+    private boolean shortcut(KeyEvent event) {
+        switch (event.getCode()) {
+            case Z -> jobs.undo();
+            case Y -> jobs.redo();
+            case I -> whySelected();
+            case K -> setStep(JobStep.CHECK);
+            case D -> setDrawing(!drawing());
+            case G -> setStep(JobStep.PROGRAM);
+            case L -> setStep(JobStep.WIRE);
+            case B -> setStep(JobStep.TEST);
+            case R -> setStep(JobStep.LOG);
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void whySelected() {
+        if (drawing()) {
+            page.desk().selection().tag().ifPresent(this::why);
+        }
+    }
+
+    private void timeKey(KeyEvent event) {
         switch (event.getCode()) {
             case P -> run().setRunning(!run().runningProperty().get());
             case B -> run().stepBack();
@@ -473,29 +482,16 @@ public final class MainWindow {
         }
     }
 
+    private boolean stepKey(KeyEvent event) {
+        return stepPage().key(event, isInText());
+    }
+
     /** Whether a page to be read or answered stands in the place of the drawing; then no key operates what is not seen. */
     private boolean isAsking() {
         return root.getCenter() instanceof StartView
                 || root.getCenter() instanceof KeysView
                 || root.getCenter() instanceof ColoursView
                 || root.getCenter() instanceof ConflictView;
-    }
-
-    private boolean drawingKey(KeyEvent event) {
-        if (step == JobStep.PROGRAM) {
-            return event.isShortcutDown() && page.programKey(event);
-        }
-        if (!drawing()) {
-            return false;
-        }
-        if (event.getCode() == KeyCode.ESCAPE) {
-            root.getCenter().requestFocus();
-            return true;
-        }
-        boolean inText = scene.getFocusOwner() instanceof TextInputControl;
-        boolean moves = event.getCode().isArrowKey() || event.getCode() == KeyCode.DELETE;
-        return !(inText && (moves || event.getCode() == KeyCode.ENTER))
-                && page.deskView().key(event);
     }
 
     /** The name of the sheet that is shown. */

@@ -1,37 +1,20 @@
 package parable.cli;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
-import parable.files.CablesCsv;
 import parable.files.FileFailure;
-import parable.files.IoCsv;
 import parable.files.JobPack;
-import parable.files.LabelsCsv;
-import parable.files.PartsCsv;
-import parable.files.PlcOpenXml;
-import parable.files.SvgFile;
-import parable.files.TerminalsCsv;
-import parable.files.TestsCsv;
+import parable.files.SheetExport;
 import parable.files.WholeFile;
-import parable.files.WiresCsv;
-import parable.parts.Assembly;
 import parable.parts.PartException;
-import parable.plc.IoList;
-import parable.program.Program;
-import parable.program.StructuredText;
-import parable.testsheet.TestSheet;
-import parable.wiring.Cables;
-import parable.wiring.Labels;
-import parable.wiring.PartsList;
-import parable.wiring.TerminalPlan;
-import parable.wiring.WireList;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -45,31 +28,15 @@ import picocli.CommandLine.Parameters;
         mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
 
-    /** What a sheet can be written as. */
-    enum Format {
-        svg("svg"),
-        placesSvg("places-svg"),
-        pdf("pdf"),
-        plcopen("plcopen"),
-        st("st"),
-        ioCsv("io-csv"),
-        wiresCsv("wires-csv"),
-        partsCsv("parts-csv"),
-        terminalsCsv("terminals-csv"),
-        cablesCsv("cables-csv"),
-        labelsCsv("labels-csv"),
-        testsCsv("tests-csv");
+    private static final String PDF = "pdf";
 
-        private final String word;
+    /** The words that {@code --to} takes. */
+    private static final class Formats extends ArrayList<String> {
+        private static final long serialVersionUID = 1L;
 
-        Format(String word) {
-            this.word = word;
-        }
-
-        /** As it is written on the command line. */
-        @Override
-        public String toString() {
-            return word;
+        Formats() {
+            super(Stream.concat(Stream.of(PDF), Stream.of(SheetExport.values()).map(SheetExport::word))
+                    .toList());
         }
     }
 
@@ -82,8 +49,13 @@ final class ExportCommand implements Callable<Integer> {
             description = "the sheet; unless said, the first as SVG, all as PDF")
     private String sheet = "";
 
-    @Option(names = "--to", required = true, paramLabel = "FORMAT", description = "${COMPLETION-CANDIDATES}")
-    private Format format;
+    @Option(
+            names = "--to",
+            required = true,
+            paramLabel = "FORMAT",
+            completionCandidates = Formats.class,
+            description = "${COMPLETION-CANDIDATES}")
+    private String format = "";
 
     @Option(
             names = {"-o", "--output"},
@@ -124,31 +96,18 @@ final class ExportCommand implements Callable<Integer> {
     }
 
     private byte[] bytes(Job job, Sheet drawn) throws PartException {
-        return switch (format) {
-            case svg -> SvgFile.text(Assembly.of(drawn), job.practice(), job.name() + ", " + drawn.name())
-                    .getBytes(StandardCharsets.UTF_8);
-            case placesSvg -> SvgFile.places(Assembly.of(drawn), job.name() + ", " + drawn.name() + ", places")
-                    .getBytes(StandardCharsets.UTF_8);
-            case pdf -> JobPack.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn), JobPack.STATES);
-            case plcopen -> PlcOpenXml.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
-            case st -> StructuredText.write(program(drawn)).getBytes(StandardCharsets.UTF_8);
-            case wiresCsv -> WiresCsv.text(WireList.of(Assembly.of(drawn), job.practice()), drawn.fieldwork())
-                    .getBytes(StandardCharsets.UTF_8);
-            case partsCsv -> PartsCsv.text(PartsList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
-            case terminalsCsv -> TerminalsCsv.text(TerminalPlan.of(Assembly.of(drawn), job.practice()))
-                    .getBytes(StandardCharsets.UTF_8);
-            case cablesCsv -> CablesCsv.text(Cables.of(Assembly.of(drawn), job.practice()))
-                    .getBytes(StandardCharsets.UTF_8);
-            case testsCsv -> TestsCsv.text(TestSheet.of(Assembly.of(drawn), job.practice()), drawn)
-                    .getBytes(StandardCharsets.UTF_8);
-            case labelsCsv -> LabelsCsv.text(Labels.of(Assembly.of(drawn), job.practice()))
-                    .getBytes(StandardCharsets.UTF_8);
-            case ioCsv -> IoCsv.text(IoList.of(Assembly.of(drawn))).getBytes(StandardCharsets.UTF_8);
-        };
+        if (format.equals(PDF)) {
+            return JobPack.of(job, sheet.isEmpty() ? job.sheets() : List.of(drawn), JobPack.STATES);
+        }
+        return wanted().bytes(job, drawn)
+                .orElseThrow(() -> new UsersFaultException("the sheet '" + drawn.name() + "' has no program"));
     }
 
-    private static Program program(Sheet drawn) {
-        return drawn.program()
-                .orElseThrow(() -> new UsersFaultException("the sheet '" + drawn.name() + "' has no program"));
+    private SheetExport wanted() {
+        return Stream.of(SheetExport.values())
+                .filter(one -> one.word().equals(format))
+                .findFirst()
+                .orElseThrow(() -> new UsersFaultException(
+                        "--to: '" + format + "' found, one of " + String.join(", ", new Formats()) + " expected"));
     }
 }

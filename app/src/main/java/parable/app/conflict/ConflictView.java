@@ -48,6 +48,12 @@ public final class ConflictView extends BorderPane {
             words.setText(words.getText() + " What the file holds now is no job.");
         }
         VBox.setVgrow(versions, Priority.ALWAYS);
+        VBox content = new VBox(14, words, versions, answers(jobs, conflict, saveAs, done));
+        content.setPadding(new Insets(14, 0, 0, 0));
+        setCenter(content);
+    }
+
+    private static HBox answers(JobModel jobs, JobModel.Conflict conflict, Runnable saveAs, Runnable done) {
         Button other = button("conflict-save-as", "Save mine under another name\u2026", () -> {
             jobs.putOff();
             done.run();
@@ -62,9 +68,7 @@ public final class ConflictView extends BorderPane {
             jobs.saveOver();
             done.run();
         });
-        VBox content = new VBox(14, words, versions, new HBox(8, other, take, over));
-        content.setPadding(new Insets(14, 0, 0, 0));
-        setCenter(content);
+        return new HBox(8, other, take, over);
     }
 
     private static VBox version(String id, String heading, List<String> lines) {

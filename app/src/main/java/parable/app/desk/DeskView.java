@@ -57,6 +57,26 @@ public final class DeskView extends VBox {
         this.desk = desk;
         setId("desk");
         getStyleClass().add("desk");
+        writeLine();
+        completions.setId("completions");
+        completions.setPrefWrapLength(340);
+        preview.setId("preview");
+        preview.setWrapText(true);
+        preview.getStyleClass().add("preview");
+        DeviceList devices = new DeviceList(desk, assembly, this::choose, preview::setText);
+        VBox.setVgrow(devices, Priority.ALWAYS);
+        HBox heading = new HBox(8, heading("Devices"), newDevice());
+        heading.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(selected, actions(), line, completions, preview, power, heading, devices);
+        selected.setId("selected");
+        selected.getStyleClass().add("plate-name");
+        offerPower();
+        follow(jobs);
+        show();
+    }
+
+    /** What is done with the line, and with what is selected. */
+    private FlowPane actions() {
         FlowPane actions = new FlowPane(4, 4);
         for (DeskStroke stroke : DeskStroke.values()) {
             actions.getChildren().add(strokeButton(stroke));
@@ -69,6 +89,10 @@ public final class DeskView extends VBox {
                         action("next-of-device", "Its next place", "Ctrl+J", desk.selection()::nextOfDevice),
                         action("undo", "Undo", "Ctrl+Z", desk::undo),
                         action("redo", "Redo", "Ctrl+Y", desk::redo));
+        return actions;
+    }
+
+    private void writeLine() {
         line.setId("line");
         line.setAccessibleText("The rung or device to be drawn");
         line.textProperty().bindBidirectional(desk.lineProperty());
@@ -84,24 +108,18 @@ public final class DeskView extends VBox {
                 event.consume();
             }
         });
-        completions.setId("completions");
-        completions.setPrefWrapLength(340);
-        desk.refusalProperty().addListener((any, before, words) -> showPreview());
-        preview.setId("preview");
-        preview.setWrapText(true);
-        preview.getStyleClass().add("preview");
-        DeviceList devices = new DeviceList(desk, assembly, this::choose, preview::setText);
-        VBox.setVgrow(devices, Priority.ALWAYS);
-        HBox heading = new HBox(8, heading("Devices"), newDevice());
-        heading.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(selected, actions, line, completions, preview, power, heading, devices);
-        selected.setId("selected");
-        selected.getStyleClass().add("plate-name");
+    }
+
+    private void offerPower() {
         power.setId("power-circuits");
         power.managedProperty().bind(power.visibleProperty());
         for (PowerCircuit circuit : PowerCircuit.values()) {
             power.getChildren().add(powerButton(circuit));
         }
+    }
+
+    private void follow(JobModel jobs) {
+        desk.refusalProperty().addListener((any, before, words) -> showPreview());
         desk.selection().stretchProperty().addListener((any, before, place) -> show());
         desk.strokeProperty().addListener((any, before, stroke) -> show());
         desk.lineProperty().addListener((any, before, text) -> showPreview());
@@ -110,7 +128,6 @@ public final class DeskView extends VBox {
                 show();
             }
         });
-        show();
     }
 
     private static Label heading(String words) {

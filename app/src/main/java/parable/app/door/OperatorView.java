@@ -50,6 +50,19 @@ final class OperatorView extends Tile.Face {
         cap.getStyleClass().add("cap");
         shadow = new Circle(cap.getRadius() + 5);
         shadow.getStyleClass().add(mushroom ? "safety-ring" : "bezel");
+        Group actuator = actuator(tag);
+        words.setSpacing(2);
+        words.getChildren().addAll(legend(), names(tag, key));
+        if (handle.springsBack()) {
+            words.getChildren().add(latch(key));
+        }
+        word.getStyleClass().add("condition");
+        words.getChildren().add(word);
+        getChildren().addAll(actuator, words);
+    }
+
+    /** What is pressed or turned: cap, ring, pointer, and the rays of its lamp. */
+    private Group actuator(String tag) {
         for (int i = 0; i < RAYS; i++) {
             double angle = 2 * Math.PI * i / RAYS;
             Line ray = new Line(
@@ -73,9 +86,17 @@ final class OperatorView extends Tile.Face {
             }
         });
         actuator.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
+        return actuator;
+    }
+
+    private Label legend() {
         Label legend = new Label(handle.part().device().title());
         legend.getStyleClass().add("legend");
         legend.setMinWidth(USE_PREF_SIZE);
+        return legend;
+    }
+
+    private static HBox names(String tag, KeyCode key) {
         Label tagLabel = new Label(tag);
         tagLabel.getStyleClass().add("tag");
         HBox names = new HBox(6, tagLabel);
@@ -85,14 +106,7 @@ final class OperatorView extends Tile.Face {
             names.getChildren().add(keyLabel);
         }
         names.setAlignment(Pos.CENTER_LEFT);
-        word.getStyleClass().add("condition");
-        words.setSpacing(2);
-        words.getChildren().addAll(legend, names);
-        if (handle.springsBack()) {
-            words.getChildren().add(latch(key));
-        }
-        words.getChildren().add(word);
-        getChildren().addAll(actuator, words);
+        return names;
     }
 
     private ToggleButton latch(KeyCode key) {

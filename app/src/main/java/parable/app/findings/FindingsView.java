@@ -4,8 +4,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
@@ -19,16 +17,12 @@ import parable.app.look.DirectScroll;
 import parable.check.Finding;
 import parable.check.Repair;
 import parable.circuit.Acceptance;
-import parable.circuit.Sheet;
-import parable.parts.Assembly;
-import parable.timing.Refutation;
 
 /** The findings, the worst first, each with its reason and the devices it is about. */
 public final class FindingsView extends VBox {
 
     private final FindingsModel model;
-    private final Consumer<String> goTo;
-    private final Consumer<Sheet> mend;
+    private final FindingsActions actions;
     private final Accepting accepting;
     private final OwnClaimsView own;
     private final Label heading = new Label();
@@ -36,39 +30,19 @@ public final class FindingsView extends VBox {
     private final ChangeListener<Object> changed = (any, before, now) -> show();
     private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
 
-    /**
-     * The view.
-     *
-     * @param prove begins the proof of the sheet that is shown
-     * @param tryFaults begins to try single faults on that sheet
-     * @param replay shows on the bench how a claim fails
-     * @param goTo shows a device on the drawing, by its tag
-     * @param assembly the sheet that is shown
-     * @param mend goes on with a sheet on which a finding is mended or of which something else is claimed
-     * @param accepting accepts findings
-     */
-    public FindingsView(
-            FindingsModel model,
-            ProofModel proof,
-            Runnable prove,
-            Runnable tryFaults,
-            Consumer<Refutation> replay,
-            Consumer<String> goTo,
-            Supplier<Assembly> assembly,
-            Consumer<Sheet> mend,
-            Accepting accepting) {
-        this.mend = mend;
-        this.accepting = accepting;
+    /** The view. */
+    public FindingsView(FindingsModel model, ProofModel proof, FindingsActions actions) {
         this.model = model;
-        this.goTo = goTo;
+        this.actions = actions;
+        accepting = actions.accepting();
         setId("findings");
         getStyleClass().add("findings");
         heading.setId("findings-heading");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
-        ProofView claims = new ProofView(proof, prove, replay);
-        own = new OwnClaimsView(assembly, mend);
-        FaultsView faults = new FaultsView(proof, tryFaults, replay);
+        ProofView claims = new ProofView(proof, actions::prove, actions::replay);
+        own = new OwnClaimsView(actions::assembly, actions::mend);
+        FaultsView faults = new FaultsView(proof, actions::tryFaults, actions::replay);
         VBox all = new VBox(10, list, own, claims, faults);
         DirectScroll scrolled = new DirectScroll(all);
         scrolled.setFitToWidth(true);
@@ -123,18 +97,30 @@ public final class FindingsView extends VBox {
         word.pseudoClassStateChanged(PseudoClass.getPseudoClass(severity), true);
         Label text = wrapped(finding.text(), "finding-text");
         Label reason = wrapped(finding.reason(), "finding-reason");
+        Optional<Acceptance> acceptance = accepting.of(finding);
+        String place = finding.code() + "-" + String.join("-", finding.where());
+        VBox entry = new VBox(2, word, text, reason);
+        Optional.ofNullable(model.repairsProperty().get().get(finding))
+                .ifPresent(repair -> entry.getChildren().add(repair(place, repair)));
+        acceptance.ifPresent(by -> entry.getChildren().add(wrapped(words(by), "finding-text")));
+        entry.getChildren().add(where(finding, place, acceptance));
+        entry.getStyleClass().add("finding");
+        entry.setAccessibleText(severity + ": " + finding.text() + " " + finding.reason());
+        return entry;
+    }
+
+    /** The devices it is about, and its acceptance given or taken back. */
+    private FlowPane where(Finding finding, String place, Optional<Acceptance> acceptance) {
         FlowPane where = new FlowPane(4, 4);
         for (String tag : finding.where()) {
             ActionButton button = new ActionButton(
                     "finding-" + finding.code() + "-" + tag,
                     tag,
                     "Shows " + tag + " on the drawing",
-                    () -> goTo.accept(tag));
+                    () -> actions.goTo(tag));
             button.getStyleClass().add("latch");
             where.getChildren().add(button);
         }
-        Optional<Acceptance> acceptance = accepting.of(finding);
-        String place = finding.code() + "-" + String.join("-", finding.where());
         where.getChildren()
                 .add(
                         acceptance.isPresent()
@@ -148,19 +134,12 @@ public final class FindingsView extends VBox {
                                         "Accept\u2026",
                                         "Keeps it in the record with a remark and your name",
                                         () -> accepting.accept(finding)));
-        VBox entry = new VBox(2, word, text, reason);
-        Optional.ofNullable(model.repairsProperty().get().get(finding))
-                .ifPresent(repair -> entry.getChildren().add(repair(place, repair)));
-        acceptance.ifPresent(by -> entry.getChildren().add(wrapped(words(by), "finding-text")));
-        entry.getChildren().add(where);
-        entry.getStyleClass().add("finding");
-        entry.setAccessibleText(severity + ": " + finding.text() + " " + finding.reason());
-        return entry;
+        return where;
     }
 
     private VBox repair(String place, Repair repair) {
         ActionButton button = new ActionButton(
-                "repair-" + place, "Repair", repair.words() + " Can be undone.", () -> mend.accept(repair.sheet()));
+                "repair-" + place, "Repair", repair.words() + " Can be undone.", () -> actions.mend(repair.sheet()));
         return new VBox(2, wrapped(repair.words(), "finding-reason"), button);
     }
 

@@ -10,8 +10,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -29,9 +27,9 @@ import parable.files.UnknownFields;
 /** The open job and its file. What fails leaves the open job as it is and says why. */
 public final class JobModel {
 
+    private final ReadOnlyObjectWrapper<OpenJob> open;
     private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
-    private Optional<Path> file = Optional.empty();
     private Optional<Path> origin = Optional.empty();
 
     private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
@@ -41,8 +39,6 @@ public final class JobModel {
     private final ReadOnlyObjectWrapper<Optional<Conflict>> conflict = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Deque<Job> past = new ArrayDeque<>();
     private final Deque<Job> future = new ArrayDeque<>();
-    private final ReadOnlyIntegerWrapper opened = new ReadOnlyIntegerWrapper();
-    private final ReadOnlyIntegerWrapper shown = new ReadOnlyIntegerWrapper();
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper();
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper();
 
@@ -52,12 +48,19 @@ public final class JobModel {
      * @param origin the file it was copied from, beside which its recipes lie; empty if there is none
      */
     public JobModel(Job job, Optional<Path> origin) {
+        open = new ReadOnlyObjectWrapper<>(new OpenJob(job, Optional.empty(), 0));
+        open.addListener((any, before, now) -> this.job.set(now.job()));
         this.job.set(job);
         this.saved = Optional.of(job);
         this.origin = origin;
     }
 
-    /** The open job. */
+    /** The open job with its file, and which of the jobs opened here it is. */
+    public ReadOnlyObjectProperty<OpenJob> openProperty() {
+        return open.getReadOnlyProperty();
+    }
+
+    /** The open job by itself; it is set before any other listener of {@link #openProperty()} is told. */
     public ReadOnlyObjectProperty<Job> jobProperty() {
         return job.getReadOnlyProperty();
     }
@@ -70,18 +73,15 @@ public final class JobModel {
     /** Goes on with work that another window left behind unsaved. */
     public void recover(Journal.Work left) {
         claim(left.file());
-        file = left.file();
         known = left.known();
         origin = Optional.empty();
-        begin(left.job());
-        saved = Optional.empty();
-        show(left.job());
+        begin(left.job(), left.file(), Optional.empty());
         message.set("Recovered. Save it to keep it.");
     }
 
     /** The open job as it is to be kept while it is not saved. */
     public Journal.Work work() {
-        return new Journal.Work(job.get(), file, known);
+        return new Journal.Work(job.get(), file(), known);
     }
 
     /** Gives the file back, so that another window may save it. */
@@ -142,23 +142,12 @@ public final class JobModel {
         conflict.set(Optional.empty());
     }
 
-    private void begin(Job first) {
+    /** Another job is open from now on. */
+    private void begin(Job first, Optional<Path> from, Optional<Job> asSaved) {
         past.clear();
         future.clear();
-        saved = Optional.of(first);
-        opened.set(opened.get() + 1);
-        show(first);
-        shown.set(opened.get());
-    }
-
-    /** What {@link #openedProperty()} counts, once the job that was opened is the open one; it may equal the one before. */
-    public ReadOnlyIntegerProperty shownProperty() {
-        return shown.getReadOnlyProperty();
-    }
-
-    /** Counts the jobs that were opened; it stays as it is when the open job is edited. */
-    public ReadOnlyIntegerProperty openedProperty() {
-        return opened.getReadOnlyProperty();
+        saved = asSaved;
+        show(new OpenJob(first, from, open.get().generation() + 1));
     }
 
     /** Whether there is an edit that can be undone. */
@@ -206,9 +195,13 @@ public final class JobModel {
         }
     }
 
-    private void show(Job shown) {
-        unsaved.set(!saved.equals(Optional.of(shown)));
-        job.set(shown);
+    private void show(Job edited) {
+        show(open.get().with(edited));
+    }
+
+    private void show(OpenJob shown) {
+        unsaved.set(!saved.equals(Optional.of(shown.job())));
+        open.set(shown);
         undoable.set(!past.isEmpty());
         redoable.set(!future.isEmpty());
     }
@@ -220,12 +213,12 @@ public final class JobModel {
 
     /** The file the job is saved to, empty if it has none yet. */
     public Optional<Path> file() {
-        return file;
+        return open.get().file();
     }
 
     /** The file the job came from, saved or not. */
     public Optional<Path> origin() {
-        return file.or(() -> origin);
+        return file().or(() -> origin);
     }
 
     /** Puts the message away. */
@@ -248,11 +241,10 @@ public final class JobModel {
 
     /** Opens a job as it was read from a file. */
     public void open(Path from, JobFile.Opened read) {
-        file = Optional.of(from);
         known = Optional.of(read.fingerprint());
         origin = Optional.empty();
         claim(Optional.of(from));
-        begin(read.job());
+        begin(read.job(), Optional.of(from), Optional.of(read.job()));
         message.set(Stream.concat(claimed(from).stream(), UnknownFields.told(read.job()).stream())
                 .collect(Collectors.joining(" ")));
     }
@@ -280,9 +272,10 @@ public final class JobModel {
     }
 
     private boolean isOwn(Path to) throws IOException {
-        return file.isPresent()
-                && (file.get().equals(to)
-                        || Files.exists(to) && Files.exists(file.get()) && Files.isSameFile(file.get(), to));
+        Optional<Path> own = file();
+        return own.isPresent()
+                && (own.get().equals(to)
+                        || Files.exists(to) && Files.exists(own.get()) && Files.isSameFile(own.get(), to));
     }
 
     private boolean saveOwn(Path to) throws IOException {
@@ -346,9 +339,8 @@ public final class JobModel {
 
     private void write(Path to) throws IOException {
         known = Optional.of(JobFile.save(job.get(), to));
-        file = Optional.of(to);
         saved = Optional.of(job.get());
-        unsaved.set(false);
+        show(open.get().in(to));
         message.set("Saved as " + to.getFileName() + ".");
     }
 }

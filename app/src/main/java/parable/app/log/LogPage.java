@@ -54,9 +54,33 @@ public final class LogPage {
     /** The page of one sheet. */
     public LogPage(LogModel model, Person person) {
         this.model = model;
+        trend = overTime();
+        centre.setOrientation(Orientation.VERTICAL);
+        centre.getItems().setAll(listed(), trend);
+        centre.setDividerPositions(0.55);
+        chooseKind();
+        askForEntry(person);
+        showState();
+        beside = new VBox(8, heading(), kind, text, readings, by, new HBox(8, enterIt(), correct), state, rule());
+        beside.getStyleClass().add("findings");
+        model.logbookProperty().addListener((any, before, now) -> show());
+        show();
+    }
+
+    /** The entries, with what is searched in them and the selected one in full. */
+    private VBox listed() {
         search.setId("log-search");
         search.setPromptText("search: words, names, dates, a circuit");
         search.textProperty().addListener((any, before, now) -> showEntries());
+        fillEntries();
+        whole.setWrapText(true);
+        VBox.setVgrow(entries, Priority.ALWAYS);
+        VBox list = new VBox(6, search, entries, whole);
+        list.getStyleClass().add("log-list");
+        return list;
+    }
+
+    private void fillEntries() {
         entries.setId("log-entries");
         entries.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
         entries.getColumns()
@@ -77,23 +101,23 @@ public final class LogPage {
             correct.setDisable(now == null);
             showSigned(Optional.ofNullable(now).filter(entry -> !entry.signed().isEmpty()));
         });
-        whole.setWrapText(true);
+    }
+
+    /** A reading over time. */
+    private VBox overTime() {
         reading.setId("log-reading");
         reading.setOnAction(event -> showTrend());
         plot.setId("log-plot");
         plot.setAnimated(false);
         plot.setLegendVisible(false);
-        VBox.setVgrow(entries, Priority.ALWAYS);
         VBox.setVgrow(plot, Priority.ALWAYS);
-        VBox list = new VBox(6, search, entries, whole);
-        list.getStyleClass().add("log-list");
         HBox over = new HBox(8, new Label("A reading over time (entries with a number)"), reading);
-        trend = new VBox(4, over, plot);
-        trend.getStyleClass().add("log-list");
-        centre.setOrientation(Orientation.VERTICAL);
-        centre.getItems().setAll(list, trend);
-        centre.setDividerPositions(0.55);
+        VBox box = new VBox(4, over, plot);
+        box.getStyleClass().add("log-list");
+        return box;
+    }
 
+    private void chooseKind() {
         for (LogEntry.Kind one : LogEntry.Kind.values()) {
             if (one.isByHand()) {
                 kind.getItems().add(one.words());
@@ -101,6 +125,9 @@ public final class LogPage {
         }
         kind.setId("log-kind");
         kind.setValue(LogEntry.Kind.REMARK.words());
+    }
+
+    private void askForEntry(Person person) {
         text.setId("log-text");
         text.setPromptText("what was found, done, changed");
         text.setWrapText(true);
@@ -110,29 +137,40 @@ public final class LogPage {
         by.setId("log-by");
         by.setPromptText("your name");
         by.textProperty().bindBidirectional(person.nameProperty());
-        Button enter = new Button("Enter it");
-        enter.setId("log-enter");
-        enter.setOnAction(event -> enter(LogEntry.Kind.ofWords(kind.getValue()), 0));
         correct.setId("log-correct");
         correct.setDisable(true);
         correct.setOnAction(event -> enter(
                 LogEntry.Kind.CORRECTION,
                 entries.getSelectionModel().getSelectedItem().number()));
+    }
+
+    private Button enterIt() {
+        Button enter = new Button("Enter it");
+        enter.setId("log-enter");
+        enter.setOnAction(event -> enter(LogEntry.Kind.ofWords(kind.getValue()), 0));
+        return enter;
+    }
+
+    private void showState() {
         state.setId("log-state");
         state.setWrapText(true);
         state.setMinHeight(Region.USE_PREF_SIZE);
         state.getStyleClass().add("finding-text");
         state.textProperty().bind(model.stateProperty());
+    }
+
+    private static Label heading() {
         Label heading = new Label("New entry");
         heading.getStyleClass().add("plate-name");
+        return heading;
+    }
+
+    private static Label rule() {
         Label rule =
                 new Label("Nothing is changed or taken out again. What was wrong is corrected by a further entry.");
         rule.setWrapText(true);
         rule.getStyleClass().add("finding-reason");
-        beside = new VBox(8, heading, kind, text, readings, by, new HBox(8, enter, correct), state, rule);
-        beside.getStyleClass().add("findings");
-        model.logbookProperty().addListener((any, before, now) -> show());
-        show();
+        return rule;
     }
 
     private static TableColumn<LogEntry, String> column(String words, double width, Function<LogEntry, String> text) {

@@ -6,8 +6,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -16,144 +14,102 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import parable.app.job.FilePrompt;
+import parable.app.job.JobModel;
 import parable.app.job.Latest;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
-import parable.files.CablesCsv;
 import parable.files.FileFailure;
-import parable.files.IoCsv;
 import parable.files.JobFile;
 import parable.files.JobPack;
-import parable.files.LabelsCsv;
 import parable.files.LogbookCsv;
 import parable.files.LogbookPdf;
-import parable.files.PartsCsv;
 import parable.files.PdfFile;
 import parable.files.PlainFile;
 import parable.files.PlcOpenException;
 import parable.files.PlcOpenXml;
-import parable.files.SvgFile;
-import parable.files.TerminalsCsv;
-import parable.files.TestsCsv;
+import parable.files.SheetExport;
 import parable.files.WholeFile;
-import parable.files.WiresCsv;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
 import parable.parts.Assembly;
 import parable.parts.PartException;
-import parable.plc.IoList;
-import parable.plc.IoPoint;
 import parable.program.Program;
 import parable.program.ProgramException;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
-import parable.testsheet.TestSheet;
-import parable.testsheet.TestStep;
-import parable.wiring.Cable;
-import parable.wiring.Cables;
-import parable.wiring.Label;
-import parable.wiring.Labels;
-import parable.wiring.PartsList;
-import parable.wiring.TerminalPlan;
-import parable.wiring.WireList;
 
 /** Drawings, programs and lists as files, drawings on the printer too. */
 public final class PaperMenu extends MenuButton {
 
     private final Latest packing = new Latest("job pack");
-    private final Supplier<Job> job;
-    private final Supplier<String> shown;
+    private final JobModel jobs;
     private final FilePrompt prompt;
-    private final Consumer<String> tell;
-    private final Consumer<Sheet> edit;
-    private final Supplier<Logbook> logbook;
+    private final Window window;
 
-    /**
-     * The menu.
-     *
-     * @param shown the name of the sheet that is shown
-     * @param tell takes what became of it
-     * @param edit takes the sheet with another program
-     * @param logbook gives the logbook of the job
-     * @param title shows the page of the title block
-     */
-    public PaperMenu(
-            Supplier<Job> job,
-            Supplier<String> shown,
-            FilePrompt prompt,
-            Consumer<String> tell,
-            Consumer<Sheet> edit,
-            Supplier<Logbook> logbook,
-            Runnable title) {
+    /** What the menu asks of the window. */
+    public interface Window {
+        /** The name of the sheet that is shown. */
+        String shown();
+
+        /** Tells what became of something. */
+        void tell(String words);
+
+        /** The logbook of the job. */
+        Logbook logbook();
+
+        /** Shows the page of the title block. */
+        void showTitle();
+    }
+
+    /** The menu. */
+    public PaperMenu(JobModel jobs, FilePrompt prompt, Window window) {
         super("Paper");
-        this.edit = edit;
-        this.logbook = logbook;
-        this.job = job;
-        this.shown = shown;
+        this.jobs = jobs;
         this.prompt = prompt;
-        this.tell = tell;
+        this.window = window;
         setId("paper-menu");
-        MenuItem print = item("paper-print", "Print this drawing\u2026", this::print);
-        print.setAccelerator(new KeyCodeCombination(KeyCode.P, KeyCombination.SHORTCUT_DOWN));
-        MenuItem all = item(
-                "paper-pdf",
-                "All drawings as PDF\u2026",
-                () -> pdf(job.get().sheets(), job.get().name()));
-        all.setAccelerator(new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN));
+        getItems().addAll(ofJob());
+        getItems().add(new SeparatorMenuItem());
         getItems()
                 .addAll(
-                        item("paper-pack", "Job pack as PDF\u2026", this::pack),
-                        all,
-                        item(
-                                "paper-sheet-pdf",
-                                "This drawing as PDF\u2026",
-                                () -> pdf(List.of(sheet()), sheet().name())),
-                        item("paper-svg", "This drawing as SVG\u2026", this::svg),
-                        item("paper-places", "Its places as SVG\u2026", this::places),
-                        print,
-                        item("paper-title", "Title block of all pages\u2026", title),
+                        export("paper-plcopen", SheetExport.PLCOPEN),
+                        export("paper-st", SheetExport.ST),
+                        export("paper-io", SheetExport.IO_CSV),
                         new SeparatorMenuItem(),
-                        item(
-                                "paper-plcopen",
-                                "Its program as PLCopen XML\u2026",
-                                () -> program(".xml", PlcOpenXml::write)),
-                        item(
-                                "paper-st",
-                                "Its program as Structured Text\u2026",
-                                () -> program(".st", StructuredText::write)),
-                        item("paper-io", "Its inputs and outputs as CSV\u2026", this::inputsAndOutputs),
-                        new SeparatorMenuItem(),
-                        item(
-                                "paper-wires",
-                                "Its wires as CSV\u2026",
-                                () -> table("wires", () -> WiresCsv.text(wires(), sheet().fieldwork()))),
-                        item(
-                                "paper-terminals",
-                                "Its terminal strip as CSV\u2026",
-                                () -> table("terminals", () -> TerminalsCsv.text(strip()))),
-                        item(
-                                "paper-cables",
-                                "Its cables as CSV\u2026",
-                                () -> table("cables", () -> CablesCsv.text(cables()))),
-                        item(
-                                "paper-parts",
-                                "Its parts as CSV\u2026",
-                                () -> table("parts", () -> PartsCsv.text(PartsList.of(assembly())))),
-                        item(
-                                "paper-tests",
-                                "Its test sheet as CSV\u2026",
-                                () -> table("tests", () -> TestsCsv.text(tests(), sheet()))),
-                        item(
-                                "paper-record",
-                                "Its record as CSV\u2026",
-                                () -> table("record", () -> LogbookCsv.text(entries()))),
+                        export("paper-wires", SheetExport.WIRES_CSV),
+                        export("paper-terminals", SheetExport.TERMINALS_CSV),
+                        export("paper-cables", SheetExport.CABLES_CSV),
+                        export("paper-parts", SheetExport.PARTS_CSV),
+                        export("paper-tests", SheetExport.TESTS_CSV),
+                        item("paper-record", "Its record as CSV\u2026", this::recordTable),
                         item("paper-record-pdf", "Its record as PDF\u2026", this::record),
-                        item(
-                                "paper-labels",
-                                "Its labels as CSV\u2026",
-                                () -> table("labels", () -> LabelsCsv.text(labels()))),
+                        export("paper-labels", SheetExport.LABELS_CSV),
                         new SeparatorMenuItem(),
                         item("paper-import", "Import a program\u2026", this::importProgram));
+    }
+
+    /** Drawings of the job and of the sheet that is shown. */
+    private List<MenuItem> ofJob() {
+        MenuItem print = item("paper-print", "Print this drawing\u2026", this::print);
+        print.setAccelerator(new KeyCodeCombination(KeyCode.P, KeyCombination.SHORTCUT_DOWN));
+        MenuItem all = item("paper-pdf", "All drawings as PDF\u2026", () -> pdf(job().sheets(), job().name()));
+        all.setAccelerator(new KeyCodeCombination(KeyCode.E, KeyCombination.SHORTCUT_DOWN));
+        return List.of(
+                item("paper-pack", "Job pack as PDF\u2026", this::pack),
+                all,
+                item("paper-sheet-pdf", "This drawing as PDF\u2026", () -> pdf(List.of(sheet()), sheet().name())),
+                export("paper-svg", SheetExport.SVG),
+                export("paper-places", SheetExport.PLACES_SVG),
+                print,
+                item("paper-title", "Title block of all pages\u2026", window::showTitle));
+    }
+
+    private MenuItem export(String id, SheetExport export) {
+        return item(id, export.words() + "\u2026", () -> write(export));
+    }
+
+    private Job job() {
+        return jobs.jobProperty().get();
     }
 
     private static MenuItem item(String id, String words, Runnable action) {
@@ -164,7 +120,7 @@ public final class PaperMenu extends MenuButton {
     }
 
     private Sheet sheet() {
-        return job.get().sheet(shown.get()).orElseThrow();
+        return job().sheet(window.shown()).orElseThrow();
     }
 
     private Assembly assembly() {
@@ -176,79 +132,43 @@ public final class PaperMenu extends MenuButton {
     }
 
     private void pdf(List<Sheet> sheets, String name) {
-        write(name, ".pdf", () -> PdfFile.of(job.get(), sheets));
+        write(name, ".pdf", () -> PdfFile.of(job(), sheets));
     }
 
     /** All of the job on paper. It takes some seconds, beside the window. */
     private void pack() {
-        Job whole = job.get();
+        Job whole = job();
         String suggested = whole.name().toLowerCase(Locale.ROOT).replace(' ', '-') + "-pack.pdf";
         prompt.toWrite("Write to", suggested).ifPresent(to -> {
-            tell.accept("The job pack is being made\u2026");
+            window.tell("The job pack is being made\u2026");
             packing.ask(() -> JobPack.of(whole, whole.sheets(), JobPack.STATES), bytes -> write(to, bytes));
         });
     }
 
-    private void svg() {
-        String title = job.get().name() + ", " + sheet().name();
-        write(sheet().name(), ".svg", () -> SvgFile.text(assembly(), job.get().practice(), title)
-                .getBytes(StandardCharsets.UTF_8));
-    }
-
-    private void places() {
-        String title = job.get().name() + ", " + sheet().name() + ", places";
-        write(sheet().name() + " places", ".svg", () -> SvgFile.places(assembly(), title)
-                .getBytes(StandardCharsets.UTF_8));
-    }
-
     private List<LogEntry> entries() {
-        return logbook.get().find(sheet().name(), "");
+        return window.logbook().find(sheet().name(), "");
     }
 
     private void record() {
-        String state = logbook.get().state(job.get().logbook());
-        write(sheet().name() + " record", ".pdf", () -> LogbookPdf.of(job.get(), sheet().name(), entries(), state));
+        String state = window.logbook().state(job().logbook());
+        write(sheet().name() + " record", ".pdf", () -> LogbookPdf.of(job(), sheet().name(), entries(), state));
     }
 
-    private void table(String what, Supplier<String> text) {
-        write(sheet().name() + " " + what, ".csv", () -> text.get().getBytes(StandardCharsets.UTF_8));
+    private void recordTable() {
+        write(sheet().name() + " record", ".csv", () -> LogbookCsv.text(entries())
+                .getBytes(StandardCharsets.UTF_8));
     }
 
-    private WireList wires() {
-        return WireList.of(assembly(), job.get().practice());
+    private void write(SheetExport export) {
+        export.lack(assembly()).ifPresentOrElse(window::tell, () -> prompt.toWrite("Write to", export.fileName(sheet()))
+                .ifPresent(to -> write(to, bytes(export))));
     }
 
-    private List<TestStep> tests() {
-        return TestSheet.of(assembly(), job.get().practice());
-    }
-
-    private List<TerminalPlan.Line> strip() {
-        return TerminalPlan.of(assembly(), job.get().practice());
-    }
-
-    private List<Cable> cables() {
-        return Cables.of(assembly(), job.get().practice());
-    }
-
-    private List<Label> labels() {
-        return Labels.of(assembly(), job.get().practice());
-    }
-
-    private void program(String ending, Function<Program, String> text) {
-        Optional<Program> program = sheet().program();
-        if (program.isEmpty()) {
-            tell.accept("This sheet has no program.");
-        } else {
-            write(sheet().name(), ending, () -> text.apply(program.get()).getBytes(StandardCharsets.UTF_8));
-        }
-    }
-
-    private void inputsAndOutputs() {
-        List<IoPoint> points = IoList.of(assembly());
-        if (points.isEmpty()) {
-            tell.accept("This sheet has no controller.");
-        } else {
-            write(sheet().name(), ".csv", () -> IoCsv.text(points).getBytes(StandardCharsets.UTF_8));
+    private byte[] bytes(SheetExport export) {
+        try {
+            return export.bytes(job(), sheet()).orElseThrow();
+        } catch (PartException impossible) {
+            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }
     }
 
@@ -258,13 +178,13 @@ public final class PaperMenu extends MenuButton {
             try {
                 String text = PlainFile.text(from);
                 Program read = text.stripLeading().startsWith("<") ? PlcOpenXml.read(text) : StructuredText.read(text);
-                edit.accept(sheet().withProgram(Optional.of(read)));
-                tell.accept("The program of " + from.getFileName()
+                jobs.edit(sheet().withProgram(Optional.of(read)));
+                window.tell("The program of " + from.getFileName()
                         + " has taken the place of the one before; Ctrl+Z takes it back.");
             } catch (IOException unreadable) {
-                tell.accept("Cannot read " + from.getFileName() + ": " + FileFailure.words(unreadable) + ".");
+                window.tell("Cannot read " + from.getFileName() + ": " + FileFailure.words(unreadable) + ".");
             } catch (PlcOpenException | StructuredTextException | ProgramException refused) {
-                tell.accept(from.getFileName() + ": " + refused.getMessage() + ".");
+                window.tell(from.getFileName() + ": " + refused.getMessage() + ".");
             }
         });
     }
@@ -276,19 +196,19 @@ public final class PaperMenu extends MenuButton {
 
     private void write(Path to, byte[] bytes) {
         if (JobFile.isNameOfJob(to)) {
-            tell.accept(
+            window.tell(
                     to.getFileName() + " is the name of a job or a logbook. Nothing is written: choose another name.");
             return;
         }
         try {
             WholeFile.write(to, bytes);
-            tell.accept("Written to " + to.getFileName() + ".");
+            window.tell("Written to " + to.getFileName() + ".");
         } catch (IOException unwritable) {
-            tell.accept("Cannot write to " + to + ": " + FileFailure.words(unwritable) + ".");
+            window.tell("Cannot write to " + to + ": " + FileFailure.words(unwritable) + ".");
         }
     }
 
     private void print() {
-        tell.accept(Printout.of(assembly(), job.get().practice(), getScene().getWindow()));
+        window.tell(Printout.of(assembly(), job().practice(), getScene().getWindow()));
     }
 }

@@ -51,6 +51,14 @@ public final class TitleView extends BorderPane {
                 leave.run();
             }
         });
+        VBox content = content();
+        setCenter(content);
+        BorderPane.setAlignment(content, Pos.TOP_LEFT);
+        followJobWhileShown();
+        show();
+    }
+
+    private VBox content() {
         GridPane grid = new GridPane();
         grid.setVgap(10);
         grid.getColumnConstraints().addAll(new ColumnConstraints(NAMES), new ColumnConstraints(ENTRIES));
@@ -67,8 +75,10 @@ public final class TitleView extends BorderPane {
         VBox content = new VBox(16, grid, words);
         content.setPadding(new Insets(14, 0, 0, 0));
         content.setMaxWidth(900);
-        setCenter(content);
-        BorderPane.setAlignment(content, Pos.TOP_LEFT);
+        return content;
+    }
+
+    private void followJobWhileShown() {
         ChangeListener<Job> changed = (any, before, job) -> show();
         sceneProperty().addListener((any, before, scene) -> {
             if (scene == null) {
@@ -78,7 +88,6 @@ public final class TitleView extends BorderPane {
                 Platform.runLater(entries.get(0)::requestFocus);
             }
         });
-        show();
     }
 
     private void entry(GridPane grid, String id, String name, Function<TitleBlock, String> now) {

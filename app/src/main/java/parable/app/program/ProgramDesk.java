@@ -30,6 +30,21 @@ final class ProgramDesk extends VBox {
         super(4);
         this.model = model;
         getStyleClass().add("desk");
+        writeLine();
+        selected.getStyleClass().add("plate-name");
+        preview.setId("program-preview");
+        preview.setWrapText(true);
+        preview.getStyleClass().add("preview");
+        getChildren().addAll(selected, actions(), line, preview);
+        model.lineProperty().addListener((any, before, now) -> show());
+        model.selectedProperty().addListener((any, before, now) -> show());
+        model.troubleProperty().addListener((any, before, now) -> show());
+        jobs.jobProperty().addListener((any, before, now) -> show());
+        show();
+    }
+
+    /** What is done with the line, and with what is selected. */
+    private FlowPane actions() {
         FlowPane actions = new FlowPane(4, 4);
         ToggleGroup group = new ToggleGroup();
         int key = 1;
@@ -51,6 +66,10 @@ final class ProgramDesk extends VBox {
                         action("program-invert", "Open \u2194 closed  Ctrl+6", model::invert),
                         action("program-up", "Network up  Ctrl+Up", () -> model.move(-1)),
                         action("program-down", "down  Ctrl+Down", () -> model.move(1)));
+        return actions;
+    }
+
+    private void writeLine() {
         line.setId("program-line");
         line.setAccessibleText("The statement, contact or variable to be typed");
         line.textProperty().bindBidirectional(model.lineProperty());
@@ -60,16 +79,6 @@ final class ProgramDesk extends VBox {
                 event.consume();
             }
         });
-        selected.getStyleClass().add("plate-name");
-        preview.setId("program-preview");
-        preview.setWrapText(true);
-        preview.getStyleClass().add("preview");
-        getChildren().addAll(selected, actions, line, preview);
-        model.lineProperty().addListener((any, before, now) -> show());
-        model.selectedProperty().addListener((any, before, now) -> show());
-        model.troubleProperty().addListener((any, before, now) -> show());
-        jobs.jobProperty().addListener((any, before, now) -> show());
-        show();
     }
 
     private static Button action(String id, String words, Runnable action) {

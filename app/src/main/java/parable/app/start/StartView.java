@@ -63,6 +63,23 @@ public final class StartView extends BorderPane {
         setTop(heading);
         questions.setHgap(12);
         questions.setVgap(2);
+        ask();
+        draw.setId("start-draw");
+        draw.setDefaultButton(true);
+        draw.setOnAction(event -> done.accept(start));
+        trouble.setId("start-trouble");
+        trouble.setWrapText(true);
+        HBox buttons = new HBox(10, draw, leave(cancel));
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        setLeft(new VBox(12, questions, trouble, buttons));
+        setCenter(why());
+        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        start.wishProperty().addListener((any, before, wish) -> show());
+        show();
+    }
+
+    /** All questions, one below the other. */
+    private void ask() {
         TextField first = text(0, "Name of the sheet", "start-name", "New starter", start::name);
         sceneProperty()
                 .addListener((any, before, scene) -> Platform.runLater(() -> {
@@ -76,49 +93,57 @@ public final class StartView extends BorderPane {
                 "start-power",
                 start.wishProperty().get().motor().power(),
                 start::power);
-        ChoiceBox<Integer> stations = new ChoiceBox<>();
-        stations.setId("start-stations");
-        stations.getItems().addAll(1, 2, 3, 4);
-        stations.setValue(1);
-        stations.setOnAction(event -> start.stations(stations.getValue()));
-        supply.setId("start-supply");
-        supply.setPrefWidth(SUPPLY);
-        supply.setConverter(words());
-        supply.setOnAction(event -> say(() -> start.supply(supply.getValue())));
-        row(3, "What feeds it?", supply);
-        ChoiceBox<Practice> practice = new ChoiceBox<>();
-        practice.setId("start-practice");
-        practice.getItems().setAll(Practice.values());
-        practice.setConverter(written(Practice::words));
-        practice.setValue(start.wishProperty().get().practice());
-        practice.setOnAction(event -> start.practice(practice.getValue()));
-        row(4, "Symbols and tags of the job", practice);
-        row(5, "Started and stopped from how many places?", stations);
+        row(3, "What feeds it?", supply());
+        row(4, "Symbols and tags of the job", practice());
+        row(5, "Started and stopped from how many places?", stations());
         row(6, "Which lamps are on the door?", lamps());
         int row = 7;
         for (Question question : Question.all()) {
             row(row, question.words(), answers(question));
             row++;
         }
-        draw.setId("start-draw");
-        draw.setDefaultButton(true);
-        draw.setOnAction(event -> done.accept(start));
+    }
+
+    private Node stations() {
+        ChoiceBox<Integer> stations = new ChoiceBox<>();
+        stations.setId("start-stations");
+        stations.getItems().addAll(1, 2, 3, 4);
+        stations.setValue(1);
+        stations.setOnAction(event -> start.stations(stations.getValue()));
+        return stations;
+    }
+
+    private Node supply() {
+        supply.setId("start-supply");
+        supply.setPrefWidth(SUPPLY);
+        supply.setConverter(words());
+        supply.setOnAction(event -> say(() -> start.supply(supply.getValue())));
+        return supply;
+    }
+
+    private Node practice() {
+        ChoiceBox<Practice> practice = new ChoiceBox<>();
+        practice.setId("start-practice");
+        practice.getItems().setAll(Practice.values());
+        practice.setConverter(written(Practice::words));
+        practice.setValue(start.wishProperty().get().practice());
+        practice.setOnAction(event -> start.practice(practice.getValue()));
+        return practice;
+    }
+
+    private static Button leave(Runnable cancel) {
         Button leave = new Button("Back without drawing  Esc");
         leave.setId("start-cancel");
         leave.setCancelButton(true);
         leave.setOnAction(event -> cancel.run());
-        trouble.setId("start-trouble");
-        trouble.setWrapText(true);
-        HBox buttons = new HBox(10, draw, leave);
-        buttons.setAlignment(Pos.CENTER_LEFT);
-        setLeft(new VBox(12, questions, trouble, buttons));
+        return leave;
+    }
+
+    private Node why() {
         DirectScroll why = new DirectScroll(reasons);
         why.setFitToWidth(true);
         why.getStyleClass().add("start-reasons");
-        setCenter(why);
-        addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        start.wishProperty().addListener((any, before, wish) -> show());
-        show();
+        return why;
     }
 
     /** Enter draws wherever the focus is; Down opens the answers, where the toolkit would go on to the next question as well. */
@@ -180,7 +205,7 @@ public final class StartView extends BorderPane {
 
             @Override
             public T fromString(String typed) {
-                throw new UnsupportedOperationException("answers are chosen, not typed");
+                throw new IllegalStateException("answers are chosen, not typed");
             }
         };
     }

@@ -69,6 +69,19 @@ public final class TestingPage {
         this.model = model;
         this.person = person;
         this.signature = signature;
+        nameLabels();
+        askForReading();
+        askForName();
+        offerToSign(signed);
+        fillList();
+        beside = new VBox(
+                6, phase, words, expected, found, remark, buttons(), verdict, causes, list, progress, sign, lastSigned);
+        beside.getStyleClass().add("findings");
+        follow(jobs);
+        show();
+    }
+
+    private void nameLabels() {
         for (Label one : List.of(phase, words, expected, verdict, causes, progress, lastSigned)) {
             one.setWrapText(true);
             one.setMinHeight(Region.USE_PREF_SIZE);
@@ -80,24 +93,49 @@ public final class TestingPage {
         verdict.getStyleClass().add("finding-text");
         causes.setId("test-causes");
         phase.getStyleClass().add("finding-reason");
+    }
+
+    private void askForReading() {
         found.setId("test-found");
         found.setPromptText("what you found; nothing typed: as expected");
         found.setOnAction(event -> record());
         found.addEventFilter(KeyEvent.KEY_PRESSED, this::move);
+        HBox.setHgrow(found, Priority.ALWAYS);
         remark.setId("test-remark");
         remark.setPromptText("remark, needed if a failure is to stay");
         remark.setOnAction(event -> record());
+    }
+
+    private void askForName() {
         by.setId("test-by");
         by.setPromptText("your name");
         by.setPrefColumnCount(7);
         by.textProperty().bindBidirectional(person.nameProperty());
         by.setOnAction(event -> found.requestFocus());
-        Button write = new Button("Write it down  Enter");
-        write.setId("test-write");
-        write.setOnAction(event -> record());
-        Button forget = new Button("Take back");
-        forget.setId("test-forget");
-        forget.setOnAction(event -> model.forget());
+    }
+
+    private HBox buttons() {
+        Label whose = new Label("By");
+        whose.setMinWidth(Region.USE_PREF_SIZE);
+        HBox buttons = new HBox(
+                6,
+                button("test-write", "Write it down  Enter", this::record),
+                button("test-forget", "Take back", model::forget),
+                whose,
+                by);
+        buttons.setAlignment(Pos.CENTER_LEFT);
+        return buttons;
+    }
+
+    private static Button button(String id, String words, Runnable action) {
+        Button button = new Button(words);
+        button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    private void offerToSign(Signing signed) {
         sign.setId("test-sign");
         sign.setOnAction(event -> {
             signed.sign(summary(), model.worthFollowing(), model.toSign());
@@ -105,19 +143,18 @@ public final class TestingPage {
         });
         lastSigned.setId("test-signature");
         lastSigned.managedProperty().bind(lastSigned.textProperty().isNotEmpty());
+    }
+
+    private void fillList() {
         list.setId("test-steps");
         list.setFixedCellSize(ROW);
         list.setMinHeight(LIST);
         list.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
-        TableColumn<TestStep, String> number = column("", step -> Integer.toString(stepNumber(step)), 40);
-        TableColumn<TestStep, String> result =
-                column("Result", step -> model.verdict(step).words(), 96);
-        TableColumn<TestStep, String> what = new TableColumn<>("Read");
-        what.setSortable(false);
-        what.setCellValueFactory(
-                row -> new ReadOnlyStringWrapper(row.getValue().observation().words() + ", "
-                        + row.getValue().situation().words()));
-        list.getColumns().setAll(List.of(number, what, result));
+        list.getColumns()
+                .setAll(List.of(
+                        column("", step -> Integer.toString(stepNumber(step)), 40),
+                        whatIsRead(),
+                        column("Result", step -> model.verdict(step).words(), 96)));
         list.setPlaceholder(new Label("The steps are being worked out\u2026"));
         list.getSelectionModel().selectedIndexProperty().addListener((any, before, now) -> {
             if (now.intValue() >= 0
@@ -126,16 +163,18 @@ public final class TestingPage {
             }
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        HBox.setHgrow(found, Priority.ALWAYS);
-        write.setMinWidth(Region.USE_PREF_SIZE);
-        forget.setMinWidth(Region.USE_PREF_SIZE);
-        Label whose = new Label("By");
-        whose.setMinWidth(Region.USE_PREF_SIZE);
-        HBox buttons = new HBox(6, write, forget, whose, by);
-        buttons.setAlignment(Pos.CENTER_LEFT);
-        beside = new VBox(
-                6, phase, words, expected, found, remark, buttons, verdict, causes, list, progress, sign, lastSigned);
-        beside.getStyleClass().add("findings");
+    }
+
+    private static TableColumn<TestStep, String> whatIsRead() {
+        TableColumn<TestStep, String> what = new TableColumn<>("Read");
+        what.setSortable(false);
+        what.setCellValueFactory(
+                row -> new ReadOnlyStringWrapper(row.getValue().observation().words() + ", "
+                        + row.getValue().situation().words()));
+        return what;
+    }
+
+    private void follow(JobModel jobs) {
         model.stepsProperty().addListener((any, before, now) -> {
             list.setItems(FXCollections.observableArrayList(now));
             show();
@@ -148,7 +187,6 @@ public final class TestingPage {
                 showSignature();
             }
         });
-        show();
     }
 
     private int stepNumber(TestStep step) {

@@ -65,6 +65,21 @@ public final class WiringPage {
         places.getStyleClass().add("panel-places");
         below = new VBox(places, panel);
         below.getStyleClass().add("panel-view");
+        fillWires();
+        offerDone();
+        nameLabels();
+        tabs.setId("wire-lists");
+        tabs.setMinHeight(0);
+        VBox.setVgrow(tabs, Priority.ALWAYS);
+        beside = new VBox(6, sentence, details, new HBox(6, done, landing), strip, tabs, summary, caution());
+        beside.getStyleClass().add("findings");
+        model.listsProperty().addListener((any, before, now) -> showLists());
+        model.selectedProperty().addListener((any, before, now) -> showWire());
+        jobs.jobProperty().addListener((any, before, now) -> showTicks());
+        showLists();
+    }
+
+    private void fillWires() {
         wires.setId("wires");
         wires.setFixedCellSize(ROW);
         wires.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
@@ -82,11 +97,17 @@ public final class WiringPage {
             }
         });
         wires.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    }
+
+    private void offerDone() {
         done.setId("wire-done");
         done.setOnAction(event -> model.done());
         strip.setId("wire-strip");
         strip.setOnAction(
                 event -> model.wireBy(strip.isSelected() ? WiringMethod.TERMINAL_STRIP : WiringMethod.POINT_TO_POINT));
+    }
+
+    private void nameLabels() {
         for (Label one : List.of(summary, sentence, details)) {
             one.setWrapText(true);
             one.setMinHeight(Region.USE_PREF_SIZE);
@@ -94,19 +115,14 @@ public final class WiringPage {
         sentence.setId("wire-sentence");
         sentence.getStyleClass().add("finding-text");
         summary.setId("wire-summary");
+    }
+
+    private static Label caution() {
         Label caution =
                 new Label("Before you touch copper: isolate, lock out, tag out, prove dead. Local code decides.");
         caution.setWrapText(true);
         caution.getStyleClass().add("finding-reason");
-        tabs.setId("wire-lists");
-        tabs.setMinHeight(0);
-        VBox.setVgrow(tabs, Priority.ALWAYS);
-        beside = new VBox(6, sentence, details, new HBox(6, done, landing), strip, tabs, summary, caution);
-        beside.getStyleClass().add("findings");
-        model.listsProperty().addListener((any, before, now) -> showLists());
-        model.selectedProperty().addListener((any, before, now) -> showWire());
-        jobs.jobProperty().addListener((any, before, now) -> showTicks());
-        showLists();
+        return caution;
     }
 
     /** The places, to stand under the drawing. */

@@ -1,7 +1,7 @@
-package parable.app;
+package parable.app.job;
 
 /** What one does with a sheet, in the order one does it. */
-enum JobStep {
+public enum JobStep {
     DRAW("Draw Ctrl+D"),
     TRY("Try"),
     CHECK("Check Ctrl+K"),
@@ -17,12 +17,12 @@ enum JobStep {
     }
 
     /** Whether it belongs to the work at the panel, after the drawing. */
-    boolean isAtThePanel() {
+    public boolean isAtThePanel() {
         return compareTo(PROGRAM) > 0;
     }
 
     /** What stands on its button. */
-    String words() {
+    public String words() {
         return words;
     }
 }

@@ -1,0 +1,24 @@
+package parable.app;
+
+import javafx.scene.Node;
+import parable.circuit.Sheet;
+import parable.timing.Refutation;
+
+/** What a page of the window asks of the window. */
+interface WindowActions {
+
+    /** Tells why a device is on or off at the instant that is looked at. */
+    void why(String tag);
+
+    /** Shows on the bench of a sheet, by its name, how a claim fails. */
+    void replay(String sheet, Refutation refutation);
+
+    /** Takes a sheet that was made of another. */
+    void add(Sheet sheet);
+
+    /** Tells something at the top of the window. */
+    void tell(String words);
+
+    /** The view of what is found on the sheet that is shown. */
+    Node findings();
+}

@@ -1,0 +1,17 @@
+package parable.app;
+
+import parable.app.door.Placing;
+import parable.app.job.JobModel;
+import parable.app.job.Person;
+import parable.app.look.Look;
+
+/**
+ * What all sheets of a window have in common.
+ *
+ * @param jobs the open job
+ * @param person who works at the window
+ * @param look how the window is looked at
+ * @param placing mounts devices elsewhere
+ * @param window what the window does for its pages
+ */
+record Workplace(JobModel jobs, Person person, Look look, Placing placing, WindowActions window) {}

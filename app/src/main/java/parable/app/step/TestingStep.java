@@ -1,0 +1,118 @@
+package parable.app.step;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import parable.app.sheet.Marked;
+import parable.app.testing.TestingModel;
+import parable.app.testing.TestingPage;
+import parable.app.wiring.PanelView;
+import parable.app.wiring.WiringModel;
+import parable.circuit.Places;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.wiring.PanelLayout;
+
+/** Testing: the test sheet step by step, with the probes on the drawing and on the panel. */
+public final class TestingStep implements StepPage {
+
+    private static final double PROBES = 230;
+
+    private final Board board;
+    private final TestingModel testing;
+    private final TestingPage page;
+    private final WiringModel wiring;
+    private final PanelView probes;
+    private final Supplier<Assembly> assembly;
+    private final VBox tested = new VBox();
+
+    /**
+     * The step of a sheet.
+     *
+     * @param probes shows where on the panel the probes go
+     * @param assembly gives the sheet as it is
+     */
+    public TestingStep(
+            Board board,
+            TestingModel testing,
+            TestingPage page,
+            WiringModel wiring,
+            PanelView probes,
+            Supplier<Assembly> assembly) {
+        this.board = board;
+        this.testing = testing;
+        this.page = page;
+        this.wiring = wiring;
+        this.probes = probes;
+        this.assembly = assembly;
+        probes.setPrefHeight(PROBES);
+        probes.setMinHeight(PROBES);
+        testing.selectedProperty().addListener((any, before, now) -> pointProbes());
+        testing.stepsProperty().addListener((any, before, now) -> pointProbes());
+        testing.momentProperty().addListener((any, before, now) -> pointProbes());
+    }
+
+    @Override
+    public Node centre() {
+        board.clear();
+        board.lend(() -> tested.getChildren().clear());
+        wiring.look();
+        tested.getChildren().setAll(board.sheet(), probes, board.legend());
+        board.legend().hint("As it must be while this step is read; rings: the probes.");
+        board.sheet().operate();
+        pointProbes();
+        return tested;
+    }
+
+    /** Marks where the probes of the step in hand go, as long as it is what is shown. */
+    private void pointProbes() {
+        if (board.sheet().getParent() == tested) {
+            Marked probed = probed();
+            board.sheet().point(probed);
+            List<Terminal> ends = terminals(probed);
+            probes.setVisible(!ends.isEmpty());
+            probes.setManaged(!ends.isEmpty());
+            probes.point(ends);
+            board.sheet().showInstead(testing.momentProperty().get());
+        }
+    }
+
+    private Marked probed() {
+        return testing.step()
+                .map(step -> new Marked(TestingModel.wires(step), TestingModel.ends(step)))
+                .orElse(Marked.NOTHING);
+    }
+
+    /** Where a probe can be put: on the terminals themselves, and for a wire number on one of its terminals, on the back plate if it comes there. */
+    private List<Terminal> terminals(Marked probed) {
+        List<Terminal> ends = new ArrayList<>(probed.ends());
+        PanelLayout layout = PanelLayout.of(assembly.get());
+        assembly.get().nodes().all().stream()
+                .filter(node -> probed.wires().contains(node.number()))
+                .flatMap(node -> node.terminals().stream()
+                        .min(Comparator.comparing(
+                                end -> !layout.place(end.tag()).equals(Places.BACK_PLATE)))
+                        .stream())
+                .forEach(ends::add);
+        return ends;
+    }
+
+    @Override
+    public List<Node> beside() {
+        return List.of(page.beside());
+    }
+
+    @Override
+    public void takeKeyboard() {
+        page.takeKeyboard();
+    }
+
+    @Override
+    public boolean edited() {
+        testing.look();
+        return false;
+    }
+}
