@@ -49,7 +49,10 @@ public final class JobModel {
      */
     public JobModel(Job job, Optional<Path> origin) {
         open = new ReadOnlyObjectWrapper<>(new OpenJob(job, Optional.empty(), 0));
-        open.addListener((any, before, now) -> this.job.set(now.job()));
+        open.addListener((any, before, now) -> {
+            compare();
+            this.job.set(now.job());
+        });
         this.job.set(job);
         this.saved = Optional.of(job);
         this.origin = origin;
@@ -200,10 +203,15 @@ public final class JobModel {
     }
 
     private void show(OpenJob shown) {
-        unsaved.set(!saved.equals(Optional.of(shown.job())));
         open.set(shown);
+        compare();
         undoable.set(!past.isEmpty());
         redoable.set(!future.isEmpty());
+    }
+
+    /** Who listens to this learns from {@link #openProperty()} whether it is still the same job. */
+    private void compare() {
+        unsaved.set(!saved.equals(Optional.of(open.get().job())));
     }
 
     /** What to tell the user about the last opening or saving. */
