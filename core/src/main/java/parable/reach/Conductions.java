@@ -2,26 +2,24 @@ package parable.reach;
 
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntPredicate;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import parable.bench.Fault;
 import parable.bench.Faults;
 import parable.circuit.Terminal;
 import parable.network.Joining;
 import parable.network.Network;
-import parable.network.Potential;
 import parable.network.Solution;
 import parable.network.Supplies;
 import parable.network.WorstSag;
 import parable.parts.Assembly;
-import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Family;
-import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -31,7 +29,6 @@ import parable.parts.Part;
  */
 public final class Conductions {
 
-    private static final double WORKS = 0.3;
     private static final double LIT = 0.7;
 
     /** Voltages up to this one in V are not dangerous to touch (IEC 60364-4-41, alternating). */
@@ -40,20 +37,10 @@ public final class Conductions {
     /** A direct voltage of this much in V on a winding brakes. */
     public static final double BRAKES = 2;
 
-    private static final int PHASES = 3;
-    private static final double EVEN = 0.7;
-
-    /** Where the armature of a DC motor begins. */
-    private static final String ARMATURE = "A1";
-
-    /** Below this product of two voltages in V² there is no rotating field to speak of. */
-    private static final double LEAST_FIELD = 100;
-
     private final Network network;
     private final List<Part> parts;
-    private final int[] moving;
-    private final int[] motors;
-    private final int[] signals;
+    private final Numbered numbered;
+    private final MotorFeeds feeds;
     private final List<Fault> faults;
     private final Faults effects;
     private final Network wired;
@@ -72,20 +59,24 @@ public final class Conductions {
     private final Optional<ProgrammedParts> controller;
 
     /**
+     * The parts that have a number in the bits of a {@link Conduction}, by their positions among the sheet's; none is modified.
+     *
+     * @param moving those that move
+     * @param motors the motors
+     * @param signals lamps, horns and solenoids
+     */
+    record Numbered(int[] moving, int[] motors, int[] signals) {}
+
+    /**
      * Nothing asked yet.
      *
-     * @param moving the parts that move, by their positions among the sheet's
-     * @param motors the motors, likewise
-     * @param signals lamps, horns and solenoids, likewise
      * @param faults what is wrong with the panel
      * @param controller the sheet's controller, empty if it has none or no program
      * @param outages what may be taken away, number 1 first
      */
     Conductions(
             Assembly assembly,
-            int[] moving,
-            int[] motors,
-            int[] signals,
+            Numbered numbered,
             List<Fault> faults,
             Optional<ProgrammedParts> controller,
             List<Outages.Outage> outages) {
@@ -96,14 +87,13 @@ public final class Conductions {
         effects = new Faults(network);
         wired = network.with(WorstSag.beside(network, effects.defects(faults, 0)));
         parts = assembly.parts();
-        this.moving = moving;
-        this.motors = motors;
-        this.signals = signals;
+        this.numbered = numbered;
+        feeds = new MotorFeeds(network, parts);
         allSources.set(0, network.sourceCount());
         supplies = new Supplies(wired);
         joining = new Joining(
                 wired,
-                IntStream.of(motors)
+                IntStream.of(numbered.motors())
                         .mapToObj(parts::get)
                         .flatMap(motor -> motor.terminals().stream()
                                 .flatMap(marking -> network.node(new Terminal(motor.tag(), marking)).stream()))
@@ -171,66 +161,62 @@ public final class Conductions {
         BitSet on = (BitSet) allSources.clone();
         on.andNot(silent);
         Solution solution = solve(contacts, on);
-        long driven = 0;
-        long reversed = 0;
-        long uneven = 0;
-        long braked = 0;
-        long live = 0;
-        for (int m = 0; m < motors.length; m++) {
-            driven |= isDriven(solution, motors[m]) ? 1L << m : 0;
-            reversed |= isReversed(solution, motors[m]) ? 1L << m : 0;
-            live |= isLive(solution, motors[m]) ? 1L << m : 0;
-            braked |= isBraked(solution, motors[m]) ? 1L << m : 0;
-            uneven |= isUneven(solution, motors[m]) ? 1L << m : 0;
-        }
-        long lit = 0;
-        for (int s = 0; s < signals.length; s++) {
-            lit |= share(solution, signals[s], 0) >= LIT ? 1L << s : 0;
-        }
-        long pulls = 0;
-        long holds = 0;
-        long mayPull = 0;
-        long mayHold = 0;
-        for (int rank = 0; rank < moving.length && moving[rank] < parts.size(); rank++) {
-            Drive drive = parts.get(moving[rank]).drive();
-            if (drive instanceof Drive.ByTimer timer) {
-                drive = timer.coil();
-            }
-            if (drive instanceof Drive.ByCoil coil) {
-                double share = share(solution, moving[rank], coil.load());
-                pulls |= share >= coil.pulls().highest() ? 1L << rank : 0;
-                mayPull |= share >= coil.pulls().lowest() ? 1L << rank : 0;
-                holds |= share >= coil.drops().highest() ? 1L << rank : 0;
-                mayHold |= share >= coil.drops().lowest() ? 1L << rank : 0;
-            }
-        }
-        long reads = 0;
-        boolean scans = false;
-        if (controller.isPresent()) {
-            int part = controller.get().part();
-            Drive.ByProgram drive = controller.get().drive();
-            scans = share(solution, part, drive.supply()) >= drive.works();
-            for (int input = 0; input < drive.readings().size(); input++) {
-                boolean one = share(solution, part, drive.readings().get(input)) >= drive.reads();
-                reads |= one ? 1L << input : 0;
-            }
-        }
+        int[] motors = numbered.motors();
         return new Conduction(
                 !solution.shorts().isEmpty(),
-                driven,
-                reversed,
-                uneven,
-                live,
-                braked,
+                bits(motors, motor -> feeds.isDriven(solution, motor)),
+                bits(motors, motor -> feeds.isReversed(solution, motor)),
+                bits(motors, motor -> feeds.isUneven(solution, motor)),
+                bits(motors, motor -> feeds.isLive(solution, motor)),
+                bits(motors, motor -> feeds.isBraked(solution, motor)),
                 supplies.areSeveral() && supplies.joined(contacts).isPresent(),
-                pulls,
-                holds,
-                mayPull,
-                mayHold,
-                lit,
-                reads,
-                scans,
+                coils(solution, coil -> coil.pulls().highest()),
+                coils(solution, coil -> coil.drops().highest()),
+                coils(solution, coil -> coil.pulls().lowest()),
+                coils(solution, coil -> coil.drops().lowest()),
+                bits(numbered.signals(), signal -> share(solution, signal, 0) >= LIT),
+                reads(solution),
+                controller.filter(program -> scans(program, solution)).isPresent(),
                 0);
+    }
+
+    /** Bit n is set for the n-th of some parts if it is as asked. */
+    private static long bits(int[] parts, IntPredicate is) {
+        long bits = 0;
+        for (int n = 0; n < parts.length; n++) {
+            bits |= is.test(parts[n]) ? 1L << n : 0;
+        }
+        return bits;
+    }
+
+    /** Bit n is set if the coil of the moving part of number n has at least some share of its rated voltage. */
+    private long coils(Solution solution, ToDoubleFunction<Drive.ByCoil> least) {
+        return bits(
+                numbered.moving(),
+                part -> part < parts.size()
+                        && coil(parts.get(part))
+                                .filter(coil -> share(solution, part, coil.load()) >= least.applyAsDouble(coil))
+                                .isPresent());
+    }
+
+    private static Optional<Drive.ByCoil> coil(Part part) {
+        Drive drive = part.drive() instanceof Drive.ByTimer timer ? timer.coil() : part.drive();
+        return drive instanceof Drive.ByCoil coil ? Optional.of(coil) : Optional.empty();
+    }
+
+    private boolean scans(ProgrammedParts program, Solution solution) {
+        return share(solution, program.part(), program.drive().supply())
+                >= program.drive().works();
+    }
+
+    /** Bit n is set if input n of the controller is read as 1. */
+    private long reads(Solution solution) {
+        if (controller.isEmpty()) {
+            return 0;
+        }
+        Drive.ByProgram drive = controller.get().drive();
+        int[] inputs = drive.readings().stream().mapToInt(Integer::intValue).toArray();
+        return bits(inputs, load -> share(solution, controller.get().part(), load) >= drive.reads());
     }
 
     private Solution solve(BitSet contacts, BitSet on) {
@@ -249,77 +235,6 @@ public final class Conductions {
 
     private double share(Solution solution, int part, int load) {
         return solution.shareOfRated(network.load(part, load));
-    }
-
-    /** Whether a motor is fed on a winding; a brake's direct current does not drive, nor does the field of a DC motor by itself. */
-    private boolean isDriven(Solution solution, int motor) {
-        List<Load> loads = parts.get(motor).loads();
-        boolean directMotor = loads.stream().anyMatch(load -> load.rated().kind() == CurrentKind.DC);
-        for (int l = 0; l < loads.size(); l++) {
-            var voltage = solution.loadVoltage(network.load(motor, l));
-            double drives = directMotor ? voltage.rms() : voltage.alternating();
-            boolean turns = !directMotor || loads.get(l).from().equals(ARMATURE);
-            if (loads.get(l).role() == LoadRole.WINDING
-                    && turns
-                    && drives > WORKS * loads.get(l).rated().volts()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether the order of the phases at a three-phase motor is the reverse one, or one winding of another motor is exchanged against the others. */
-    private boolean isReversed(Solution solution, int motor) {
-        String tag = parts.get(motor).tag();
-        List<String> leads = parts.get(motor).lineLeads();
-        if (leads.isEmpty()) {
-            return product(solution, motor) < 0;
-        }
-        Potential first = potential(solution, tag, leads.get(1)).minus(potential(solution, tag, leads.get(0)));
-        Potential second = potential(solution, tag, leads.get(2)).minus(potential(solution, tag, leads.get(0)));
-        boolean field = first.alternating() * second.alternating() > LEAST_FIELD;
-        return field && first.real() * second.imaginary() - first.imaginary() * second.real() > 0;
-    }
-
-    /** What the voltages of a motor's windings make together: less than nothing if one of two is exchanged. */
-    private double product(Solution solution, int motor) {
-        List<Load> loads = parts.get(motor).loads();
-        if (loads.size() < 2) {
-            Potential only = solution.loadVoltage(network.load(motor, 0));
-            return loads.get(0).rated().kind() == CurrentKind.DC ? only.direct() : 0;
-        }
-        Potential one = solution.loadVoltage(network.load(motor, 0));
-        Potential other = solution.loadVoltage(network.load(motor, 1));
-        return one.real() * other.real() + one.imaginary() * other.imaginary() + one.direct() * other.direct();
-    }
-
-    /** Whether the windings of a three-phase motor do not all get the same voltage, as with a phase missing. */
-    private boolean isUneven(Solution solution, int motor) {
-        DoubleSummaryStatistics windings = IntStream.range(
-                        0, parts.get(motor).loads().size())
-                .filter(l -> parts.get(motor).loads().get(l).role() == LoadRole.WINDING)
-                .mapToDouble(l -> solution.loadVoltage(network.load(motor, l)).alternating())
-                .summaryStatistics();
-        return windings.getCount() == PHASES && windings.getMin() < EVEN * windings.getMax();
-    }
-
-    private boolean isBraked(Solution solution, int motor) {
-        List<Load> loads = parts.get(motor).loads();
-        return loads.stream().noneMatch(load -> load.rated().kind() == CurrentKind.DC)
-                && IntStream.range(0, loads.size())
-                        .anyMatch(l -> Math.abs(solution.loadVoltage(network.load(motor, l))
-                                        .direct())
-                                > BRAKES);
-    }
-
-    private boolean isLive(Solution solution, int motor) {
-        return parts.get(motor).terminals().stream()
-                .flatMap(marking -> network.node(new Terminal(parts.get(motor).tag(), marking)).stream())
-                .anyMatch(node -> solution.potential(node).rms() > EXTRA_LOW);
-    }
-
-    private Potential potential(Solution solution, String tag, String marking) {
-        return solution.potential(network.node(new Terminal(tag, marking)).orElseThrow());
     }
 
     /** Whether a part does nothing but tell or move something: a lamp, a horn, a solenoid. */
