@@ -44,7 +44,7 @@ record Preparation(List<Action> acts, List<String> held) {
         List<Action> switches = new ArrayList<>();
         List<String> buttons = new ArrayList<>();
         for (Part part : assembly.parts()) {
-            StartTrials.start(part).ifPresent(action -> {
+            Operating.start(part).ifPresent(action -> {
                 if (action.verb() == Verb.ACTUATE) {
                     switches.add(action);
                 } else if (action.verb() == Verb.PRESS) {

@@ -19,12 +19,10 @@ import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.network.Potential;
-import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Load;
-import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Source;
 import parable.parts.Verb;
@@ -45,7 +43,6 @@ final class StartTrials {
     private static final long PATIENCE = 600_000_000;
 
     private static final long STOPPED = 8_000_000;
-    private static final double NO_VOLTAGE = 10;
 
     /** From star to delta the voltage rises to 1.73 times. */
     private static final double RISEN = 1.3;
@@ -114,11 +111,13 @@ final class StartTrials {
         }
         if (!alone || byItself.isEmpty()) {
             for (Part part : assembly.parts()) {
-                start(part).filter(press -> !preparation.holds(press.tag())).ifPresent(press -> {
-                    shortedBy = Optional.empty();
-                    backTo(bench, ready);
-                    all.add(started(bench, arrangement, preparation, press));
-                });
+                Operating.start(part)
+                        .filter(press -> !preparation.holds(press.tag()))
+                        .ifPresent(press -> {
+                            shortedBy = Optional.empty();
+                            backTo(bench, ready);
+                            all.add(started(bench, arrangement, preparation, press));
+                        });
             }
         }
     }
@@ -177,11 +176,11 @@ final class StartTrials {
                     .filter(preparation -> preparation.isOnlySwitches())
                     .findFirst()
                     .ifPresent(switches -> prepare(bench, switches));
-            stop(held).ifPresent(stop -> act(bench, stop));
+            Operating.stop(held).ifPresent(stop -> act(bench, stop));
             run(bench, bench.now() + STOPPED, held.tag() + " was held");
             long ready = bench.now();
             for (Part part : assembly.parts()) {
-                Optional<Action> press = start(part);
+                Optional<Action> press = Operating.start(part);
                 backTo(bench, ready);
                 if (press.isPresent() && press.get().verb() != Verb.TURN) {
                     act(bench, press.get());
@@ -196,7 +195,7 @@ final class StartTrials {
     }
 
     private boolean hasStarts() {
-        return assembly.parts().stream().anyMatch(part -> start(part).isPresent());
+        return assembly.parts().stream().anyMatch(part -> Operating.start(part).isPresent());
     }
 
     private List<Map<String, String>> arrangements() {
@@ -247,26 +246,6 @@ final class StartTrials {
         }
     }
 
-    /** What could start a motor: a button, a knob that springs back, or a machine switch that is actuated. */
-    static Optional<Action> start(Part part) {
-        boolean opens = part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed());
-        if (part.family() == Family.PUSH_BUTTON && opens) {
-            return Optional.of(new Action(Verb.PRESS, part.tag()));
-        }
-        if (part.drive() instanceof Drive.ByTurning turning
-                && !turning.springs().isEmpty()) {
-            return turning.arranged().stream()
-                    .filter(turning.springs()::containsKey)
-                    .findFirst()
-                    .map(position -> new Action(Verb.TURN, part.tag(), position));
-        }
-        return part.family() == Family.MACHINE_SWITCH
-                        && opens
-                        && part.drive().verbs().containsKey(Verb.ACTUATE)
-                ? Optional.of(new Action(Verb.ACTUATE, part.tag()))
-                : Optional.empty();
-    }
-
     private StartTrial started(Bench bench, Map<String, String> arrangement, Preparation preparation, Action press) {
         String told = press.tag() + " was " + press.verb().done();
         begun = new HashMap<>();
@@ -306,7 +285,7 @@ final class StartTrials {
         Mishaps mishaps = Mishaps.NONE;
         if (!after.isEmpty()) {
             for (Part part : assembly.parts()) {
-                stop(part).ifPresent(stop -> {
+                Operating.stop(part).ifPresent(stop -> {
                     backTo(bench, running);
                     stops.add(stopped(bench, stop));
                 });
@@ -340,7 +319,7 @@ final class StartTrials {
         Set<String> plugged = new LinkedHashSet<>();
         for (Part part : assembly.parts()) {
             if (start.filter(part.tag()::equals).isEmpty()) {
-                for (Action other : others(part)) {
+                for (Action other : Operating.others(part)) {
                     backTo(bench, running);
                     if (other.verb() == Verb.TURN) {
                         turn(bench, part.tag(), other.position());
@@ -355,14 +334,6 @@ final class StartTrials {
         return plugged;
     }
 
-    private static List<Action> others(Part part) {
-        return part.drive() instanceof Drive.ByTurning turning
-                ? turning.arranged().stream()
-                        .map(position -> new Action(Verb.TURN, part.tag(), position))
-                        .toList()
-                : start(part).stream().toList();
-    }
-
     /** The motors that are still braked a minute after a stop and all timers, while every speed switch sticks; asked only where there is a rectifier. */
     private Set<String> brakedOn(Bench bench, long running) {
         boolean brakes = assembly.parts().stream()
@@ -371,7 +342,7 @@ final class StartTrials {
                 .anyMatch(following -> following.law() == Source.Law.RECTIFIED);
         Set<String> brakedOn = new LinkedHashSet<>();
         for (Part part : brakes ? assembly.parts() : List.<Part>of()) {
-            stop(part).ifPresent(stop -> {
+            Operating.stop(part).ifPresent(stop -> {
                 backTo(bench, running);
                 Mishaps.stuckSpeedSwitches(assembly).forEach(stuck -> Mishaps.put(bench, stuck));
                 act(bench, stop);
@@ -395,22 +366,6 @@ final class StartTrials {
             }
         });
         return runAway;
-    }
-
-    /** What should stop motors: an E-stop, an overload release, a button that only opens. */
-    private static Optional<Action> stop(Part part) {
-        boolean onlyOpens = part.contacts().stream().allMatch(contact -> contact.isNormallyClosed());
-        return switch (part.family()) {
-            case EMERGENCY_STOP -> Optional.of(new Action(Verb.HIT, part.tag()));
-            case OVERLOAD_RELAY -> Optional.of(new Action(resetsItself(part) ? Verb.PRESS : Verb.TRIP, part.tag()));
-            case PUSH_BUTTON -> onlyOpens ? Optional.of(new Action(Verb.PRESS, part.tag())) : Optional.empty();
-            default -> Optional.empty();
-        };
-    }
-
-    /** Such a relay is reset as soon as it is tripped while it is cold; its stop button opens the same contact. */
-    private static boolean resetsItself(Part part) {
-        return part.heater().filter(heater -> heater.automaticReset()).isPresent();
     }
 
     private StartTrial.Stop stopped(Bench bench, Action stop) {
@@ -472,14 +427,14 @@ final class StartTrials {
 
     private void look(Bench bench, Moment moment, String told) {
         if (shortedBy.isEmpty() && moment.shorted()) {
-            shortedBy = Optional.of(told + meeting(moment.solution()));
+            shortedBy = Optional.of(told + TrialReadings.meeting(moment.solution()));
         }
         pulledIn.addAll(in(moment, Set.of(Condition.IN)));
         for (Part part : assembly.parts()) {
-            winding(moment, part).ifPresent(volts -> {
+            TrialReadings.winding(moment, part).ifPresent(volts -> {
                 begun.putIfAbsent(part.tag(), volts);
                 if (volts > RISEN * begun.get(part.tag())) {
-                    changedAt.computeIfAbsent(part.tag(), motor -> speed(bench, motor, moment.time()));
+                    changedAt.computeIfAbsent(part.tag(), motor -> TrialReadings.speed(bench, motor, moment.time()));
                 }
             });
         }
@@ -494,36 +449,10 @@ final class StartTrials {
         }
     }
 
-    /** The two wires that meet at what closed a short circuit: {@code : wires 5 and 9 meet}. */
-    private static String meeting(Solution shorted) {
-        return shorted.shorts().stream()
-                .findFirst()
-                .map(found -> ": " + found.wires(shorted.network()) + " meet")
-                .orElse("");
-    }
-
-    private static double speed(Bench bench, String motor, long time) {
-        return bench.trace(motor).stream()
-                .filter(sample -> sample.time() <= time)
-                .reduce((earlier, later) -> later)
-                .map(sample -> Math.abs(sample.speed()))
-                .orElse(0.0);
-    }
-
-    /** The voltage on the first winding of a motor in V, empty if it has none. */
-    private static Optional<Double> winding(Moment moment, Part part) {
-        return part.loads().stream()
-                .filter(load -> load.role() == LoadRole.WINDING)
-                .findFirst()
-                .flatMap(load ->
-                        moment.voltage(new Terminal(part.tag(), load.from()), new Terminal(part.tag(), load.to())))
-                .map(Potential::rms)
-                .filter(volts -> volts > NO_VOLTAGE);
-    }
-
     private Map<String, Double> windings(Moment moment) {
         Map<String, Double> windings = new HashMap<>();
-        assembly.parts().forEach(part -> winding(moment, part).ifPresent(volts -> windings.put(part.tag(), volts)));
+        assembly.parts().forEach(part -> TrialReadings.winding(moment, part)
+                .ifPresent(volts -> windings.put(part.tag(), volts)));
         return windings;
     }
 

@@ -2,15 +2,10 @@ package parable.draw;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
 import java.util.SortedSet;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
@@ -18,8 +13,6 @@ import parable.circuit.Place;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
-import parable.draw.LaneLayout.DeviceItem;
-import parable.draw.LaneLayout.NodeItem;
 import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
 import parable.draw.Mark.TextRole;
@@ -28,59 +21,29 @@ import parable.parts.LoadRole;
 import parable.parts.Part;
 
 /** A diagram of rungs side by side as lanes: what the ladder and the power diagram have in common. */
-abstract class LaneDiagram {
-
-    /**
-     * Distances in drawing units.
-     *
-     * @param start where the lanes begin
-     * @param slot the room for a device along a lane
-     * @param track the room for one more node that runs across
-     */
-    record Pitch(double start, double slot, double track) {}
+abstract class LaneDiagram extends LanePlan {
 
     /** The wire before an item of a lane. */
     private record Stretch(int lane, int item) {}
 
-    private static final int WORTH_A_POINTER = 2;
     private static final double SPOT = 44;
 
     private static final double TERMINAL = 3;
 
-    final Assembly assembly;
     final Axis axis;
     final Symbols symbols;
-    final List<Rung> rungs;
-    private final Pitch pitch;
-    private final Map<String, Integer> nodeByName;
-    private final List<List<Placed>> lanes = new ArrayList<>();
     private final Map<String, Stretch> numberedAt = new HashMap<>();
     private int lookedThrough;
-    private LaneLayout layout;
     private StripSigns strip;
-    private double[] columnAt;
-    private double[] slotAt;
 
     LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, List<Rung> rungs, Pitch pitch) {
-        this.assembly = assembly;
+        super(assembly, rungs, pitch);
         this.axis = axis;
         this.symbols = symbols;
-        this.rungs = rungs;
-        this.pitch = pitch;
-        this.nodeByName = nodeByName(assembly.nodes().all());
     }
 
     /** Where a lane lies. */
     abstract double across(int lane);
-
-    /** Whether the end of a rung on this node is drawn as a node that runs across the lanes. */
-    abstract boolean runsAcross(RungItem.NamedPoint point);
-
-    /**
-     * What devices must stand in line with this one, itself if none; where a rung goes through a group twice, first stands
-     * with first and second with second.
-     */
-    abstract Object groupOf(RungItem item);
 
     /** Adds the symbol of a device and the texts around it to the marks of its lane. */
     abstract void drawDevice(List<Mark> marks, int lane, Placed placed, Point at);
@@ -96,14 +59,11 @@ abstract class LaneDiagram {
 
     /** Settles where everything stands, before anything is drawn. */
     final void layOut() {
-        Set<Integer> detached = detachedLanes();
-        lanes.addAll(settled(detached));
-        layout = layoutOf(lanes);
-        measure();
+        settle();
         arrange();
         strip = StripSigns.of(
                 assembly,
-                lanes.stream()
+                lanes().stream()
                         .map(lane -> lane.stream()
                                 .flatMap(placed -> Stream.of(towards(placed, false), towards(placed, true)))
                                 .filter(terminal -> !terminal.tag().isEmpty())
@@ -114,73 +74,8 @@ abstract class LaneDiagram {
     /** The nodes that run across the lanes. */
     final List<Mark> nodesAcross() {
         List<Mark> marks = new ArrayList<>();
-        layout.nodes().forEach(node -> drawAcross(marks, node));
+        acrossNodes().forEach(node -> drawAcross(marks, node));
         return marks;
-    }
-
-    private List<List<Placed>> settled(Set<Integer> detached) {
-        LaneOrder order = new LaneOrder();
-        List<List<Placed>> settled = new ArrayList<>();
-        for (int lane = 0; lane < rungs.size(); lane++) {
-            List<Placed> placed = placed(lane);
-            settled.add(detached.contains(lane) ? order.detached(placed) : order.settle(placed));
-        }
-        return settled;
-    }
-
-    private static LaneLayout layoutOf(List<List<Placed>> lanes) {
-        return LaneLayout.of(lanes.stream().map(LaneOrder::items).toList());
-    }
-
-    /** Whether a rung that makes the whole diagram longer is rather ended with a pointer to where it leads. */
-    boolean keepsShort() {
-        return false;
-    }
-
-    /** The lanes that are ended with a pointer, because in line with the others they would push those far along. */
-    private Set<Integer> detachedLanes() {
-        Set<Integer> detached = new HashSet<>();
-        for (int lane = 0; keepsShort() && lane < rungs.size(); lane++) {
-            List<RungItem> items = rungs.get(lane).items();
-            boolean betweenPoints = items.get(0) instanceof RungItem.NamedPoint
-                    && items.get(items.size() - 1) instanceof RungItem.NamedPoint;
-            if (betweenPoints && items.size() > 3) {
-                Set<Integer> one = new HashSet<>(detached);
-                one.add(lane);
-                int saved = layoutOf(settled(detached)).length()
-                        - layoutOf(settled(one)).length();
-                detached = saved >= WORTH_A_POINTER ? one : detached;
-            }
-        }
-        return detached;
-    }
-
-    private List<Placed> placed(int lane) {
-        List<Placed> placed = new ArrayList<>();
-        Map<Object, Integer> seen = new HashMap<>();
-        for (RungItem item : rungs.get(lane).items()) {
-            if (item instanceof RungItem.NamedPoint point) {
-                boolean across = runsAcross(point);
-                int node = inPart(node(point), partOf(lane));
-                placed.add(new Placed(item, across ? List.of(new NodeItem(node)) : List.of(), false));
-            } else {
-                Object group = groupOf(item);
-                int before = seen.merge(group, 1, Integer::sum) - 1;
-                Object ofTurn = before == 0 ? group : List.of(group, before);
-                placed.add(new Placed(item, List.of(new DeviceItem(ofTurn)), false));
-            }
-        }
-        return placed;
-    }
-
-    /** The part of the diagram that a lane is in; what runs across does so within its part. */
-    int partOf(int lane) {
-        return 0;
-    }
-
-    /** The number in the layout of a node within a part of the diagram. */
-    final int inPart(int node, int part) {
-        return node + part * assembly.nodes().all().size();
     }
 
     /** The number of the wire that a node of the layout stands for. */
@@ -189,113 +84,11 @@ abstract class LaneDiagram {
         return all.get(node % all.size()).number();
     }
 
-    final int node(RungItem.NamedPoint point) {
-        return Optional.ofNullable(nodeByName.get(point.name()))
-                .orElseThrow(() -> new IllegalStateException("the sheet has no point " + point.text()));
-    }
-
-    private static Map<String, Integer> nodeByName(List<Node> nodes) {
-        Map<String, Integer> byName = new HashMap<>();
-        for (int n = 0; n < nodes.size(); n++) {
-            int index = n;
-            nodes.get(n).names().forEach(name -> byName.putIfAbsent(name, index));
-        }
-        return byName;
-    }
-
     /** Called once it is known what stands in line with what, before anything is drawn. */
     void arrange() {}
 
-    /** The devices on a lane that it goes through, each with the line that it stands in. */
-    final Map<RungItem.Passage, Integer> linesOn(int lane) {
-        Map<RungItem.Passage, Integer> lines = new LinkedHashMap<>();
-        for (Placed placed : lanes.get(lane)) {
-            if (placed.item() instanceof RungItem.Passage passage) {
-                lines.put(passage, layout.slot((DeviceItem) placed.inLayout().get(0)));
-            }
-        }
-        return lines;
-    }
-
-    private void measure() {
-        columnAt = new double[layout.length() + 1];
-        slotAt = new double[layout.length() + 1];
-        double[] longer = longer();
-        double at = pitch.start;
-        for (int i = 0; i <= layout.length(); i++) {
-            columnAt[i] = at;
-            slotAt[i] = at + (layout.tracksBefore(i) - 1) * pitch.track + longer[i];
-            at = slotAt[i] + pitch.slot + longer[i];
-        }
-    }
-
-    /** How much longer each slot is made at both ends by the devices in it. */
-    private double[] longer() {
-        double[] longer = new double[layout.length() + 1];
-        for (List<Placed> items : lanes) {
-            for (Placed placed : items) {
-                double room = roomAround(placed);
-                if (room > 0) {
-                    int slot = layout.slot((DeviceItem) placed.inLayout().get(0));
-                    longer[slot] = Math.max(longer[slot], room);
-                }
-            }
-        }
-        return longer;
-    }
-
-    /** How much longer than others the slot of a device is at both ends; no less than nothing. */
-    double roomAround(Placed placed) {
-        return 0;
-    }
-
-    /** Whether a node runs across the lanes. */
-    final boolean isLaidOut(int node) {
-        return layout.nodes().contains(node);
-    }
-
-    /** Where a node runs across the lanes. */
-    final double nodeAt(int node) {
-        return columnAt[layout.column(node)] + layout.track(node) * pitch.track;
-    }
-
-    /** Whether a node that may run across the lanes is on one only. */
-    final boolean hasOneLane(int node) {
-        return layout.lanesOf(node).size() == 1;
-    }
-
-    /** The first of the lanes that a node runs across. */
-    final int firstLaneOf(int node) {
-        return layout.lanesOf(node).first();
-    }
-
-    /** The number of columns in which devices are, and where the middle of each is. */
-    final double[] columns() {
-        return IntStream.range(0, layout.length())
-                .mapToDouble(slot -> slotAt[slot] + pitch.slot / 2)
-                .toArray();
-    }
-
-    /** The column that a device of a lane is in, 0 for the first; empty if it is in none, or nothing is laid out yet. */
-    final OptionalInt columnOf(int lane, RungItem item) {
-        List<Placed> items = lanes.isEmpty() ? List.of() : lanes.get(lane);
-        return IntStream.range(0, items.size())
-                .filter(i ->
-                        items.get(i).item() == item && !items.get(i).inLayout().isEmpty())
-                .mapToDouble(i -> centreOf(items, i))
-                .mapToInt(centre -> (int) IntStream.range(1, layout.length())
-                        .filter(slot -> slotAt[slot] <= centre)
-                        .count())
-                .findFirst();
-    }
-
-    /** Where the lanes end. */
-    final double end() {
-        return slotAt[layout.length()];
-    }
-
     private void drawAcross(List<Mark> marks, int node) {
-        SortedSet<Integer> on = layout.lanesOf(node);
+        SortedSet<Integer> on = lanesOf(node);
         if (on.size() < 2) {
             return;
         }
@@ -311,17 +104,10 @@ abstract class LaneDiagram {
         }
     }
 
-    private boolean isEnd(int lane, int node) {
-        List<Placed> items = lanes.get(lane);
-        NodeItem item = new NodeItem(node);
-        return items.get(0).inLayout().contains(item)
-                || items.get(items.size() - 1).inLayout().contains(item);
-    }
-
     /** What stands on a lane; may be asked from any thread, once all is settled. */
     final synchronized List<Mark> lane(int lane) {
         List<Mark> marks = new ArrayList<>();
-        List<Placed> items = lanes.get(lane);
+        List<Placed> items = lanes().get(lane);
         double across = across(lane);
         double wireFrom = begin(marks, lane, items.get(0));
         spot(marks, towards(items.get(0), true), axis.point(wireFrom, across));
@@ -366,7 +152,7 @@ abstract class LaneDiagram {
     /** Whether the number of a wire stands on the stretch before an item of a lane, as it does on the first of all. */
     private boolean isNumbered(String number, int lane, int item) {
         for (; lookedThrough <= lane; lookedThrough++) {
-            List<Placed> items = lanes.get(lookedThrough);
+            List<Placed> items = lanes().get(lookedThrough);
             for (int i = 1; i < items.size(); i++) {
                 numberedAt.putIfAbsent(numberBetween(items.get(i - 1), items.get(i)), new Stretch(lookedThrough, i));
             }
@@ -395,28 +181,6 @@ abstract class LaneDiagram {
             return nodeAt(node.getAsInt());
         }
         return drawLanding(marks, lane, first, slotOf(first), false);
-    }
-
-    /** Where the wire that a lane begins with comes to the first device or node that is laid out. */
-    private double firstStop(int lane) {
-        List<Placed> items = lanes.get(lane);
-        for (int i = 1; i < items.size(); i++) {
-            OptionalInt node = nodeOf(items.get(i));
-            if (node.isPresent()) {
-                return nodeAt(node.getAsInt());
-            }
-            if (!items.get(i).inLayout().isEmpty()) {
-                return centreOf(items, i) - halfLength(lane, items.get(i));
-            }
-        }
-        return end();
-    }
-
-    /** Whether a lane ends on a node that is drawn on other lanes only, so that it has to point there. */
-    private boolean isElsewhere(Placed placed) {
-        OptionalInt node = nodeOf(placed);
-        return node.isEmpty()
-                || placed.item() instanceof RungItem.NamedPoint point && !point.rail() && hasOneLane(node.getAsInt());
     }
 
     /**
@@ -467,58 +231,6 @@ abstract class LaneDiagram {
         throw new IllegalStateException(item.text() + " is not on the rung that is drawn");
     }
 
-    /** The place just behind the last device before an item. */
-    private double lastEnd(List<Placed> items, int i) {
-        for (int before = i - 1; before >= 0; before--) {
-            if (!items.get(before).inLayout().isEmpty()) {
-                OptionalInt node = nodeOf(items.get(before));
-                if (node.isPresent()) {
-                    return nodeAt(node.getAsInt());
-                }
-                boolean landing = items.get(before).item() instanceof RungItem.TerminalEnd;
-                return slotOf(items.get(before)) + (landing ? belowLanding() : pitch.slot / 2 + Symbols.HALF);
-            }
-        }
-        return pitch.start;
-    }
-
-    private double centreOf(List<Placed> items, int i) {
-        Placed placed = items.get(i);
-        if (standsAtTheEnd(placed) && i + 2 == items.size()) {
-            OptionalInt node = nodeOf(items.get(i + 1));
-            if (node.isPresent()) {
-                return slotAt[layout.column(node.getAsInt()) - 1] + pitch.slot / 2;
-            }
-        }
-        return slotOf(placed) + pitch.slot / 2;
-    }
-
-    /** How far behind the beginning of its slot the wire of a device begins that a lane begins on. */
-    double belowLanding() {
-        return pitch.slot / 2 + Symbols.HALF;
-    }
-
-    /** How far a device reaches along its lane to both sides of its centre. */
-    double halfLength(int lane, Placed placed) {
-        return Symbols.HALF;
-    }
-
-    /** Whether a device is moved to the far end of its lane. */
-    abstract boolean standsAtTheEnd(Placed placed);
-
-    private double slotOf(Placed placed) {
-        return slotAt[layout.slot((DeviceItem) placed.inLayout().get(0))];
-    }
-
-    private static OptionalInt nodeOf(Placed placed) {
-        for (LaneLayout.Item item : placed.inLayout()) {
-            if (item instanceof NodeItem node) {
-                return OptionalInt.of(node.node());
-            }
-        }
-        return OptionalInt.empty();
-    }
-
     private String numberBetween(Placed one, Placed other) {
         int node = assembly.nodes().indexOf(towards(one, true)).orElseGet(() -> assembly.nodes()
                 .indexOf(towards(other, false))
@@ -566,12 +278,5 @@ abstract class LaneDiagram {
 
     private static int loadOf(Part part, RungItem.Passage passage) {
         return part.loadBetween(passage.from(), passage.to()).orElseThrow();
-    }
-
-    /** How often each node is named by the rungs of this diagram. */
-    static Map<String, Integer> uses(List<Rung> rungs) {
-        Map<String, Integer> uses = new HashMap<>();
-        rungs.forEach(rung -> rung.points().forEach(point -> uses.merge(point.name(), 1, Integer::sum)));
-        return uses;
     }
 }

@@ -43,7 +43,7 @@ final class PowerDiagram extends LaneDiagram {
     private static final double ROOM_FOR_MARKING = 10;
     private static final double ROOM_FOR_STRIP = 18;
     private static final double MOTOR_RADIUS = 47;
-    private static final Pitch PITCH = new Pitch(30, 104, 14);
+    static final Pitch PITCH = new Pitch(30, 104, 14);
 
     private final Map<String, Integer> uses;
     private final Map<Object, Point> lastPole = new HashMap<>();
@@ -101,7 +101,7 @@ final class PowerDiagram extends LaneDiagram {
         }
         assembly.parts().stream()
                 .filter(part -> part.family() == Family.SUPPLY)
-                .forEach(supply -> diagram.drawSupply(marks, supply));
+                .forEach(supply -> new SupplyBars(diagram, marks).draw(supply));
         diagram.bars.draw(assembly, marks);
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
         return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, marks);
@@ -380,38 +380,9 @@ final class PowerDiagram extends LaneDiagram {
         lowest = Math.max(lowest, centre.y() + MOTOR_RADIUS + 22);
     }
 
-    /** A supply is drawn as a bar over its columns; where other columns stand between them, as a bar for each part. */
-    private void drawSupply(List<Mark> marks, Part supply) {
-        int begin = -1;
-        for (int lane = 0; lane <= rungs.size(); lane++) {
-            boolean on = lane < rungs.size() && isOn(lane, supply);
-            if (on && begin < 0) {
-                begin = lane;
-            } else if (!on && begin >= 0) {
-                drawBar(marks, supply, across(begin) - 16, across(lane - 1) + 16);
-                begin = -1;
-            }
-        }
-    }
-
-    private boolean isOn(int lane, Part part) {
+    boolean isOn(int lane, Part part) {
         return rungs.get(lane).items().get(0) instanceof RungItem.TerminalEnd landing
                 && landing.terminal().tag().equals(part.tag());
-    }
-
-    private void drawBar(List<Mark> marks, Part supply, double left, double right) {
-        Box box = new Box(left, PITCH.start() - 2, right - left, 28);
-        marks.add(new Mark.Symbol(
-                new Subject.OfSupply(supply.tag()),
-                "",
-                box,
-                List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 0, box.width(), 0, box.width(), 28, 0, 28, 0, 0)),
-                List.of(Axis.RIGHT.lines(new Point(left, box.y()), 0, 28, box.width(), 0)),
-                List.of()));
-        if (tagged.add(supply.tag())) {
-            String rated = String.join(" ", supply.device().settings().values());
-            label(marks, new Point(left, box.y() - 8), supply.tag() + "  " + rated, TextRole.TAG, Anchor.START);
-        }
     }
 
     @Override

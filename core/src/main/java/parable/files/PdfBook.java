@@ -4,7 +4,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -44,9 +43,7 @@ final class PdfBook implements Closeable {
     private static final double LINE = 13;
     private static final double HEADING = 24;
     private static final double BOX = 7;
-    private static final double PAD = 4;
-    private static final double BY_HAND = 58;
-    private static final double WIDEST = 300;
+    static final double PAD = 4;
     private static final double SMALLEST_VIEW = 0.55;
     private static final double GAP = 14;
 
@@ -235,53 +232,11 @@ final class PdfBook implements Closeable {
      * @param boxes how many of the last columns are boxes to be ticked
      */
     void table(String title, Table table, int boxes) throws IOException {
-        double[] widths = widths(table, boxes);
+        double[] widths = new ColumnWidths(fonts, width()).of(table, boxes);
         int row = 0;
         do {
             row = page(title, table, widths, boxes, row);
         } while (row < table.rows().size());
-    }
-
-    private double[] widths(Table table, int boxes) throws IOException {
-        double[] widths = new double[table.header().size()];
-        double sum = 0;
-        for (int i = 0; i < widths.length; i++) {
-            double widest = 0;
-            for (List<String> row : table.rows()) {
-                widest = Math.max(widest, fonts.width(row.get(i), Mark.TextRole.MARKING));
-            }
-            boolean byHand = widest == 0 && i < widths.length - boxes;
-            double heading = fonts.width(table.header().get(i), Mark.TextRole.WIRE_NUMBER);
-            widths[i] = 2 * PAD + 1 + Math.max(heading, byHand ? BY_HAND : Math.min(WIDEST, widest));
-            sum += widths[i];
-        }
-        return sum <= width() ? spread(widths, width() / sum) : shrunk(widths, sum - width());
-    }
-
-    private static double[] spread(double[] widths, double factor) {
-        return Arrays.stream(widths).map(one -> one * factor).toArray();
-    }
-
-    /** Takes what is too much from the columns that are wider than most. */
-    private static double[] shrunk(double[] widths, double surplus) {
-        double[] shrunk = widths.clone();
-        double left = surplus;
-        while (left > 0.5) {
-            double widest = Arrays.stream(shrunk).max().orElse(0);
-            double next = Arrays.stream(shrunk)
-                    .filter(one -> one < widest - 0.5)
-                    .max()
-                    .orElse(widest / 2);
-            long wide = Arrays.stream(shrunk).filter(one -> one >= widest - 0.5).count();
-            double cut = Math.min(left / wide, widest - next);
-            for (int i = 0; i < shrunk.length; i++) {
-                if (shrunk[i] >= widest - 0.5) {
-                    shrunk[i] -= cut;
-                }
-            }
-            left -= cut * wide;
-        }
-        return shrunk;
     }
 
     /** One page of a table; returns the first row that is left. */

@@ -78,7 +78,8 @@ final class Translator {
                     : program.bit(
                             "mismatch", Optional.empty(), "a contactor did not do as it was told; until it is reset");
         }
-        Map<Fed, Integer> shared = sharedWires();
+        Map<Fed, Integer> shared = new SharedWires(graph, this::reads)
+                .of(fed.stream().filter(one -> besideContactor(one).isEmpty()).toList());
         for (Fed one : fed) {
             Optional.ofNullable(shared.get(one)).ifPresent(node -> writeWire(node, one.feed()));
             write(one);
@@ -295,43 +296,6 @@ final class Translator {
         return contact.isNormallyClosed() ? ProgramDraft.noOutput(block) : ProgramDraft.output(block);
     }
 
-    /**
-     * A wire that several coils hang on becomes a bit of its own, if it takes more than two contacts to tell whether it is live. It is written just before
-     * the first of them, so that of two that bar each other the second reads what the first was told in the same scan.
-     */
-    private Map<Fed, Integer> sharedWires() {
-        List<Fed> read =
-                fed.stream().filter(one -> besideContactor(one).isEmpty()).toList();
-        Map<Integer, Integer> users = new LinkedHashMap<>();
-        Map<Integer, Integer> feeds = new HashMap<>();
-        for (Fed one : read) {
-            for (int node : onTheWay(one)) {
-                users.merge(node, 1, Integer::sum);
-                feeds.put(node, one.feed());
-            }
-        }
-        Map<Fed, Integer> shared = new HashMap<>();
-        for (Fed one : read) {
-            onTheWay(one).stream()
-                    .filter(node -> users.get(node) > 1)
-                    .filter(node -> graph.between(feeds.get(node), node, this::reads)
-                            .filter(logic -> logic.operands().count() > 2)
-                            .isPresent())
-                    .reduce((first, later) -> later)
-                    .ifPresent(node -> shared.put(one, node));
-        }
-        return shared;
-    }
-
-    private List<Integer> onTheWay(Fed one) {
-        List<Integer> nodes =
-                new ArrayList<>(graph.allThrough(one.feed(), one.consumer().from()));
-        if (one.consumer().from() != one.feed()) {
-            nodes.add(one.consumer().from());
-        }
-        return nodes;
-    }
-
     private void writeWire(int node, int feed) {
         if (wires.containsKey(node)) {
             return;
@@ -362,8 +326,8 @@ final class Translator {
             return beside.get().in();
         }
         Function<ControlGraph.Edge, Optional<Logic>> reading = isSignal(one) ? this::shows : this::reads;
-        List<Logic> parts = new ArrayList<>(
-                wayParts(one.feed(), onTheWay(one), one.consumer().from(), reading));
+        List<Logic> parts = new ArrayList<>(wayParts(
+                one.feed(), SharedWires.onTheWay(graph, one), one.consumer().from(), reading));
         graph.between(one.consumer().to(), one.back(), reading).ifPresent(parts::add);
         return parts.isEmpty() ? always() : Logic.series(parts);
     }

@@ -35,7 +35,7 @@ public final class TimedSearch {
     public record TimedStep(CircuitMachine.Move move, List<Instant.Event> events) {}
 
     /** A state, which coils are felt to be fed, the times left, and what a watch remembers. */
-    private record Node(long positions, long commanded, Zone zone, long memory, int parent) {}
+    record TimedNode(long positions, long commanded, Zone zone, long memory, int parent) {}
 
     private record Key(long positions, long commanded, long memory) {
 
@@ -59,7 +59,7 @@ public final class TimedSearch {
     private final Map<Integer, TimedPart> timed;
     private final BooleanSupplier cancelled;
     private final boolean withHands;
-    private final List<Node> nodes = new ArrayList<>();
+    private final List<TimedNode> nodes = new ArrayList<>();
     private final Map<Key, List<Integer>> seen = new HashMap<>();
 
     /** Nodes whose zones are part of one found later, so that whatever they lead to is found from there. */
@@ -207,7 +207,7 @@ public final class TimedSearch {
 
     /** Begins where an earlier search has ended. */
     public Instant from(int node) {
-        Node at = nodes.get(node);
+        TimedNode at = nodes.get(node);
         return new Instant(machine, at.positions(), at.commanded(), at.zone());
     }
 
@@ -257,7 +257,7 @@ public final class TimedSearch {
     }
 
     private boolean visit(int index, Watch watch) {
-        Node node = nodes.get(index);
+        TimedNode node = nodes.get(index);
         Conduction conduction = machine.conduction(node.positions());
         Own own = own(node, conduction);
         if (watch.isBroken(node.memory(), node.positions(), conduction, own.settled())) {
@@ -279,9 +279,9 @@ public final class TimedSearch {
     }
 
     /** What may come to pass by itself, and whether none of it has to. */
-    private record Own(List<Consumer<Instant>> steps, boolean settled) {}
+    record Own(List<Consumer<Instant>> steps, boolean settled) {}
 
-    private Own own(Node node, Conduction conduction) {
+    Own own(TimedNode node, Conduction conduction) {
         List<Consumer<Instant>> own = new ArrayList<>();
         if (conduction.shorted()) {
             return new Own(own, true);
@@ -305,7 +305,7 @@ public final class TimedSearch {
         return new Own(own, settled);
     }
 
-    private Instant instant(Node node) {
+    Instant instant(TimedNode node) {
         return new Instant(machine, node.positions(), node.commanded(), node.zone());
     }
 
@@ -347,7 +347,7 @@ public final class TimedSearch {
             return covers;
         });
         same.add(number);
-        nodes.add(new Node(now.positions(), now.commanded(), zone, memory, parent));
+        nodes.add(new TimedNode(now.positions(), now.commanded(), zone, memory, parent));
         return OptionalInt.of(number);
     }
 
@@ -383,7 +383,7 @@ public final class TimedSearch {
         return steps;
     }
 
-    private void feel(Instant now) {
+    void feel(Instant now) {
         if (now.zone().isEmpty()) {
             return;
         }
@@ -418,62 +418,23 @@ public final class TimedSearch {
         return -1 - at;
     }
 
+    /** Whether hands do anything on the way. */
+    boolean isWithHands() {
+        return withHands;
+    }
+
     /** The steps from the beginning of a node to it. */
     public List<TimedStep> wayTo(int node) {
         List<Integer> way = new ArrayList<>();
         for (int at = node; at >= 0; at = nodes.get(at).parent()) {
             way.add(0, at);
         }
+        TimedSteps between = new TimedSteps(this, machine);
         List<TimedStep> steps = new ArrayList<>();
         for (int i = 1; i < way.size(); i++) {
-            steps.add(step(nodes.get(way.get(i - 1)), nodes.get(way.get(i))));
+            steps.add(between.step(nodes.get(way.get(i - 1)), nodes.get(way.get(i))));
         }
         return steps;
-    }
-
-    private TimedStep step(Node from, Node to) {
-        Conduction conduction = machine.conduction(from.positions());
-        for (CircuitMachine.Move move : machine.handMoves(from.positions())) {
-            Optional<TimedStep> hand = reached(from, to, now -> act(now, move), move);
-            if (withHands && hand.isPresent()) {
-                return hand.get();
-            }
-        }
-        for (Consumer<Instant> own : own(from, conduction).steps()) {
-            Instant now = instant(from);
-            own.accept(now);
-            CircuitMachine.Move move = difference(from.positions(), now.positions());
-            Optional<TimedStep> step = reached(from, to, own, move);
-            if (step.isPresent()) {
-                return step.get();
-            }
-        }
-        throw new IllegalStateException("a node was found from one that does not lead to it");
-    }
-
-    private Optional<TimedStep> reached(Node from, Node to, Consumer<Instant> step, CircuitMachine.Move move) {
-        Instant now = instant(from);
-        step.accept(now);
-        feel(now);
-        boolean same = now.positions() == to.positions()
-                && now.commanded() == to.commanded()
-                && now.zone()
-                        .map(Zone::later)
-                        .filter(zone -> zone.hasClocksOf(to.zone())
-                                && zone.includes(to.zone())
-                                && to.zone().includes(zone))
-                        .isPresent();
-        return same ? Optional.of(new TimedStep(move, now.events())) : Optional.empty();
-    }
-
-    /** The part that stands elsewhere after a step, and where; the power's, unchanged, if only a clock ran out. */
-    private CircuitMachine.Move difference(long before, long after) {
-        for (int part : machine.moving()) {
-            if (machine.value(before, part) != machine.value(after, part)) {
-                return new CircuitMachine.Move(part, machine.value(after, part), false);
-            }
-        }
-        return new CircuitMachine.Move(CircuitMachine.POWER, 0, false);
     }
 
     /** The parts that keep no times and could have moved by themselves at some point of the way to a node. */
