@@ -34,7 +34,8 @@ final class Translator {
     private final Map<String, List<ControlGraph.Edge>> onTheirOwn = new LinkedHashMap<>();
     private final Set<String> relays = new LinkedHashSet<>();
     private Hardwired hardwired;
-    private final FieldWiring field;
+    private final Field drawnWith;
+    private FieldWiring field;
     private final List<Split> splits = new ArrayList<>();
 
     /** Where a consumer is fed from and where it leads back to. */
@@ -56,7 +57,8 @@ final class Translator {
         this.choices = choices;
         graph = new ControlGraph(assembly);
         panel = new PanelDraft(assembly.sheet());
-        field = new FieldWiring(assembly, practice, graph, panel, program, choices);
+        boolean american = practice == Practice.NORTH_AMERICAN;
+        drawnWith = new Field(assembly, graph, panel, program, choices, american, panel.tag(american ? "PLC" : "A", 1));
     }
 
     Translation translation() throws TranslationException {
@@ -65,10 +67,10 @@ final class Translator {
         }
         keepWhatRelaysSwitch();
         hardwired = new Hardwired(graph, choices, relays);
-        field.supply(unfed, onTheirOwn);
+        ControllerSupply supply = ControllerSupply.of(drawnWith, unfed, onTheirOwn);
         List<Fed> coils = fed.stream().filter(this::isContactor).toList();
         Guard guard = Guard.of(graph, hardwired, coils, fed);
-        field.guardedBy(guard, guard.voltage(assembly));
+        field = new FieldWiring(drawnWith, supply, hardwired, guard);
         declare();
         readContacts();
         if (hasAlarm()) {
@@ -87,7 +89,7 @@ final class Translator {
         if (hasAlarm() && !feedbacks.isEmpty()) {
             writeAlarm();
         }
-        field.draw(fed, hardwired, outputs);
+        field.draw(fed, outputs);
         hardwired.tell(splits);
         splits.add(new Split(
                 "How the program knows that a contactor is in",
