@@ -4,20 +4,13 @@ import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import javafx.stage.Window;
 import parable.app.colours.ColoursView;
 import parable.app.conflict.ConflictView;
@@ -254,7 +247,7 @@ public final class MainWindow {
 
     /** Puts the page of the step into the window. */
     private void arrange() {
-        root.setRight(page.beside(step, steps()));
+        root.setRight(page.beside(step, new StepBar(step, checking, header.recipes(), this::setStep)));
         root.setCenter(stepPage().centre());
     }
 
@@ -282,36 +275,6 @@ public final class MainWindow {
     /** What is found is marked on the drawing in the steps that show it. */
     private void number() {
         page.number(stepPage().showsFindings() ? checking.findingsProperty().get() : List.of());
-    }
-
-    /** The steps of the work, the one that is shown selected. */
-    private VBox steps() {
-        HBox drawn = new HBox();
-        HBox built = new HBox();
-        for (JobStep one : JobStep.values()) {
-            ToggleButton button = new ToggleButton(one.words());
-            button.setMinWidth(Region.USE_PREF_SIZE);
-            button.setId("step-" + one.name().toLowerCase(Locale.ROOT));
-            button.setSelected(one == step);
-            button.setOnAction(event -> setStep(one));
-            if (one == JobStep.CHECK) {
-                button.textProperty().bind(Bindings.createStringBinding(this::checkWords, checking.findingsProperty()));
-            }
-            (one.isAtThePanel() ? built : drawn).getChildren().add(button);
-        }
-        if (step == JobStep.TRY) {
-            Region gap = new Region();
-            HBox.setHgrow(gap, Priority.ALWAYS);
-            built.getChildren().addAll(gap, header.recipes());
-        }
-        drawn.getStyleClass().add("steps");
-        built.getStyleClass().add("steps");
-        return new VBox(drawn, built);
-    }
-
-    private String checkWords() {
-        long open = checking.open();
-        return JobStep.CHECK.words() + (open == 0 ? "" : "  (" + open + ")");
     }
 
     /** Puts a page to be read or answered in the place of the drawing. */

@@ -13,6 +13,7 @@ import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -107,6 +108,13 @@ final class ShotsCommand implements Callable<Integer> {
     };
 
     private static List<Shot> shots(JobModel jobs) {
+        return Stream.of(trying(), drawing(jobs), checking(jobs), controlling(), atThePanel(jobs))
+                .flatMap(List::stream)
+                .toList();
+    }
+
+    /** Trying: what is operated, measured, broken. */
+    private static List<Shot> trying() {
         return List.of(
                 new Shot("pump-running", Set.of("sheet=Wash pump", "sheet", "actuator-S1", "story"), window -> {
                     window.run().setRunning(false);
@@ -135,7 +143,12 @@ final class ShotsCommand implements Callable<Integer> {
                 new Shot("press-platen", Set.of("sheet=Press platen", "spot-S7", "load-M1"), window -> {
                     window.showSheet("Press platen");
                     start(window);
-                }),
+                }));
+    }
+
+    /** Drawing, in both dresses and colours. */
+    private static List<Shot> drawing(JobModel jobs) {
+        return List.of(
                 new Shot("drawing", Set.of("sheet=Wash pump", "line", "devices", "selected"), window -> {
                     window.showSheet("Wash pump");
                     window.run().restart();
@@ -160,7 +173,12 @@ final class ShotsCommand implements Callable<Integer> {
                     choose(window, "view-menu", "view-night");
                     jobs.undo();
                     choose(window, "view-menu", "view-keys");
-                }),
+                }));
+    }
+
+    /** Checking and proving. */
+    private static List<Shot> checking(JobModel jobs) {
+        return List.of(
                 new Shot(
                         "proved",
                         Set.of("sheet=Electrical interlock only", "proof-state", "findings"),
@@ -188,7 +206,12 @@ final class ShotsCommand implements Callable<Integer> {
                     open(jobs, Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
-                }),
+                }));
+    }
+
+    /** The controller. */
+    private static List<Shot> controlling() {
+        return List.of(
                 new Shot("program-running", Set.of("sheet=Bottle rinser", "program-state", "inputs"), window -> {
                     window.showSheet("Bottle rinser");
                     window.run().restart();
@@ -198,7 +221,12 @@ final class ShotsCommand implements Callable<Integer> {
                 new Shot(
                         "translating",
                         Set.of("sheet=Mill", "translate", "translate-draw"),
-                        window -> window.showSheet("Mill")),
+                        window -> window.showSheet("Mill")));
+    }
+
+    /** The work at the panel, and one more starter. */
+    private static List<Shot> atThePanel(JobModel jobs) {
+        return List.of(
                 new Shot(
                         "wiring",
                         Set.of("sheet=Wash pump", "panel", "wire-2-done"),

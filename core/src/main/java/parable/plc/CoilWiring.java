@@ -13,13 +13,14 @@ import parable.parts.Part;
 /** The circuits of the coils that a controller switches: by its outputs or by relays between, behind what stays in copper. */
 final class CoilWiring {
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final OutputWiring outputs;
     private final GuardWiring guard;
     private final Hardwired hardwired;
 
-    CoilWiring(Field field, ControllerSupply supply, OutputWiring outputs, GuardWiring guard, Hardwired hardwired) {
+    CoilWiring(
+            FieldDraft field, ControllerSupply supply, OutputWiring outputs, GuardWiring guard, Hardwired hardwired) {
         this.field = field;
         this.supply = supply;
         this.outputs = outputs;
@@ -33,7 +34,7 @@ final class CoilWiring {
         List<Translator.Fed> direct = new ArrayList<>();
         for (Translator.Fed one : coils) {
             Load load = field.part(one.consumer()).loads().get(one.consumer().load());
-            if (Field.isDirect24(load)) {
+            if (FieldDraft.isDirect24(load)) {
                 direct.add(one);
             } else {
                 ways.add(interposed(one));
@@ -57,7 +58,7 @@ final class CoilWiring {
         Load load = part.loads().get(one.consumer().load());
         String relay = field.panel().tag(field.american() ? "CR" : "KA", 1);
         String label = part.device().label();
-        List<String> settings = new ArrayList<>(List.of("coil", Field.DC_24, "changeovers", "1"));
+        List<String> settings = new ArrayList<>(List.of("coil", FieldDraft.DC_24, "changeovers", "1"));
         if (field.choices().transistor()) {
             settings.addAll(List.of("suppressor", "diode"));
         }

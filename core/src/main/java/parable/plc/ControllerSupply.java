@@ -10,19 +10,19 @@ import parable.parts.LoadRole;
 /** The 24 V DC of a controller: that of the sheet, or a supply that is drawn. */
 final class ControllerSupply {
 
-    private final Field field;
+    private final FieldDraft field;
     private final List<String> rungs = new ArrayList<>();
     private final List<String> ownRungs = new ArrayList<>();
     private String plus = "";
     private String minus = "";
 
-    private ControllerSupply(Field field) {
+    private ControllerSupply(FieldDraft field) {
         this.field = field;
     }
 
     /** Finds 24 V DC on the sheet or draws a supply of it; what is fed from rail to rail stays as it is. */
     static ControllerSupply of(
-            Field field, List<ControlGraph.Consumer> unfed, Map<String, List<ControlGraph.Edge>> onTheirOwn)
+            FieldDraft field, List<ControlGraph.Consumer> unfed, Map<String, List<ControlGraph.Edge>> onTheirOwn)
             throws TranslationException {
         ControllerSupply supply = new ControllerSupply(field);
         supply.keep(unfed, onTheirOwn);
@@ -60,7 +60,7 @@ final class ControllerSupply {
     private void find() {
         for (ControlGraph.Consumer consumer : field.graph().consumers()) {
             Load load = field.part(consumer).loads().get(consumer.load());
-            if (Field.isDirect24(load) && plus.isEmpty() && load.role() != LoadRole.INPUT) {
+            if (FieldDraft.isDirect24(load) && plus.isEmpty() && load.role() != LoadRole.INPUT) {
                 plus = field.railOf(
                         field.graph().railsFrom(consumer.from()).iterator().next());
                 minus = field.railOf(
@@ -91,7 +91,7 @@ final class ControllerSupply {
                         "input",
                         input,
                         "output",
-                        Field.DC_24,
+                        FieldDraft.DC_24,
                         "rated",
                         "2.5 A",
                         "minus",

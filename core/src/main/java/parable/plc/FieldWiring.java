@@ -12,7 +12,7 @@ final class FieldWiring {
 
     private static final int LEAST_INPUTS = 8;
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final InputWiring inputs;
     private final OutputWiring outputs;
@@ -27,7 +27,7 @@ final class FieldWiring {
      * @param hardwired what stays in copper
      * @param guard what of it is in front of all coils
      */
-    FieldWiring(Field field, ControllerSupply supply, Hardwired hardwired, Guard guard) {
+    FieldWiring(FieldDraft field, ControllerSupply supply, Hardwired hardwired, Guard guard) {
         this.field = field;
         this.supply = supply;
         this.hardwired = hardwired;

@@ -5,7 +5,7 @@ import java.util.List;
 /** What stays in copper in front of all coils, and how the controller learns whether it conducts. */
 final class GuardWiring {
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final InputWiring inputs;
     private final Guard guard;
@@ -19,7 +19,7 @@ final class GuardWiring {
      *
      * @param voltage the rated voltage of the coils that it guards
      */
-    GuardWiring(Field field, ControllerSupply supply, InputWiring inputs, Guard guard, String voltage) {
+    GuardWiring(FieldDraft field, ControllerSupply supply, InputWiring inputs, Guard guard, String voltage) {
         this.field = field;
         this.supply = supply;
         this.inputs = inputs;

@@ -16,13 +16,13 @@ import parable.program.Logic;
 /** The inputs of a controller, each with its variable and the rung that it is read by. */
 final class InputWiring {
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final List<String> rungs = new ArrayList<>();
     private final Map<String, Integer> contactsRead = new HashMap<>();
     private final Map<String, String> names = new HashMap<>();
 
-    InputWiring(Field field, ControllerSupply supply) {
+    InputWiring(FieldDraft field, ControllerSupply supply) {
         this.field = field;
         this.supply = supply;
         Set<String> seen = new HashSet<>();

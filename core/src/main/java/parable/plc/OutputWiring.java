@@ -16,12 +16,12 @@ final class OutputWiring {
     private static final int LEAST = 8;
     private static final int MOST = 16;
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final Map<String, Integer> outputs = new LinkedHashMap<>();
     private final Map<String, List<Integer>> groups = new LinkedHashMap<>();
 
-    OutputWiring(Field field, ControllerSupply supply) {
+    OutputWiring(FieldDraft field, ControllerSupply supply) {
         this.field = field;
         this.supply = supply;
     }
@@ -37,7 +37,7 @@ final class OutputWiring {
         Load load = field.part(one.consumer()).loads().get(one.consumer().load());
         boolean coil = load.role() == LoadRole.COIL;
         String group = coil
-                ? Field.isDirect24(load) ? "coils" : supply.plus()
+                ? FieldDraft.isDirect24(load) ? "coils" : supply.plus()
                 : field.choices().transistor() ? supply.plus() : field.railOf(one.feed());
         return output(group, tag, label);
     }

@@ -9,12 +9,12 @@ import parable.parts.Part;
 /** The circuits of lamps, horns and solenoids that a controller switches, and its alarm. */
 final class SignalWiring {
 
-    private final Field field;
+    private final FieldDraft field;
     private final ControllerSupply supply;
     private final OutputWiring outputs;
     private final List<String> alarm = new ArrayList<>();
 
-    SignalWiring(Field field, ControllerSupply supply, OutputWiring outputs) {
+    SignalWiring(FieldDraft field, ControllerSupply supply, OutputWiring outputs) {
         this.field = field;
         this.supply = supply;
         this.outputs = outputs;
@@ -28,7 +28,7 @@ final class SignalWiring {
     /** The variable of the alarm's lamp, which is put on the door. */
     String alarm() throws TranslationException {
         String tag = field.panel().tag(field.american() ? "LT" : "P", 1);
-        field.panel().device("pilot-lamp", tag, "Mismatch", "door", "lamp", Field.DC_24, "colour", "yellow");
+        field.panel().device("pilot-lamp", tag, "Mismatch", "door", "lamp", FieldDraft.DC_24, "colour", "yellow");
         String name = outputs.output(supply.plus(), tag, "mismatch alarm");
         alarm.add(supply.plus() + " " + outputs.contactOf(tag) + " "
                 + field.panel().point() + " " + tag + "[X1-X2] " + supply.minus()
@@ -40,10 +40,10 @@ final class SignalWiring {
     void draw(Translator.Fed one) {
         Part part = field.part(one.consumer());
         Load load = part.loads().get(one.consumer().load());
-        boolean moved = field.choices().transistor() && !Field.isDirect24(load);
+        boolean moved = field.choices().transistor() && !FieldDraft.isDirect24(load);
         if (moved) {
             String setting = load.role() == LoadRole.LAMP ? "lamp" : load.role() == LoadRole.HORN ? "rated" : "coil";
-            field.panel().rerate(part.tag(), setting, Field.DC_24);
+            field.panel().rerate(part.tag(), setting, FieldDraft.DC_24);
         }
         String feed = field.choices().transistor() ? supply.plus() : field.railOf(one.feed());
         String back = moved ? supply.minus() : field.railOf(one.back());

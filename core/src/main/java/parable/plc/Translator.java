@@ -34,7 +34,7 @@ final class Translator {
     private final Map<String, List<ControlGraph.Edge>> onTheirOwn = new LinkedHashMap<>();
     private final Set<String> relays = new LinkedHashSet<>();
     private Hardwired hardwired;
-    private final Field drawnWith;
+    private final FieldDraft drawnWith;
     private FieldWiring field;
     private final List<Split> splits = new ArrayList<>();
 
@@ -58,7 +58,8 @@ final class Translator {
         graph = new ControlGraph(assembly);
         panel = new PanelDraft(assembly.sheet());
         boolean american = practice == Practice.NORTH_AMERICAN;
-        drawnWith = new Field(assembly, graph, panel, program, choices, american, panel.tag(american ? "PLC" : "A", 1));
+        drawnWith = new FieldDraft(
+                assembly, graph, panel, program, choices, american, panel.tag(american ? "PLC" : "A", 1));
     }
 
     Translation translation() throws TranslationException {

@@ -36,7 +36,6 @@ final class PlainPositions {
         explorer.explore();
         new Requirements(
                         assembly,
-                        machine,
                         explorer,
                         new CircuitMachine(assembly, faults),
                         replay,

@@ -149,7 +149,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         List<Claim> claims = Stream.of(
                         raised(
                                 Claim.Sort.REQUIREMENT,
-                                new Requirements(assembly, machine, explorer, timed, replay, refinement, notInTime)),
+                                new Requirements(assembly, explorer, timed, replay, refinement, notInTime)),
                         raised(Claim.Sort.OWN, new OwnClaims(assembly, machine, explorer, deciding)),
                         raised(
                                 Claim.Sort.DESCRIPTION,

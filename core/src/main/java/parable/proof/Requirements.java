@@ -25,18 +25,18 @@ final class Requirements implements ClaimSource {
     /**
      * The requirements of a sheet.
      *
-     * @param machine what was explored
-     * @param timed the same with every place that a time is stated for
+     * @param explorer what was explored
+     * @param timed the same machine with every place that a time is stated for
      * @param notInTime whether the times are not to be searched any more
      */
     Requirements(
             Assembly assembly,
-            CircuitMachine machine,
             Explorer explorer,
             CircuitMachine timed,
             Replay replay,
             Refinement refinement,
             BooleanSupplier notInTime) {
+        CircuitMachine machine = explorer.machine();
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
         Shorts shorts = new Shorts(explorer, new Supplies(Network.of(assembly)));
         Opponents opponents = new Opponents(assembly, machine, explorer, replay);

@@ -177,13 +177,7 @@ public final class SingleFaults {
         Replay replay = new Replay(assembly, faults);
         Deciding deciding = new Deciding(machine, explorer, replay, refinement);
         List<Claim> claims = new ArrayList<>(new Requirements(
-                        assembly,
-                        machine,
-                        explorer,
-                        new CircuitMachine(assembly, faults),
-                        replay,
-                        refinement,
-                        cancelled)
+                        assembly, explorer, new CircuitMachine(assembly, faults), replay, refinement, cancelled)
                 .underFault());
         claims.addAll(new OwnClaims(assembly, machine, explorer, deciding).claims());
         return claims;

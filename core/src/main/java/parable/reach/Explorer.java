@@ -68,6 +68,11 @@ public final class Explorer {
         here = new long[states.words()];
     }
 
+    /** What is explored. */
+    public CircuitMachine machine() {
+        return machine;
+    }
+
     public void explore() {
         long initial = machine.initial();
         int place = states.place(initial);

@@ -26,6 +26,33 @@ final class BrakeAndWarning extends LadderPart {
                 "13-14 21-22");
         draft.device(
                 "mechanical-interlock", tags.interlock(), "Interlock", "panel", "between", run + " " + tags.brake());
+        directCurrent();
+        draft.device(
+                "timer",
+                tags.timer(),
+                timed ? "Brake time" : "Longest brake time",
+                "panel",
+                "function",
+                "off-delay",
+                "setting",
+                timed ? "4 s" : "10 s",
+                "coil",
+                control.volts());
+        if (!timed) {
+            draft.device(
+                    "zero-speed-switch",
+                    tags.zeroSpeed(),
+                    "Turning",
+                    wish.motor().place(),
+                    "motor",
+                    tags.motor(),
+                    "blocks",
+                    "13-14");
+        }
+    }
+
+    /** What makes the direct current of the brake. */
+    private void directCurrent() {
         draft.device(
                 "rectifier",
                 tags.rectifier(),
@@ -50,28 +77,6 @@ final class BrakeAndWarning extends LadderPart {
                     "panel",
                     "rated",
                     wish.motor().brakeFuse());
-        }
-        draft.device(
-                "timer",
-                tags.timer(),
-                timed ? "Brake time" : "Longest brake time",
-                "panel",
-                "function",
-                "off-delay",
-                "setting",
-                timed ? "4 s" : "10 s",
-                "coil",
-                control.volts());
-        if (!timed) {
-            draft.device(
-                    "zero-speed-switch",
-                    tags.zeroSpeed(),
-                    "Turning",
-                    wish.motor().place(),
-                    "motor",
-                    tags.motor(),
-                    "blocks",
-                    "13-14");
         }
     }
 

@@ -51,9 +51,12 @@ final class TwoDirections extends LadderPart {
             line.through(tags.overTravel(1) + "[11-12]").through(tags.overTravel(2) + "[11-12]");
         }
         String before = line.here();
-        String ahead = direction(line, direct ? reverse : "", forward, tags.forward(), tags.reverse(), 1, "forward");
+        String ahead =
+                direction(line, direct ? reverse : "", new Way(forward, tags.forward(), tags.reverse(), 1, "forward"));
         String back = direction(
-                draft.from(before), direct ? forward : "", reverse, tags.reverse(), tags.forward(), 2, "reverse");
+                draft.from(before),
+                direct ? forward : "",
+                new Way(reverse, tags.reverse(), tags.forward(), 2, "reverse"));
         if (wish.has(EndSwitches.TURN_ROUND)) {
             turnRound(before, forward + "[" + second(direct) + "]", reverse + "[" + second(direct) + "]", ahead, back);
         }
@@ -81,26 +84,40 @@ final class TwoDirections extends LadderPart {
         return direct ? "33-34" : "23-24";
     }
 
-    /** Returns the point behind the button. */
-    private String direction(
-            SheetDraft.Line line, String otherButton, String button, String own, String other, int end, String remark) {
+    /**
+     * One of the two directions.
+     *
+     * @param button starts it
+     * @param own its contactor
+     * @param other the contactor of the other direction
+     * @param end the number of the end switch that ends it
+     * @param remark what the rung says
+     */
+    private record Way(String button, String own, String other, int end, String remark) {}
+
+    /**
+     * Draws the rung of a direction; returns the point behind the button.
+     *
+     * @param otherButton the button that bars it, blank if none does
+     */
+    private String direction(SheetDraft.Line line, String otherButton, Way way) {
         if (!otherButton.isEmpty()) {
             line.through(otherButton + "[21-22]");
         }
         String before = line.here();
-        line.through(button + "[13-14]");
+        line.through(way.button() + "[13-14]");
         String after = line.here();
         if (!wish.has(EndSwitches.NONE)) {
-            line.through(tags.end(end) + "[11-12]");
+            line.through(tags.end(way.end()) + "[11-12]");
         }
-        ladder.end(line.through(other + "[21-22]").through(own + "[A1-A2]"), remark);
+        ladder.end(line.through(way.other() + "[21-22]").through(way.own() + "[A1-A2]"), way.remark());
         if (isJogged()) {
             draft.from(before)
-                    .through(tags.mode() + (end == 1 ? "[13-14]" : "[23-24]"))
-                    .through(own + "[13-14]")
+                    .through(tags.mode() + (way.end() == 1 ? "[13-14]" : "[23-24]"))
+                    .through(way.own() + "[13-14]")
                     .to(after, "holds itself in only in run");
         } else {
-            ladder.parallel(before, own + "[13-14]", after, "");
+            ladder.parallel(before, way.own() + "[13-14]", after, "");
         }
         return after;
     }

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.ToIntFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** The figures of what a source declares. */
@@ -24,22 +25,27 @@ final class Figures {
         return declared.stream().filter(kind::isInstance).map(kind::cast);
     }
 
-    /** How many methods there are; constructors are none. */
-    int methods() {
-        return (int) all(Declared.Method.class).count();
+    /** How many methods and constructors there are. */
+    int bodies() {
+        return linesOfBodies().length;
+    }
+
+    private int[] linesOfBodies() {
+        return IntStream.concat(
+                        all(Declared.Method.class).mapToInt(Declared.Method::lines),
+                        all(Declared.Constructor.class).mapToInt(Declared.Constructor::lines))
+                .sorted()
+                .toArray();
     }
 
     /**
-     * The number of lines that no more than a share of the methods exceeds.
+     * The number of lines that no more than a share of the methods and constructors exceeds.
      *
-     * @param percent how many of a hundred methods are as short or shorter, more than 0 and at most 100
-     * @throws IllegalStateException if there are no methods
+     * @param percent how many of a hundred are as short or shorter, more than 0 and at most 100
+     * @throws IllegalStateException if there are none
      */
-    int linesOfMethods(int percent) {
-        int[] lines = all(Declared.Method.class)
-                .mapToInt(Declared.Method::lines)
-                .sorted()
-                .toArray();
+    int linesOf(int percent) {
+        int[] lines = linesOfBodies();
         if (lines.length == 0) {
             throw new IllegalStateException("there are no methods");
         }

@@ -35,8 +35,8 @@ public final class Main {
         long test = Lines.in(folders(home, "test"));
         out.printf("Lines of Java: %d, of tests %d, which is %.1f %%%n", main, test, 100.0 * test / (main + test));
         out.printf(
-                "Methods: %d; median %d lines, 99 %% at %d or less%n",
-                figures.methods(), figures.linesOfMethods(50), figures.linesOfMethods(99));
+                "Methods and constructors: %d; median %d lines, 99 %% at %d or less%n",
+                figures.bodies(), figures.linesOf(50), figures.linesOf(99));
         return Stream.of(
                         list(
                                 out,

@@ -78,7 +78,7 @@ class FiguresTest {
 
     @Test
     void methodsAreCountedFromTheirHeaderToTheirLastLine() {
-        assertThat(figures.methods()).isEqualTo(3);
+        assertThat(figures.bodies()).as("with two constructors").isEqualTo(5);
         assertThat(figures.methodsAbove(0))
                 .extracting(method -> method.type() + "." + method.name() + " " + method.lines())
                 .containsExactly("Stone.grind 7", "Sail.toString 3", "Sail.turn 1");
@@ -87,9 +87,10 @@ class FiguresTest {
 
     @Test
     void aShareOfTheMethodsIsNoLongerThanItsFigure() {
-        assertThat(figures.linesOfMethods(33)).isEqualTo(1);
-        assertThat(figures.linesOfMethods(50)).isEqualTo(3);
-        assertThat(figures.linesOfMethods(99)).isEqualTo(7);
+        assertThat(figures.linesOf(20)).isEqualTo(1);
+        assertThat(figures.linesOf(50)).isEqualTo(3);
+        assertThat(figures.linesOf(61)).as("Stone's constructor").isEqualTo(5);
+        assertThat(figures.linesOf(99)).isEqualTo(7);
     }
 
     @Test

@@ -18,8 +18,28 @@ public final class Lettering {
 
     private static final Affine UNSCALED = new Affine();
 
-    private record Face(boolean bold, double size) {
-        Font font() {
+    /**
+     * How letters look.
+     *
+     * @param size as the canvas is scaled
+     */
+    public record Face(boolean bold, double size) {
+
+        /** Plain letters of a size. */
+        public static Face plain(double size) {
+            return new Face(false, size);
+        }
+
+        /** Bold letters of a size. */
+        public static Face bold(double size) {
+            return new Face(true, size);
+        }
+
+        private Face scaled(double by) {
+            return new Face(bold, size * by);
+        }
+
+        private Font font() {
             return Font.font(Typeface.WORDS, bold ? FontWeight.BOLD : FontWeight.NORMAL, size);
         }
     }
@@ -37,14 +57,14 @@ public final class Lettering {
      *
      * @param x of the point that they stand at, as the canvas is scaled now
      * @param y of their base line, as the canvas is scaled now
-     * @param size of the letters, as the canvas is scaled now
+     * @param face of the letters, as the canvas is scaled now
      * @param side which end of the words stands at the point
      */
-    public void write(String words, double x, double y, double size, boolean bold, TextAlignment side, Color colour) {
+    public void write(String words, double x, double y, Face face, TextAlignment side, Color colour) {
         Affine scaled = canvas.getTransform();
         Point2D at = scaled.transform(x, y);
         canvas.setTransform(UNSCALED);
-        canvas.setFont(fonts.computeIfAbsent(new Face(bold, size * scaled.getMxx()), Face::font));
+        canvas.setFont(fonts.computeIfAbsent(face.scaled(scaled.getMxx()), Face::font));
         canvas.setTextAlign(side);
         canvas.setFill(colour);
         canvas.fillText(words, at.getX(), at.getY());

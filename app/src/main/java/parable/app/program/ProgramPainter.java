@@ -64,8 +64,14 @@ final class ProgramPainter {
     private void paint(ProgramDrawing.Strip strip, ProgramPlace selected) {
         boolean here = selected.network() == strip.number() - 1;
         boolean passes = run.filter(now -> now.passes(strip.network().logic())).isPresent();
-        text(strip.number() + "", 18, strip.y() + 17, 13, true, TextAlignment.LEFT, ink.quiet());
-        text(strip.network().comment(), strip.railX() - 8, strip.y() + 17, 13, false, TextAlignment.LEFT, ink.symbol());
+        text(strip.number() + "", 18, strip.y() + 17, Lettering.Face.bold(13), TextAlignment.LEFT, ink.quiet());
+        text(
+                strip.network().comment(),
+                strip.railX() - 8,
+                strip.y() + 17,
+                Lettering.Face.plain(13),
+                TextAlignment.LEFT,
+                ink.symbol());
         canvas.setStroke(ink.symbol());
         canvas.setLineWidth(2.6);
         canvas.strokeLine(strip.railX(), strip.baseline() - 16, strip.railX(), strip.y() + strip.height() - 32);
@@ -84,8 +90,7 @@ final class ProgramPainter {
                 StructuredText.statement(strip.network()),
                 strip.railX() - 8,
                 strip.statementY(),
-                12,
-                false,
+                Lettering.Face.plain(12),
                 TextAlignment.LEFT,
                 ink.quiet());
     }
@@ -117,13 +122,12 @@ final class ProgramPainter {
         if (at.logic() instanceof Logic.Elapsed elapsed) {
             String words = elapsed.timer() + ".ET " + (elapsed.atLeast() ? ">= " : "< ") + time(elapsed.millis());
             canvas.strokeRect(x - 48, y - 13, 96, 26);
-            text(words, x, y + 4, 11, passes, TextAlignment.CENTER, colour);
+            text(words, x, y + 4, new Lettering.Face(passes, 11), TextAlignment.CENTER, colour);
             run.ifPresent(now -> text(
                     time(now.elapsed(elapsed.timer(), millis)),
                     x,
                     y - 19,
-                    12,
-                    true,
+                    Lettering.Face.bold(12),
                     TextAlignment.CENTER,
                     ink.quiet()));
             return;
@@ -137,9 +141,10 @@ final class ProgramPainter {
         if (passes) {
             canvas.strokeLine(x - 11, y, x + 11, y);
         }
-        text(contact.operand().text(), x, y - 19, 13, true, TextAlignment.CENTER, ink.symbol());
+        text(contact.operand().text(), x, y - 19, Lettering.Face.bold(13), TextAlignment.CENTER, ink.symbol());
         reads(contact.operand())
-                .ifPresent(words -> text(words, x + 17, y + 17, 11.5, false, TextAlignment.LEFT, ink.quiet()));
+                .ifPresent(words ->
+                        text(words, x + 17, y + 17, Lettering.Face.plain(11.5), TextAlignment.LEFT, ink.quiet()));
     }
 
     /** What a bit reads; of an input also what its terminal reads, if the program has not seen that yet. */
@@ -176,28 +181,46 @@ final class ProgramPainter {
                         case SET -> "S";
                         case RESET -> "R";
                     };
-            text(inside, x + 17, y + 5, 14, true, TextAlignment.CENTER, colour);
-            text(end.variable(), x + 17, y - 19, 13, true, TextAlignment.CENTER, ink.symbol());
+            text(inside, x + 17, y + 5, Lettering.Face.bold(14), TextAlignment.CENTER, colour);
+            text(end.variable(), x + 17, y - 19, Lettering.Face.bold(13), TextAlignment.CENTER, ink.symbol());
         } else {
             canvas.strokeRect(x, y - 14, 118, 46);
             String type = program.variable(end.variable())
                     .map(variable -> variable.type().toString())
                     .orElse("");
-            text(type, x + 8, y + 4, 13, true, TextAlignment.LEFT, colour);
-            text(end.variable(), x + 59, y - 19, 13, true, TextAlignment.CENTER, ink.symbol());
-            text(blockWords(strip.network()), x + 8, y + 22, 11.5, false, TextAlignment.LEFT, ink.symbol());
+            text(type, x + 8, y + 4, Lettering.Face.bold(13), TextAlignment.LEFT, colour);
+            text(end.variable(), x + 59, y - 19, Lettering.Face.bold(13), TextAlignment.CENTER, ink.symbol());
+            text(
+                    blockWords(strip.network()),
+                    x + 8,
+                    y + 22,
+                    Lettering.Face.plain(11.5),
+                    TextAlignment.LEFT,
+                    ink.symbol());
         }
         double beside = end instanceof NetworkEnd.Coil ? x + 42 : x + 126;
-        run.ifPresent(now -> text("= " + (one ? 1 : 0), beside, y - 2, 12, one, TextAlignment.LEFT, ink.quiet()));
+        run.ifPresent(now -> text(
+                "= " + (one ? 1 : 0), beside, y - 2, new Lettering.Face(one, 12), TextAlignment.LEFT, ink.quiet()));
         program.variable(end.variable())
                 .flatMap(Variable::address)
-                .ifPresent(address ->
-                        text(address.toString(), beside, y + 14, 11.5, false, TextAlignment.LEFT, ink.quiet()));
+                .ifPresent(address -> text(
+                        address.toString(),
+                        beside,
+                        y + 14,
+                        Lettering.Face.plain(11.5),
+                        TextAlignment.LEFT,
+                        ink.quiet()));
         if (passes != one
                 && end instanceof NetworkEnd.Coil coil
                 && coil.kind() == NetworkEnd.Coil.Kind.NORMAL
                 && run.isPresent()) {
-            text("written again below, or not yet scanned", x, y + 30, 11, false, TextAlignment.LEFT, ink.quiet());
+            text(
+                    "written again below, or not yet scanned",
+                    x,
+                    y + 30,
+                    Lettering.Face.plain(11),
+                    TextAlignment.LEFT,
+                    ink.quiet());
         }
     }
 
@@ -217,7 +240,7 @@ final class ProgramPainter {
         return millis < 1000 ? millis + " ms" : String.format(Locale.ROOT, "%.1f s", millis / 1000.0);
     }
 
-    private void text(String words, double x, double y, double size, boolean bold, TextAlignment side, Color colour) {
-        lettering.write(words, x, y, size, bold, side, colour);
+    private void text(String words, double x, double y, Lettering.Face face, TextAlignment side, Color colour) {
+        lettering.write(words, x, y, face, side, colour);
     }
 }

@@ -104,7 +104,8 @@ public final class Painter {
         double y = box.y() - 2;
         canvas.setFill(ink.shorted());
         canvas.fillPolygon(new double[] {x - 9, x + 9, x}, new double[] {y + 14, y + 14, y - 3}, 3);
-        lettering.write("!", x, y + 12, Mark.TextRole.NOTE.size(), true, TextAlignment.CENTER, ink.paper());
+        lettering.write(
+                "!", x, y + 12, Lettering.Face.bold(Mark.TextRole.NOTE.size()), TextAlignment.CENTER, ink.paper());
     }
 
     /** The numbers of what is said of a device, each on a disc beside its tag. */
@@ -125,8 +126,7 @@ public final class Painter {
                     number,
                     x - DISC + width / 2,
                     label.at().y(),
-                    Mark.TextRole.NOTE.size(),
-                    true,
+                    Lettering.Face.bold(Mark.TextRole.NOTE.size()),
                     TextAlignment.CENTER,
                     ink.paper());
             x += width + 1;
@@ -212,8 +212,7 @@ public final class Painter {
                 condition.word(),
                 mark.at().x(),
                 mark.at().y(),
-                Mark.TextRole.NOTE.size(),
-                condition.isActive(),
+                new Lettering.Face(condition.isActive(), Mark.TextRole.NOTE.size()),
                 sideOf(mark.anchor()),
                 condition.isActive() ? ink.symbol() : ink.quiet());
     }
@@ -233,8 +232,7 @@ public final class Painter {
                 label.text(),
                 label.at().x(),
                 label.at().y(),
-                role.size(),
-                role.bold(),
+                new Lettering.Face(role.bold(), role.size()),
                 sideOf(label.anchor()),
                 quiet ? ink.quiet() : ink.symbol());
     }

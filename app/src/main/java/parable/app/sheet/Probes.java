@@ -82,6 +82,12 @@ final class Probes {
         graphics.setLineWidth(1.2);
         graphics.strokeOval(at.x() + 6, at.y() - 28, 18, 18);
         new Lettering(graphics)
-                .write(probe.letter(), at.x() + 15, at.y() - 15, 11, true, TextAlignment.CENTER, Color.WHITE);
+                .write(
+                        probe.letter(),
+                        at.x() + 15,
+                        at.y() - 15,
+                        Lettering.Face.bold(11),
+                        TextAlignment.CENTER,
+                        Color.WHITE);
     }
 }

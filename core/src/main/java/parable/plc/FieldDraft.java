@@ -17,7 +17,7 @@ import parable.parts.Part;
  * @param american whether tags are those of North America
  * @param controller the tag of the controller
  */
-record Field(
+record FieldDraft(
         Assembly assembly,
         ControlGraph graph,
         PanelDraft panel,
