@@ -45,8 +45,7 @@ final class BrakeRule implements Rule {
             }
         }
         Set<String> brakedOn = new TreeSet<>();
-        study.rehearsals()
-                .forEach(rehearsal -> brakedOn.addAll(rehearsal.mishaps().brakedOn()));
+        study.trials().forEach(trial -> brakedOn.addAll(trial.mishaps().brakedOn()));
         brakedOn.forEach(motor -> findings.add(untimed(study, motor)));
         return findings;
     }

@@ -13,8 +13,7 @@ final class FieldLossRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         Set<String> motors = new TreeSet<>();
-        study.rehearsals()
-                .forEach(rehearsal -> motors.addAll(rehearsal.mishaps().runAway()));
+        study.trials().forEach(trial -> motors.addAll(trial.mishaps().runAway()));
         return motors.stream().map(FieldLossRule::finding).toList();
     }
 

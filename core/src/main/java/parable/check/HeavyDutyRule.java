@@ -26,8 +26,7 @@ final class HeavyDutyRule implements Rule {
         PowerPath power = new PowerPath(study.assembly());
         Set<String> jogged = jogged(study);
         Set<String> plugged = new HashSet<>();
-        study.rehearsals()
-                .forEach(rehearsal -> plugged.addAll(rehearsal.mishaps().plugged()));
+        study.trials().forEach(trial -> plugged.addAll(trial.mishaps().plugged()));
         for (Part contactor : study.switchingContactors().toList()) {
             double amperes = study.runningWays().through(contactor).stream()
                     .mapToDouble(RunningWays.Carried::amperes)
@@ -54,17 +53,16 @@ final class HeavyDutyRule implements Rule {
     private static Set<String> jogged(Study study) {
         Set<String> held = new HashSet<>();
         Set<String> stays = new HashSet<>();
-        for (StartTrial rehearsal : study.rehearsals()) {
-            boolean button = rehearsal
-                    .start()
+        for (StartTrial trial : study.trials()) {
+            boolean button = trial.start()
                     .flatMap(study.assembly()::part)
                     .filter(part -> part.family() == Family.PUSH_BUTTON)
                     .isPresent();
-            stays.addAll(rehearsal.after());
-            if (button && rehearsal.tripped().isEmpty() && rehearsal.shortedBy().isEmpty()) {
-                Set<String> released = new HashSet<>(rehearsal.held());
-                released.removeAll(rehearsal.after());
-                released.removeAll(rehearsal.shortly());
+            stays.addAll(trial.after());
+            if (button && trial.tripped().isEmpty() && trial.shortedBy().isEmpty()) {
+                Set<String> released = new HashSet<>(trial.held());
+                released.removeAll(trial.after());
+                released.removeAll(trial.shortly());
                 held.addAll(released);
             }
         }

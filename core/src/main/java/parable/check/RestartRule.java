@@ -14,19 +14,19 @@ final class RestartRule implements Rule {
     public List<Finding> findings(Study study) {
         boolean declared = study.assembly().sheet().duty() == Duty.AUTOMATIC_RESTART;
         List<Finding> findings = new ArrayList<>();
-        for (StartTrial rehearsal : study.rehearsals()) {
-            if (!rehearsal.afterPowerReturned().isEmpty()) {
-                String motors = Words.and(rehearsal.afterPowerReturned());
+        for (StartTrial trial : study.trials()) {
+            if (!trial.afterPowerReturned().isEmpty()) {
+                String motors = Words.and(trial.afterPowerReturned());
                 findings.add(new Finding(
                         "restarts-when-power-returns",
                         declared ? Severity.NOTE : Severity.DANGER,
-                        List.copyOf(rehearsal.afterPowerReturned()),
+                        List.copyOf(trial.afterPowerReturned()),
                         motors + " starts again by itself when power returns"
                                 + (declared ? ", as the sheet's duty says." : "."),
                         "Somebody may have a hand in the machine. A start that springs back, with a seal-in, lets go when power"
                                 + " fails; where a restart harms nobody, declare the duty automatic restart."));
             }
-            for (StartTrial.Stop stop : rehearsal.stops()) {
+            for (StartTrial.Stop stop : trial.stops()) {
                 if (!stop.afterwards().isEmpty()) {
                     findings.add(new Finding(
                             "restarts-when-reset",

@@ -29,18 +29,18 @@ final class SequenceRule implements Rule {
         List<Finding> findings = new ArrayList<>();
         Set<String> pulledIn = new LinkedHashSet<>();
         boolean shorted = false;
-        for (StartTrial rehearsal : study.rehearsals()) {
-            pulledIn.addAll(rehearsal.pulledIn());
-            shorted |= rehearsal.shortedBy().isPresent();
-            rehearsal.begun().forEach((motor, first) -> {
-                double last = rehearsal.settled().getOrDefault(motor, 0.0);
+        for (StartTrial trial : study.trials()) {
+            pulledIn.addAll(trial.pulledIn());
+            shorted |= trial.shortedBy().isPresent();
+            trial.begun().forEach((motor, first) -> {
+                double last = trial.settled().getOrDefault(motor, 0.0);
                 if (last > 0 && first > MORE * last && hasSixLeads(study, motor)) {
                     findings.add(fullVoltageFirst(motor, first, last));
                 } else if (last > 0 && last < STAR * rated(study, motor) && hasSixLeads(study, motor)) {
                     findings.add(staysInStar(motor, last, rated(study, motor)));
                 }
             });
-            rehearsal.changedAt().forEach((motor, speed) -> {
+            trial.changedAt().forEach((motor, speed) -> {
                 if (speed < UP && hasSixLeads(study, motor)) {
                     findings.add(starTooShort(motor, speed));
                 }

@@ -8,7 +8,7 @@ final class ShortRule implements Rule {
 
     @Override
     public List<Finding> findings(Study study) {
-        return study.rehearsals().stream()
+        return study.trials().stream()
                 .map(StartTrial::shortedBy)
                 .flatMap(Optional::stream)
                 .map(told -> new Finding(

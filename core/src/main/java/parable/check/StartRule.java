@@ -18,23 +18,23 @@ final class StartRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
-        boolean shorted = study.rehearsals().stream()
-                .anyMatch(rehearsal -> rehearsal.shortedBy().isPresent());
+        boolean shorted =
+                study.trials().stream().anyMatch(trial -> trial.shortedBy().isPresent());
         if (shorted) {
             return findings;
         }
         Set<String> tripped = new LinkedHashSet<>();
-        study.rehearsals().forEach(rehearsal -> tripped.addAll(rehearsal.tripped()));
+        study.trials().forEach(trial -> tripped.addAll(trial.tripped()));
         Set<String> everDriven = new LinkedHashSet<>();
         Set<String> everAfter = new LinkedHashSet<>();
         Set<String> everShortly = new LinkedHashSet<>();
-        study.rehearsals().forEach(rehearsal -> {
-            everDriven.addAll(rehearsal.held());
-            everDriven.addAll(rehearsal.after());
-            everShortly.addAll(rehearsal.shortly());
-            everAfter.addAll(rehearsal.after());
+        study.trials().forEach(trial -> {
+            everDriven.addAll(trial.held());
+            everDriven.addAll(trial.after());
+            everShortly.addAll(trial.shortly());
+            everAfter.addAll(trial.after());
         });
-        study.rehearsals().forEach(rehearsal -> inSeries(study, rehearsal, findings));
+        study.trials().forEach(trial -> inSeries(study, trial, findings));
         for (Part motor : study.parts(Family.MOTOR).toList()) {
             if (!everDriven.contains(motor.tag())) {
                 findings.add(new Finding(
@@ -62,17 +62,17 @@ final class StartRule implements Rule {
     }
 
     /** Two buttons that must be held together are right for two hands, and a mistake where either alone is to start. */
-    private static void inSeries(Study study, StartTrial rehearsal, List<Finding> findings) {
+    private static void inSeries(Study study, StartTrial trial, List<Finding> findings) {
         boolean twoHands = study.assembly().sheet().duty() == Duty.JOGGING;
-        if (!rehearsal.besides().isEmpty() && !rehearsal.held().isEmpty() && !twoHands) {
-            List<String> buttons = new ArrayList<>(rehearsal.besides());
-            buttons.add(rehearsal.start().orElseThrow());
+        if (!trial.besides().isEmpty() && !trial.held().isEmpty() && !twoHands) {
+            List<String> buttons = new ArrayList<>(trial.besides());
+            buttons.add(trial.start().orElseThrow());
             buttons.sort(null);
             Finding finding = new Finding(
                     "starts-in-series",
                     Severity.WARNING,
                     buttons,
-                    Words.and(buttons) + " start " + Words.and(rehearsal.held()) + " only when they are held together.",
+                    Words.and(buttons) + " start " + Words.and(trial.held()) + " only when they are held together.",
                     "That is right for a start with two hands. Where each alone is to start, they go in parallel.");
             if (!findings.contains(finding)) {
                 findings.add(finding);
@@ -86,9 +86,9 @@ final class StartRule implements Rule {
     }
 
     private static Finding doesNotHold(Study study, String motor) {
-        String start = study.rehearsals().stream()
-                .filter(rehearsal -> rehearsal.held().contains(motor))
-                .flatMap(rehearsal -> rehearsal.start().stream())
+        String start = study.trials().stream()
+                .filter(trial -> trial.held().contains(motor))
+                .flatMap(trial -> trial.start().stream())
                 .findFirst()
                 .orElse("the start");
         return new Finding(

@@ -131,7 +131,7 @@ final class StartTrials {
                 tryAll(arrangement, preparations.get(i), further);
                 Set<String> known = everDriven(all);
                 further.stream()
-                        .filter(rehearsal -> !known.containsAll(rehearsal.held()))
+                        .filter(trial -> !known.containsAll(trial.held()))
                         .forEach(all::add);
             }
         }
@@ -139,16 +139,16 @@ final class StartTrials {
 
     private static Set<String> everDriven(List<StartTrial> all) {
         Set<String> driven = new LinkedHashSet<>();
-        all.forEach(rehearsal -> {
-            driven.addAll(rehearsal.held());
-            driven.addAll(rehearsal.after());
+        all.forEach(trial -> {
+            driven.addAll(trial.held());
+            driven.addAll(trial.after());
         });
         return driven;
     }
 
     private boolean isAnyNeverDriven(List<StartTrial> all) {
         Set<String> driven = everDriven(all);
-        return all.stream().allMatch(rehearsal -> rehearsal.shortedBy().isEmpty())
+        return all.stream().allMatch(trial -> trial.shortedBy().isEmpty())
                 && assembly.parts().stream()
                         .anyMatch(part -> part.family() == Family.MOTOR && !driven.contains(part.tag()));
     }

@@ -24,10 +24,10 @@ final class StopRule implements Rule {
         Map<String, Set<String>> notStopped = new HashMap<>();
         Set<String> stoppable = new TreeSet<>();
         Set<String> running = new TreeSet<>();
-        for (StartTrial rehearsal : study.rehearsals()) {
-            running.addAll(rehearsal.after());
-            for (StartTrial.Stop stop : rehearsal.stops()) {
-                Set<String> gone = new TreeSet<>(rehearsal.after());
+        for (StartTrial trial : study.trials()) {
+            running.addAll(trial.after());
+            for (StartTrial.Stop stop : trial.stops()) {
+                Set<String> gone = new TreeSet<>(trial.after());
                 gone.removeAll(stop.stillDriven());
                 stopped.computeIfAbsent(stop.tag(), any -> new TreeSet<>()).addAll(gone);
                 notStopped.computeIfAbsent(stop.tag(), any -> new TreeSet<>()).addAll(stop.stillDriven());
@@ -45,9 +45,8 @@ final class StopRule implements Rule {
         }
         Set<String> neverStopped = new TreeSet<>(running);
         neverStopped.removeAll(stoppable);
-        boolean startedByButton = study.rehearsals().stream()
-                .anyMatch(rehearsal ->
-                        rehearsal.start().isPresent() && !rehearsal.after().isEmpty());
+        boolean startedByButton = study.trials().stream()
+                .anyMatch(trial -> trial.start().isPresent() && !trial.after().isEmpty());
         if (!neverStopped.isEmpty() && startedByButton) {
             findings.add(
                     new Finding(

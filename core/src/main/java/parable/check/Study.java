@@ -38,7 +38,7 @@ final class Study {
     private final List<Integer> outsideSides;
     private final Network network;
     private final BitSet allSources = new BitSet();
-    private Optional<List<StartTrial>> rehearsals = Optional.empty();
+    private Optional<List<StartTrial>> trials = Optional.empty();
     private Optional<RunningWays> runningWays = Optional.empty();
 
     /** Throws a {@link CancellationException} from a try that is cancelled. */
@@ -119,11 +119,11 @@ final class Study {
     }
 
     /** How the starter behaves when it is tried in the usual ways; tried once, when first asked for. */
-    List<StartTrial> rehearsals() {
-        if (rehearsals.isEmpty()) {
-            rehearsals = Optional.of(new StartTrials(assembly, cancelled).all());
+    List<StartTrial> trials() {
+        if (trials.isEmpty()) {
+            trials = Optional.of(new StartTrials(assembly, cancelled).all());
         }
-        return rehearsals.get();
+        return trials.get();
     }
 
     /** The ways in which the motors can run at full voltage; worked out once, when first asked for. */
@@ -137,10 +137,10 @@ final class Study {
     /** The tags of the motors that a stop was seen to stop when the starter was tried. */
     Set<String> stoppedBy(Part stop) {
         Set<String> stopped = new LinkedHashSet<>();
-        for (StartTrial rehearsal : rehearsals()) {
-            for (StartTrial.Stop tried : rehearsal.stops()) {
+        for (StartTrial trial : trials()) {
+            for (StartTrial.Stop tried : trial.stops()) {
                 if (tried.tag().equals(stop.tag())) {
-                    stopped.addAll(rehearsal.after());
+                    stopped.addAll(trial.after());
                     stopped.removeAll(tried.stillDriven());
                 }
             }

@@ -40,8 +40,8 @@ final class SuppressorRule implements Rule {
 
     private static boolean isReversed(Study study, Part relay) {
         Terminal plus = new Terminal(relay.tag(), Study.coil(relay).from());
-        return study.rehearsals().stream()
-                .flatMap(rehearsal -> Optional.ofNullable(rehearsal.voltages().get(plus)).stream())
+        return study.trials().stream()
+                .flatMap(trial -> Optional.ofNullable(trial.voltages().get(plus)).stream())
                 .map(Potential::direct)
                 .anyMatch(volts -> volts < -Study.coil(relay).rated().volts() / 2);
     }

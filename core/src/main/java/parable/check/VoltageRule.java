@@ -22,8 +22,7 @@ final class VoltageRule implements Rule {
     @Override
     public List<Finding> findings(Study study) {
         Map<Terminal, Potential> highest = new HashMap<>();
-        study.rehearsals().forEach(rehearsal -> rehearsal
-                .voltages()
+        study.trials().forEach(trial -> trial.voltages()
                 .forEach((terminal, voltage) ->
                         highest.merge(terminal, voltage, (one, other) -> one.rms() >= other.rms() ? one : other)));
         List<Finding> findings = new ArrayList<>();
