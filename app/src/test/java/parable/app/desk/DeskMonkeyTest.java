@@ -43,7 +43,7 @@ class DeskMonkeyTest {
 
     @Test
     void aMonkeyAtTheDesk() throws Exception {
-        play(1_500, 20261125);
+        play(600, 20261125);
     }
 
     @Test
