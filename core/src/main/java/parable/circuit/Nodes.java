@@ -59,7 +59,7 @@ public final class Nodes {
     private static final class Joining {
         private final Map<Object, Integer> ids = new HashMap<>();
         private final List<Object> keys = new ArrayList<>();
-        private int[] parents = new int[64];
+        private final DisjointSets sets = new DisjointSets(64);
         private int nextNumber = 1;
 
         /** The number of a key, its own if it is new. */
@@ -69,11 +69,7 @@ public final class Nodes {
                 return known;
             }
             int id = keys.size();
-            if (id == parents.length) {
-                parents = Arrays.copyOf(parents, 2 * id);
-            }
             keys.add(key);
-            parents[id] = id;
             return id;
         }
 
@@ -97,15 +93,6 @@ public final class Nodes {
             return item instanceof RungItem.TerminalEnd landing ? landing.terminal() : item;
         }
 
-        private int root(int id) {
-            int at = id;
-            while (parents[at] != at) {
-                parents[at] = parents[parents[at]];
-                at = parents[at];
-            }
-            return at;
-        }
-
         /** Joins what bears one number: a point that is called by the number of a rail is on that rail. */
         private void joinByNumber(List<Rail> rails) {
             Map<String, Integer> railOf = new HashMap<>();
@@ -121,8 +108,7 @@ public final class Nodes {
         }
 
         private void join(int one, int other) {
-            int left = root(one);
-            parents[root(other)] = left;
+            sets.join(one, other);
         }
 
         Nodes nodes(List<Rail> rails) {
@@ -131,7 +117,7 @@ public final class Nodes {
             Arrays.fill(nodeOf, -1);
             List<List<Object>> members = new ArrayList<>();
             for (int id = 0; id < keys.size(); id++) {
-                int root = root(id);
+                int root = sets.of(id);
                 if (nodeOf[root] < 0) {
                     nodeOf[root] = members.size();
                     members.add(new ArrayList<>());

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToIntFunction;
+import parable.circuit.DisjointSets;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 
@@ -25,26 +26,25 @@ final class LadderParts {
      * @param node the node that a point of a rung is on
      */
     static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.NamedPoint> node) {
-        int[] supply = new int[rungs.size()];
+        DisjointSets supply = new DisjointSets(rungs.size());
         Map<Integer, Integer> lastRungOn = new HashMap<>();
         Map<Integer, Integer> groupOf = new HashMap<>();
-        for (int rung = 0; rung < supply.length; rung++) {
-            supply[rung] = rung;
+        for (int rung = 0; rung < rungs.size(); rung++) {
             int here = rung;
             rungs.get(rung).points().forEach(point -> {
                 Integer before = groupOf.putIfAbsent(node.applyAsInt(point), here);
                 if (before != null) {
-                    join(supply, before, here);
+                    supply.join(before, here);
                 }
                 if (!point.rail()) {
                     lastRungOn.put(node.applyAsInt(point), here);
                 }
             });
         }
-        int[] parts = new int[supply.length];
+        int[] parts = new int[rungs.size()];
         int openUntil = 0;
         for (int rung = 0; rung < parts.length; rung++) {
-            boolean another = rung > 0 && root(supply, rung) != root(supply, rung - 1) && openUntil < rung;
+            boolean another = rung > 0 && !supply.areJoined(rung, rung - 1) && openUntil < rung;
             parts[rung] = rung == 0 ? 0 : parts[rung - 1] + (another ? 1 : 0);
             openUntil = Math.max(
                     openUntil,
@@ -55,19 +55,6 @@ final class LadderParts {
                             .orElse(0));
         }
         return new LadderParts(parts);
-    }
-
-    private static void join(int[] supply, int one, int other) {
-        int root = root(supply, one);
-        supply[root(supply, other)] = root;
-    }
-
-    private static int root(int[] supply, int rung) {
-        int root = rung;
-        while (supply[root] != root) {
-            root = supply[root];
-        }
-        return root;
     }
 
     /** The part that a rung is in, 0 for the first. */

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import parable.circuit.DisjointSets;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -48,7 +49,7 @@ final class ControlGraph {
     private final Set<Integer> rails = new LinkedHashSet<>();
     private final List<Edge> edges = new ArrayList<>();
     private final List<Consumer> consumers = new ArrayList<>();
-    private final Map<Integer, Integer> joined = new HashMap<>();
+    private final DisjointSets joined = new DisjointSets(0);
     private final Map<Integer, List<Edge>> edgesAt = new HashMap<>();
     private final Map<List<Integer>, List<Edge>> series = new HashMap<>();
 
@@ -63,7 +64,7 @@ final class ControlGraph {
         }
         assembly.sheet()
                 .rails()
-                .forEach(rail -> assembly.nodes().indexOf(rail.number()).ifPresent(node -> rails.add(root(node))));
+                .forEach(rail -> assembly.nodes().indexOf(rail.number()).ifPresent(node -> rails.add(joined.of(node))));
         for (Rung rung : assembly.sheet().control()) {
             for (RungItem item : rung.items()) {
                 if (item instanceof RungItem.Passage passage) {
@@ -73,16 +74,8 @@ final class ControlGraph {
         }
     }
 
-    private int root(int node) {
-        int at = node;
-        while (joined.containsKey(at)) {
-            at = joined.get(at);
-        }
-        return at;
-    }
-
     private int node(Terminal terminal) {
-        return root(assembly.nodes().indexOf(terminal).orElseThrow());
+        return joined.of(assembly.nodes().indexOf(terminal).orElseThrow());
     }
 
     private Part part(RungItem.Passage passage) {
@@ -99,7 +92,7 @@ final class ControlGraph {
             int one = node(passage.lineSide());
             int other = node(passage.returnSide());
             if (one != other) {
-                joined.put(Math.max(one, other), Math.min(one, other));
+                joined.join(Math.min(one, other), Math.max(one, other));
             }
         }
     }

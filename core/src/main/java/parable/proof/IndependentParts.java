@@ -11,6 +11,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import parable.circuit.DisjointSets;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
@@ -39,7 +40,7 @@ final class IndependentParts {
     private final List<Common> commons = new ArrayList<>();
     private final Set<String> common = new HashSet<>();
     private final Set<String> railNames = new HashSet<>();
-    private final int[] leader;
+    private final DisjointSets leaders;
 
     /** A part operated by hand that circuits share, and the rails in front of and behind its contact. */
     private record Common(int part, int front, int behind) {}
@@ -48,10 +49,7 @@ final class IndependentParts {
         this.assembly = assembly;
         this.ownOfOne = ownOfOne;
         parts = assembly.parts();
-        leader = new int[parts.size() + assembly.nodes().all().size()];
-        for (int i = 0; i < leader.length; i++) {
-            leader[i] = i;
-        }
+        leaders = new DisjointSets(parts.size() + assembly.nodes().all().size());
         findRails();
         findCommon();
         joinByNodes();
@@ -74,17 +72,8 @@ final class IndependentParts {
         return programmed || circuits.size() < 2 ? List.of(assembly.sheet()) : independent.sheets(circuits);
     }
 
-    private int leaderOf(int element) {
-        int at = element;
-        while (leader[at] != at) {
-            leader[at] = leader[leader[at]];
-            at = leader[at];
-        }
-        return at;
-    }
-
     private void join(int one, int other) {
-        leader[Math.max(leaderOf(one), leaderOf(other))] = Math.min(leaderOf(one), leaderOf(other));
+        leaders.join(Math.min(leaders.of(one), leaders.of(other)), Math.max(leaders.of(one), leaders.of(other)));
     }
 
     /** Whether a part belongs to all circuits alike. */
@@ -157,8 +146,8 @@ final class IndependentParts {
             boolean there = part.terminals().stream()
                     .anyMatch(marking ->
                             node(part, marking).filter(at -> at == node).isPresent());
-            if (there && !isShared(part) && circuits.contains(leaderOf(p))) {
-                behind.add(leaderOf(p));
+            if (there && !isShared(part) && circuits.contains(leaders.of(p))) {
+                behind.add(leaders.of(p));
             }
         }
         commons.stream()
@@ -344,7 +333,7 @@ final class IndependentParts {
             boolean moves = !(parts.get(p).drive() instanceof Drive.None)
                     && !(parts.get(p).drive() instanceof Drive.Interlocking);
             if (moves && !isShared(parts.get(p))) {
-                moving.add(leaderOf(p));
+                moving.add(leaders.of(p));
             }
         }
         return moving;
@@ -374,7 +363,7 @@ final class IndependentParts {
 
     /** The circuit that a part belongs to; what does not move belongs to the first. */
     private int home(int part, Set<Integer> circuits) {
-        int leads = leaderOf(part);
+        int leads = leaders.of(part);
         return circuits.contains(leads) ? leads : circuits.iterator().next();
     }
 
