@@ -70,11 +70,22 @@ public sealed interface Component {
             this(false);
         }
 
+        /** At rest. */
         public static final int REST = 0;
+
+        /** Its coil is fed, and nothing has moved yet. */
         public static final int STARTED = 1;
+
+        /** On its way in. */
         public static final int RISING = 2;
+
+        /** In. */
         public static final int IN = 3;
+
+        /** Its coil is dead, and it holds on for a while yet. */
         public static final int HANGING = 4;
+
+        /** On its way back. */
         public static final int FALLING = 5;
 
         @Override
@@ -162,6 +173,7 @@ public sealed interface Component {
             return value & 1 | (isPushed(value) ? DOWN : REST) << 1;
         }
 
+        /** Whether a hand is on it. */
         public static boolean isPushed(int value) {
             return (value & 1) == 1;
         }
@@ -195,8 +207,13 @@ public sealed interface Component {
      * dead it goes on.
      */
     record Clockwork(TimerProgram program) implements Component {
+        /** Nothing is under way. */
         public static final int IDLE = 0;
+
+        /** Its coil is fed, and its stages go on. */
         public static final int FED = 1;
+
+        /** Its coil was let go, and the stages that follow that go on. */
         public static final int RELEASED = 2;
 
         @Override

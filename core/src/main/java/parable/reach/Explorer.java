@@ -50,6 +50,7 @@ public final class Explorer {
     private Optional<Rounds> rounds = Optional.empty();
     private Optional<Optional<Integer>> restless = Optional.empty();
 
+    /** Nothing explored yet; at most {@link #MOST_STATES} are. */
     public Explorer(CircuitMachine machine, Progress progress) {
         this(machine, progress, MOST_STATES);
     }
@@ -73,6 +74,7 @@ public final class Explorer {
         return machine;
     }
 
+    /** Explores, until there is nothing more, the most states are known, or the work is ended. */
     public void explore() {
         long initial = machine.initial();
         int place = states.place(initial);
@@ -150,10 +152,12 @@ public final class Explorer {
         }
     }
 
+    /** The states found so far. */
     public States states() {
         return states;
     }
 
+    /** Whether every state that can be reached was found. */
     public boolean isComplete() {
         return complete;
     }

@@ -124,6 +124,7 @@ public final class ProgrammedParts {
         return part;
     }
 
+    /** How the controller works: what it needs, reads and tells. */
     public Drive.ByProgram drive() {
         return (Drive.ByProgram) controller.drive();
     }

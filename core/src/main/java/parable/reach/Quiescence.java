@@ -20,6 +20,7 @@ public final class Quiescence {
     private final CircuitMachine machine;
     private final Map<Long, Rests> known = new HashMap<>();
 
+    /** Of a machine; what is found is remembered. */
     public Quiescence(CircuitMachine machine) {
         this.machine = machine;
     }
@@ -40,6 +41,7 @@ public final class Quiescence {
                 (part, value) -> isSlow(state, part, value) || machine.mayStay(state, part, conduction));
     }
 
+    /** Where it comes to rest from a state by itself. */
     public Rests from(long state) {
         return known.computeIfAbsent(state, this::find);
     }

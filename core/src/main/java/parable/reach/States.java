@@ -54,6 +54,7 @@ public final class States {
         return words;
     }
 
+    /** A state, by the order in which it was found. */
     public long key(int index) {
         return groups.key(at[index] >>> low) << low | at[index] & (1 << low) - 1;
     }

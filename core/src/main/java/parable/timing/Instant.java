@@ -75,6 +75,7 @@ public final class Instant {
         return unknown;
     }
 
+    /** Where everything is at this instant. */
     public long positions() {
         return positions;
     }
@@ -88,6 +89,7 @@ public final class Instant {
         return zone;
     }
 
+    /** What happens in it, in order. */
     public List<Event> events() {
         return events;
     }

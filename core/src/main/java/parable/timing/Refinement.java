@@ -34,6 +34,12 @@ public final class Refinement {
     private final Set<Integer> kept = new TreeSet<>();
     private Optional<Set<Integer>> keepingTo = Optional.empty();
 
+    /**
+     * Nothing decided yet.
+     *
+     * @param machine the circuit with every place that a time is stated for
+     * @param cancelled whether the search is to end
+     */
     public Refinement(CircuitMachine machine, Replay replay, BooleanSupplier cancelled) {
         this.machine = machine;
         this.replay = replay;

@@ -252,6 +252,7 @@ public final class TimedSearch {
         return nodes.size();
     }
 
+    /** Where everything is in a node. */
     public long positions(int node) {
         return nodes.get(node).positions();
     }
