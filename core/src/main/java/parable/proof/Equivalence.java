@@ -11,7 +11,7 @@ import parable.timing.Refutation;
  * motors.
  *
  * @param verdict what was found
- * @param states how many pairs of states were gone through, one of either sheet
+ * @param states how many pairs of states were explored, one of either sheet
  * @param inherent differences that lie in the nature of a controller, each in a sentence
  * @param difference the first difference that does not, empty if there is none
  */
@@ -23,7 +23,7 @@ public record Equivalence(Answer verdict, int states, List<String> inherent, Opt
         EQUIVALENT,
         /** They are not. */
         DIFFERENT,
-        /** Not everything was gone through. */
+        /** Not everything was explored. */
         UNFINISHED;
 
         /** As it is said. */

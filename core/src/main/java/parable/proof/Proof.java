@@ -25,7 +25,7 @@ import parable.timing.Replay;
  *
  * @param claims in the order in which the circuit raises them
  * @param limits what is left out of all of them, a sentence each
- * @param states how many states were gone through
+ * @param states how many states were explored
  * @param complete whether that was all of them
  */
 public record Proof(List<Claim> claims, List<String> limits, int states, boolean complete) {

@@ -9,7 +9,7 @@ import parable.reach.Conduction;
 import parable.reach.Explorer;
 
 /**
- * Machines that were gone through whole and in which everything held at any speed. One that moves in the same way and makes the same of every
+ * Machines that were explored whole and in which everything held at any speed. One that moves in the same way and makes the same of every
  * state of such a machine reaches the same states, so that everything holds in it too. Compared is what the claims speak of: what moves, which
  * motors are driven, what is shorted. May be used from several threads.
  */

@@ -26,7 +26,7 @@ import parable.reach.UnattendedSteps;
  */
 public final class TimedSearch {
 
-    /** The most nodes that are gone through. */
+    /** The most nodes that are explored. */
     static final int MOST_NODES = 1_500_000;
 
     private static final int LOOK_UP = 0xff;
@@ -238,7 +238,7 @@ public final class TimedSearch {
         return Optional.empty();
     }
 
-    /** Whether everything was gone through. */
+    /** Whether everything was explored. */
     public boolean isComplete() {
         return complete;
     }
