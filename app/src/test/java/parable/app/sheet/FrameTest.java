@@ -19,7 +19,7 @@ import parable.parts.Verb;
 import parable.starters.Library;
 
 /** What is typed, as it is drawn while it is typed, and what is said of what is selected. */
-class DraftTest {
+class FrameTest {
 
     private final JobModel jobs = new JobModel(Library.jobs().get(0), Optional.empty());
     private RunModel run;
