@@ -3,6 +3,7 @@ package parable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.stream.Stream;
 import parable.bench.Bench;
 import parable.circuit.Job;
@@ -34,15 +35,22 @@ public final class Examples {
                 .map(name -> FOLDER.resolve(name + JobFile.ENDING));
     }
 
+    /** Read once, when first asked for. */
+    private static final class Opened {
+
+        static final List<Sheet> SHEETS = all().flatMap(file -> {
+                    try {
+                        return JobFile.open(file).sheets().stream();
+                    } catch (IOException | JobFormatException broken) {
+                        throw new AssertionError(broken);
+                    }
+                })
+                .toList();
+    }
+
     /** All sheets of all example jobs. */
     public static Stream<Sheet> sheets() {
-        return all().flatMap(file -> {
-            try {
-                return JobFile.open(file).sheets().stream();
-            } catch (IOException | JobFormatException broken) {
-                throw new AssertionError(broken);
-            }
-        });
+        return Opened.SHEETS.stream();
     }
 
     /** The sheet of this name in the library. */

@@ -54,7 +54,7 @@ final class Controllers {
         return rig.parts.get(part.orElseThrow()).tag();
     }
 
-    /** What a controller does by itself: words for the story, and its outputs if they are told something else. */
+    /** What a controller does by itself: words for the story, and its outputs if they are written else. */
     record Deed(List<String> words, Optional<Reaction.Order> command) {
         static final Deed NONE = new Deed(List.of(), Optional.empty());
     }

@@ -144,7 +144,7 @@ public final class Faults {
 
     /** How many times its right value the setting of a release is. */
     static double dial(String tag, List<Fault> faults) {
-        return faults.contains(new Fault(Fault.Kind.MISSET, tag, "")) ? 2 : 1;
+        return !faults.isEmpty() && faults.contains(new Fault(Fault.Kind.MISSET, tag, "")) ? 2 : 1;
     }
 
     /** Whether a device cannot go to a position: it is stuck, or a welded pole holds its armature. */

@@ -46,8 +46,16 @@ final class Trace {
 
     /** Forgets what came after a time. */
     void cutAfter(long time) {
-        motors.forEach(of -> of.removeIf(sample -> sample.time() > time));
-        releases.forEach(of -> of.removeIf(warmth -> warmth.time() > time));
+        motors.forEach(of -> cutAfter(of, Sample::time, time));
+        releases.forEach(of -> cutAfter(of, Warmth::time, time));
+    }
+
+    private static <T> void cutAfter(List<T> samples, ToLongFunction<T> timeOf, long time) {
+        int kept = samples.size();
+        while (kept > 0 && timeOf.applyAsLong(samples.get(kept - 1)) > time) {
+            kept--;
+        }
+        samples.subList(kept, samples.size()).clear();
     }
 
     /** Forgets what was over before a time; the last sample before it is kept. */

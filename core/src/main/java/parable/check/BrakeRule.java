@@ -3,13 +3,10 @@ package parable.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.network.Solution;
 import parable.parts.CurrentKind;
-import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
@@ -19,7 +16,7 @@ import parable.parts.Part;
 /**
  * What is said of a brake by direct current. {@code brake-current}: what flows in a winding while the brake contactor alone is in is less than the motor's rated
  * current, so that it hardly brakes, or more than three times that (practice: 1.5 to 2.5 times). {@code brake-unfused}: its rectifier is behind the motor's own protection
- * only, which is far too large for its diodes (IEC 60204-1, 7.2). {@code brake-untimed}: nothing ends the braking when a speed switch sticks. {@code brake-resistor}: nothing says that its resistor can take the heat.
+ * only, which is far too large for its diodes (IEC 60204-1, 7.2). {@code brake-resistor}: nothing says that its resistor can take the heat.
  */
 final class BrakeRule implements Rule {
 
@@ -44,9 +41,6 @@ final class BrakeRule implements Rule {
                         .forEach(motor -> judge(study, brake, motor, in, findings));
             }
         }
-        Set<String> brakedOn = new TreeSet<>();
-        study.trials().forEach(trial -> brakedOn.addAll(trial.mishaps().brakedOn()));
-        brakedOn.forEach(motor -> findings.add(untimed(study, motor)));
         return findings;
     }
 
@@ -139,22 +133,6 @@ final class BrakeRule implements Rule {
                                 + " voltage before the rectifier."
                         : "More than three times heats the winding at every stop and jerks the machine. One and a half to two and a half times is usual:"
                                 + " a larger resistor, or less voltage before the rectifier.");
-    }
-
-    private static Finding untimed(Study study, String motor) {
-        String switches = Words.and(study.assembly().parts().stream()
-                .filter(part -> part.drive() instanceof Drive.BySpeed)
-                .map(Part::tag)
-                .toList());
-        return new Finding(
-                "brake-untimed",
-                Severity.WARNING,
-                List.of(motor),
-                switches.isEmpty()
-                        ? "Nothing ends the braking of " + motor + " by direct current."
-                        : "With " + switches + " stuck, nothing ends the braking of " + motor + " by direct current.",
-                "Twice its rated current without any air from its fan burns the winding. A timer that is let go with the run contactor takes the brake"
-                        + " out after its longest time.");
     }
 
     private static Finding unfused(Part rectifier) {

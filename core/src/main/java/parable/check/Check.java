@@ -61,6 +61,7 @@ public final class Check {
             new SequenceRule(),
             new HeavyDutyRule(),
             new FieldLossRule(),
+            new EndlessBrakingRule(),
             new SuppressorRule());
 
     private Check() {}

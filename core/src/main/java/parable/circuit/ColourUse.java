@@ -3,7 +3,7 @@ package parable.circuit;
 import java.util.Arrays;
 import java.util.Optional;
 
-/** What a colour of an operator or lamp tells. */
+/** What a colour of an operator or lamp means. */
 public enum ColourUse {
     START("start", "A button that starts"),
     OTHER("other button", "A button for something else: jog, reset, test"),

@@ -5,7 +5,7 @@ package parable.circuit;
  *
  * @param practice how symbols look and devices are tagged
  * @param colours which colours operators and lamps may have
- * @param title what stands at the foot of each page
+ * @param title what is at the foot of each page
  */
 public record Conventions(Practice practice, ColourCode colours, TitleBlock title) {
 

@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
  * @param kind the identifier of its kind, for example {@code contactor}
  * @param label what it is for, in the electrician's words; empty if not said
  * @param place where it is mounted, for example {@code door}; empty if not said
- * @param at where it stands there, empty if nobody has put it anywhere
+ * @param at where it is there, empty if nobody has put it anywhere
  * @param settings what can be set on this kind, each as it is written, for example {@code coil} to {@code 230 V AC}
  * @param extras unknown fields
  */

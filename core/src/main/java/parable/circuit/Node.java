@@ -3,7 +3,7 @@ package parable.circuit;
 import java.util.List;
 
 /**
- * A node: every terminal and point that copper makes one. Its wire number is what stands on the ferrules.
+ * A node: every terminal and point that copper makes one. Its wire number is what is on the ferrules.
  *
  * @param number the wire number, unique on the sheet
  * @param names all names that rungs call it by, rails included; the wire number need not be one of them

@@ -3,7 +3,7 @@ package parable.circuit;
 import java.util.Objects;
 
 /**
- * Where something stands on a sheet.
+ * Where something is on a sheet.
  *
  * @param circuit which circuit
  * @param rung which of its rungs, from 0

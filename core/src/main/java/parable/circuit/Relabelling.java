@@ -32,7 +32,7 @@ public record Relabelling(Map<String, String> tags, Map<Terminal, String> markin
                 .replaceAll(word -> Matcher.quoteReplacement(tags.getOrDefault(word.group(), word.group())));
     }
 
-    /** A sentence with the new tags, and with the new markings of what stands behind the tag of its device: {@code Ohms from F2 2 to M1 U1}. */
+    /** A sentence with the new tags, and with the new markings of what is behind the tag of its device: {@code Ohms from F2 2 to M1 U1}. */
     String tagsAndMarkingsIn(String sentence) {
         Matcher words = WORD.matcher(sentence);
         StringBuilder renamed = new StringBuilder();

@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * One line of a circuit: what stands between two points, in series. A branch is a rung of its own that begins and ends
+ * One line of a circuit: what is between two points, in series. A branch is a rung of its own that begins and ends
  * on the points of another. The circuit itself is the graph of nodes; rungs are how it is written down.
  *
  * @param items at least two; the first and the last are points or landings, and landings stand nowhere else

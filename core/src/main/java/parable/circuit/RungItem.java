@@ -2,7 +2,7 @@ package parable.circuit;
 
 import java.util.Objects;
 
-/** One thing that stands on a rung, in the order from the line side to the return side. */
+/** One thing on a rung, in the order from the line side to the return side. */
 public sealed interface RungItem {
 
     /** The item as it is written in the compact notation. */

@@ -18,7 +18,7 @@ public final class Structure {
     /**
      * Puts a device in series with another, on that side of it, before any branch that joins there.
      *
-     * @param after whether it goes on the return side of what stands at the place
+     * @param after whether it goes on the return side of what is at the place
      * @throws EditException if there is nothing to be passed through at the place
      */
     public static Sheet inSeries(Sheet sheet, Place at, boolean after, RungItem.Passage passage) throws EditException {
@@ -52,7 +52,7 @@ public final class Structure {
     }
 
     /**
-     * The sheet with a point right behind what stands at a place, so that a branch can begin there; unchanged if there is one.
+     * The sheet with a point right behind what is at a place, so that a branch can begin there; unchanged if there is one.
      *
      * @throws EditException if there is nothing to be passed through at the place
      */
@@ -73,7 +73,7 @@ public final class Structure {
     }
 
     /**
-     * Takes away what stands at a place and closes the gap: its two ends become one node. The only device of a rung takes
+     * Takes away what is at a place and closes the gap: its two ends become one node. The only device of a rung takes
      * the rung with it, so that no bridge is left.
      *
      * @throws EditException if there is nothing to be passed through at the place

@@ -4,7 +4,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 
 /**
- * What stands at the foot of every page beside the names of job and sheet (IEC 61082-1, ISO 7200). What is empty is left free to be written by hand.
+ * What is at the foot of every page beside the names of job and sheet (IEC 61082-1, ISO 7200). What is empty is left free to be written by hand.
  *
  * @param drawing the number of the drawing
  * @param revision the revision of the drawing as the site counts them

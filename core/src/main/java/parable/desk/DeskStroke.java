@@ -23,7 +23,7 @@ public enum DeskStroke {
         this.words = words;
     }
 
-    /** What stands on its button. */
+    /** What is on its button. */
     public String words() {
         return words;
     }

@@ -31,7 +31,7 @@ public enum PowerCircuit {
         this.choice = choice;
     }
 
-    /** What stands on its button. */
+    /** What is on its button. */
     public String words() {
         return words;
     }

@@ -27,7 +27,7 @@ final class Band {
     }
 
     /**
-     * The marks on a rung of the ladder, which alone hold what stands on it.
+     * The marks on a rung of the ladder, which alone hold what is on it.
      *
      * @param rung its position, 0 for the first
      * @param top none of them reaches above it

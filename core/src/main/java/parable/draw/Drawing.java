@@ -73,7 +73,7 @@ public final class Drawing {
                 .map(Mark.WireLine::number);
     }
 
-    /** What stands on a rung at a point, empty if nothing does. */
+    /** What is on a rung at a point, empty if nothing does. */
     public Optional<Place> placeAt(double x, double y) {
         return itemSpots(marksBetween(y, y).stream())
                 .filter(spot -> spot.box().contains(x, y))

@@ -51,13 +51,13 @@ abstract class LaneDiagram extends LanePlan {
     /** Which circuit it draws. */
     abstract Circuit circuit();
 
-    /** Adds what stands at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
+    /** Adds what is at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
     abstract double drawEnd(List<Mark> marks, int lane, Placed placed, double along);
 
     /** Adds a wire number at the beginning of a piece of wire. */
     abstract void drawNumber(List<Mark> marks, String number, double along, double across);
 
-    /** Settles where everything stands, before anything is drawn. */
+    /** Settles where everything is, before anything is drawn. */
     final void layOut() {
         settle();
         arrange();
@@ -84,7 +84,7 @@ abstract class LaneDiagram extends LanePlan {
         return all.get(node % all.size()).number();
     }
 
-    /** Called once it is known what stands in line with what, before anything is drawn. */
+    /** Called once it is known what is in line with what, before anything is drawn. */
     void arrange() {}
 
     private void drawAcross(List<Mark> marks, int node) {
@@ -104,7 +104,7 @@ abstract class LaneDiagram extends LanePlan {
         }
     }
 
-    /** What stands on a lane; may be asked from any thread, once all is settled. */
+    /** What is on a lane; may be asked from any thread, once all is settled. */
     final synchronized List<Mark> lane(int lane) {
         List<Mark> marks = new ArrayList<>();
         List<Placed> items = lanes().get(lane);
@@ -149,7 +149,7 @@ abstract class LaneDiagram extends LanePlan {
     /** Adds the number of a terminal of the strip beside its sign. */
     abstract void drawStripNumber(List<Mark> marks, String number, Point at);
 
-    /** Whether the number of a wire stands on the stretch before an item of a lane, as it does on the first of all. */
+    /** Whether the number of a wire is on the stretch before an item of a lane, as it does on the first of all. */
     private boolean isNumbered(String number, int lane, int item) {
         for (; lookedThrough <= lane; lookedThrough++) {
             List<Placed> items = lanes().get(lookedThrough);
@@ -264,7 +264,7 @@ abstract class LaneDiagram extends LanePlan {
                 .on(assembly.nodes().all().get(node).number());
     }
 
-    /** How far the symbol of a passage stands out above its lane. */
+    /** How far the symbol of a passage reaches above its lane. */
     final double heightAbove(RungItem.Passage passage) {
         Part part = part(passage.tag());
         return part.contactBetween(passage.from(), passage.to())

@@ -11,7 +11,7 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 
 /**
- * Places rungs side by side as lanes: where along its lane each item stands, so that items of one node stand in line. A
+ * Places rungs side by side as lanes: where along its lane each item stands, so that items of one node are in line. A
  * lane is a row of the ladder or a column of the power diagram. Along a lane there are slots for devices; between two
  * slots there is room for tracks on which nodes run across the lanes. So no crossing wire ever meets a symbol.
  */
@@ -23,7 +23,7 @@ final class LaneLayout {
         boolean shared();
     }
 
-    /** The group of a device that stands in line with no other. */
+    /** The group of a device that is in line with no other. */
     static final class Alone {}
 
     /**

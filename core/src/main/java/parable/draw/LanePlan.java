@@ -19,7 +19,7 @@ import parable.draw.LaneLayout.NodeItem;
 import parable.draw.LaneOrder.Placed;
 import parable.parts.Assembly;
 
-/** Where everything of a diagram is along its lanes, and what stands in line with what. */
+/** Where everything of a diagram is along its lanes, and what is in line with what. */
 abstract class LanePlan {
 
     /**
@@ -49,7 +49,7 @@ abstract class LanePlan {
         this.nodeByName = nodeByName(assembly.nodes().all());
     }
 
-    /** Settles what stands where along the lanes. */
+    /** Settles what is where along the lanes. */
     final void settle() {
         lanes.addAll(settled(detachedLanes()));
         layout = layoutOf(lanes);
@@ -80,7 +80,7 @@ abstract class LanePlan {
     abstract boolean runsAcross(RungItem.NamedPoint point);
 
     /**
-     * What devices must stand in line with this one, itself if none; where a rung goes through a group twice, first stands
+     * What devices must be in line with this one, itself if none; where a rung goes through a group twice, first stands
      * with first and second with second.
      */
     abstract Object groupOf(RungItem item);

@@ -123,7 +123,7 @@ public sealed interface Mark {
      * A text.
      *
      * @param at its anchor on the base line
-     * @param anchor which part of the text stands at that point
+     * @param anchor which part of the text is at that point
      */
     record Text(Point at, String text, TextRole role, Anchor anchor) implements Mark {
         @Override
@@ -173,7 +173,7 @@ public sealed interface Mark {
         }
     }
 
-    /** Which part of a text stands at its point. */
+    /** Which part of a text is at its point. */
     enum Anchor {
         START,
         MIDDLE,

@@ -122,7 +122,7 @@ public final class PanelDrawing {
         return units / SCALE;
     }
 
-    /** What stands over the view of a place: {@code Door, from behind, mirrored}. */
+    /** What is over the view of a place: {@code Door, from behind, mirrored}. */
     public static String heading(String place, PanelSide side) {
         return place.substring(0, 1).toUpperCase(Locale.ROOT) + place.substring(1) + ", " + side.words();
     }

@@ -18,7 +18,7 @@ public enum PanelSide {
         return this == BACK;
     }
 
-    /** As it stands over a view. */
+    /** As it is written over a view. */
     public String words() {
         return words;
     }

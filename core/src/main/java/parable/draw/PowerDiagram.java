@@ -440,7 +440,7 @@ final class PowerDiagram extends LaneDiagram {
                 .orElse(point.name());
     }
 
-    /** At the right of the wire, or at the left where a motor stands at the right. */
+    /** At the right of the wire, or at the left where a motor is at the right. */
     @Override
     void drawNumber(List<Mark> marks, String number, double along, double across) {
         boolean motor = motors.stream()

@@ -87,7 +87,7 @@ public record ProgramDrawing(List<Strip> strips, double width, double height) {
             wires = List.copyOf(wires);
         }
 
-        /** Where its left rail stands. */
+        /** Where its left rail is. */
         public double railX() {
             return LEFT;
         }

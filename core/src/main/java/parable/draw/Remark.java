@@ -10,7 +10,7 @@ final class Remark {
 
     private Remark() {}
 
-    /** The lines of a remark, none if it is empty; a word longer than a line stands on one of its own. */
+    /** The lines of a remark, none if it is empty; a word longer than a line has one of its own. */
     static List<String> lines(String remark) {
         return Lines.of(remark, LINE);
     }

@@ -21,10 +21,10 @@ interface Symbols {
         };
     }
 
-    /** How far a contact stands out above its lane; its tag goes beyond that. */
+    /** How far a contact reaches above its lane; its tag goes beyond that. */
     double heightAbove(Part part, Contact contact);
 
-    /** How far a load stands out above its lane. */
+    /** How far a load reaches above its lane. */
     double heightAbove(LoadRole role);
 
     /** A contact or a pole of a part, by its position among the part's contacts. */

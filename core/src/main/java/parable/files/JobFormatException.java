@@ -37,7 +37,7 @@ public final class JobFormatException extends Exception {
         return field;
     }
 
-    /** What stands there. */
+    /** What is there. */
     public String found() {
         return found;
     }

@@ -34,7 +34,7 @@ public final class JobPack {
             "",
             "#Sheets");
 
-    /** As many states as are usually gone through for a pack: every starter of relays is proved within them. */
+    /** As many states as are usually explored for a pack: every starter of relays is proved within them. */
     public static final int STATES = 60_000;
 
     private final Job job;
@@ -51,7 +51,7 @@ public final class JobPack {
      * The bytes of the PDF.
      *
      * @param sheets those of the job that go in
-     * @param mostStates how many states of a sheet are gone through for its proof; claims that need more stand as not finished
+     * @param mostStates how many states of a sheet are explored for its proof; claims that need more stand as not finished
      */
     public static byte[] of(Job job, List<Sheet> sheets, int mostStates) {
         try (PdfBook book = new PdfBook(job)) {

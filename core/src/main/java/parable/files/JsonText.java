@@ -21,7 +21,7 @@ import java.util.Optional;
 /** Reads JSON text, within limits on depth and number of values, into a tree whose every value knows its place and how it is written. */
 final class JsonText {
 
-    /** No job is deeper; what stands in fields of a later version may be a little. */
+    /** No job is deeper; what is in fields of a later version may be a little. */
     private static final int DEEPEST = 50;
 
     /** Ten times what five thousand rungs with their devices and readings take. */
@@ -47,7 +47,7 @@ final class JsonText {
     /**
      * The one value that a text says.
      *
-     * @throws JobFormatException if it is not JSON, if anything stands behind the value, or if it is deeper or longer than any job
+     * @throws JobFormatException if it is not JSON, if anything comes after the value, or if it is deeper or longer than any job
      */
     static Located read(String text) throws JobFormatException {
         try (JsonParser parser = FACTORY.createParser(text)) {

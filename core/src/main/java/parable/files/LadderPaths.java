@@ -30,7 +30,7 @@ final class LadderPaths {
     /** Something on the way. */
     sealed interface PathStep {
 
-        /** An element that is gone through. */
+        /** An element on the way. */
         record Through(XmlNode element) implements PathStep {
             /** The same only if it is the same element. */
             @Override
@@ -81,7 +81,7 @@ final class LadderPaths {
         this.inputs = inputs;
     }
 
-    /** The elements that were gone through so far. */
+    /** The elements passed so far. */
     Set<String> passed() {
         return passed;
     }

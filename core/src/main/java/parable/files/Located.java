@@ -6,7 +6,7 @@ import java.util.Optional;
 import parable.program.Excerpt;
 
 /**
- * A value in a JSON file together with where it stands, so that whatever is wrong with it can be told by line and field.
+ * A value in a JSON file together with where it is, so that whatever is wrong with it can be reported by line and field.
  * A value belongs to the object or list that holds it, by which its path is told.
  */
 final class Located {

@@ -226,7 +226,7 @@ final class PdfBook implements Closeable {
     }
 
     /**
-     * A table, its heading on every page that it goes on over. Columns are as wide as what stands in them, those with nothing in them wide enough
+     * A table, its heading on every page that it goes on over. Columns are as wide as what is in them, those with nothing in them wide enough
      * to be written in by hand.
      *
      * @param boxes how many of the last columns are boxes to be ticked

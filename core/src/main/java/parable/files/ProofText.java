@@ -20,7 +20,7 @@ public final class ProofText {
      * The proof of one sheet.
      *
      * @param faults what single faults do, empty if they were not tried
-     * @param idle contacts of which nothing tells whether they conduct, empty if faults were not tried
+     * @param idle contacts of which nothing shows whether they conduct, empty if faults were not tried
      * @param millis how long it took, in ms
      */
     public static ObjectNode json(String sheet, Proof proof, List<FaultRow> faults, List<String> idle, long millis) {

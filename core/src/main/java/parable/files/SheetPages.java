@@ -48,7 +48,7 @@ final class SheetPages {
     /**
      * Works a sheet out.
      *
-     * @param mostStates how many states of it are gone through for its proof
+     * @param mostStates how many states of it are explored for its proof
      */
     static SheetPages of(Job job, Sheet sheet, int mostStates) {
         try {

@@ -15,7 +15,7 @@ import javax.xml.stream.XMLStreamReader;
  * An element of an XML text, read without document types, entities of its own or anything from outside, within limits on size and depth.
  *
  * @param name without its namespace
- * @param text what stands directly in it, without spaces around
+ * @param text what is directly in it, without spaces around
  * @param line where it begins, 1 for the first
  */
 record XmlNode(String name, Map<String, String> attributes, List<XmlNode> children, String text, int line) {

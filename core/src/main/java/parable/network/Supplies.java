@@ -11,7 +11,7 @@ import parable.parts.Source;
 
 /**
  * The supplies of a sheet, each a source of its own, and whether contacts ever give two of them a common point. That is no short circuit
- * where one of them floats, and yet a disaster: the higher voltage then stands on everything that the lower one feeds.
+ * where one of them floats, and yet a disaster: the higher voltage is then on everything that the lower one feeds.
  *
  * <p>Meant to be joined is only what the wires alone join, and there only references (neutral, X2, minus, or what is on earth), or the same
  * sides of two supplies of one voltage that work in parallel. A rectifier is no supply of its own, for its diodes tie it to its input; what

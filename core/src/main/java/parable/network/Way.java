@@ -31,7 +31,7 @@ public final class Way {
     /**
      * The ways from a node.
      *
-     * @param mayPass which contacts may be gone through
+     * @param mayPass which contacts may be passed
      * @param effort what an open contact costs, more than 0; closed ones cost nothing
      */
     public static Way from(

@@ -76,7 +76,7 @@ public sealed interface Drive {
     }
 
     /**
-     * A controller and its program. Bit 0 of its position tells whether its switch stands on run, bit n + 1 what output n is told.
+     * A controller and its program. Bit 0 of its position reports whether its switch stands on run, bit n + 1 what output n is told.
      *
      * @param supply the place of its supply among the device's loads
      * @param works the share of rated supply voltage from which it works

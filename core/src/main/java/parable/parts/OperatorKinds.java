@@ -3,7 +3,7 @@ package parable.parts;
 import java.util.List;
 import java.util.Map;
 
-/** What stands on a door, a station or the machine: operators, machine switches, lamps and horns. Markings by EN 50013. */
+/** What is on a door, a station or the machine: operators, machine switches, lamps and horns. Markings by EN 50013. */
 final class OperatorKinds {
 
     private static final RatedVoltage BY_DEFAULT = new RatedVoltage(230, CurrentKind.AC);

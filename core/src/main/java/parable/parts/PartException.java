@@ -42,7 +42,7 @@ public final class PartException extends Exception {
         return place;
     }
 
-    /** What stands there. */
+    /** What is there. */
     public String found() {
         return found;
     }

@@ -43,7 +43,7 @@ final class FieldWiring {
     }
 
     /**
-     * The variable of a contact of a contactor that tells whether it is in.
+     * The variable of a contact of a contactor that reports whether it is in.
      *
      * @param mirror whether it is one that is closed while the contactor is out
      */
@@ -81,7 +81,7 @@ final class FieldWiring {
      * Draws everything in the order in which it is read: supply, inputs, outputs, coils, lamps.
      *
      * @param fed what is switched on the relay sheet
-     * @param told the variables of those that the program tells something, by their tags
+     * @param told the variables of those that the program writes, by their tags
      */
     void draw(List<Translator.Fed> fed, Map<String, String> told) {
         field.panel()

@@ -82,7 +82,7 @@ final class InputWiring {
     }
 
     /**
-     * The variable of a contact of a contactor that tells whether it is in.
+     * The variable of a contact of a contactor that reports whether it is in.
      *
      * @param mirror whether it is one that is closed while the contactor is out
      */

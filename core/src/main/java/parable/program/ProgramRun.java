@@ -30,7 +30,7 @@ public final class ProgramRun {
         this.now = now;
     }
 
-    /** Another run that stands where this one stands. */
+    /** Another run at the same point as this one. */
     public ProgramRun copy() {
         return new ProgramRun(plan, memory.clone(), since.clone(), now);
     }

@@ -30,7 +30,7 @@ public final class StructuredTextException extends Exception {
         return line;
     }
 
-    /** What stands there, cut short if it is long. */
+    /** What is there, cut short if it is long. */
     public String found() {
         return found;
     }

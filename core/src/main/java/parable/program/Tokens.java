@@ -23,6 +23,7 @@ final class Tokens {
     private static final Pattern SIGN = Pattern.compile(":=|>=|<=|<>|[;:(),.<>=+*/&\\[\\]-]");
 
     private final String text;
+    private final Matcher matcher;
     private final List<Token> tokens = new ArrayList<>();
     private int at;
     private int line = 1;
@@ -30,6 +31,7 @@ final class Tokens {
 
     private Tokens(String text) {
         this.text = text;
+        matcher = SPACE.matcher(text);
     }
 
     /** The tokens of a text, the last of which is its end. */
@@ -72,8 +74,7 @@ final class Tokens {
     }
 
     private boolean skip(Pattern pattern) {
-        Matcher matcher = pattern.matcher(text).region(at, text.length());
-        if (!matcher.lookingAt()) {
+        if (!isNext(pattern)) {
             return false;
         }
         goTo(matcher.end());
@@ -97,13 +98,16 @@ final class Tokens {
     }
 
     private boolean take(Token.Kind kind, Pattern pattern) {
-        Matcher matcher = pattern.matcher(text).region(at, text.length());
-        if (!matcher.lookingAt()) {
+        if (!isNext(pattern)) {
             return false;
         }
         tokens.add(new Token(kind, matcher.group(), line, column()));
         goTo(matcher.end());
         return true;
+    }
+
+    private boolean isNext(Pattern pattern) {
+        return matcher.usePattern(pattern).region(at, text.length()).lookingAt();
     }
 
     private void goTo(int end) {

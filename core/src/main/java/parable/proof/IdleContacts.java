@@ -9,7 +9,7 @@ import parable.bench.Progress;
 import parable.parts.Assembly;
 
 /**
- * Contacts of which nothing tells whether they conduct: closed for good or open for good, every claim says the same as before. Such a contact
+ * Contacts of which nothing shows whether they conduct: closed for good or open for good, every claim says the same as before. Such a contact
  * is useless, or there for the sake of a safety that is not proved.
  */
 public final class IdleContacts {

@@ -23,7 +23,7 @@ final class Operators {
 
     private final CircuitMachine machine;
 
-    /** What could start something, and where it stands as it is drawn. */
+    /** What could start something, and where it is as it is drawn. */
     private final int[] starting;
 
     private final int[] drawn;

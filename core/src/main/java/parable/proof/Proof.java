@@ -115,7 +115,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         }
     }
 
-    /** Like {@link #of}, with everything gone through together, whatever is independent. */
+    /** Like {@link #of}, with everything explored together, whatever is independent. */
     static Proof together(Assembly assembly, Timing speed, Progress progress) {
         return ofOne(assembly, List.of(), speed, MOST_STATES, progress);
     }
@@ -203,7 +203,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
     }
 
     /**
-     * How many plain positions of a sheet can be reached, everything on it gone through together, whatever is independent.
+     * How many plain positions of a sheet can be reached, everything on it explored together, whatever is independent.
      *
      * @param progress told those so far; once it ends the search, or {@link #MOST_STATES} are known, that many
      */

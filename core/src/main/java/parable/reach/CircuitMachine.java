@@ -376,7 +376,7 @@ public final class CircuitMachine {
         return controller.map(ControllerSteps::atOnce).orElse(new int[0]);
     }
 
-    /** What tells the ways apart in which the contacts stand in states. */
+    /** What tells the ways apart in which the contacts are in states. */
     long contacts(long state) {
         return ways.of(state);
     }

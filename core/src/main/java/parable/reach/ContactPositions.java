@@ -11,7 +11,7 @@ import parable.network.Network;
 import parable.parts.Contact;
 import parable.parts.Part;
 
-/** Which contacts are closed where each part stands, worked out once for each of its values. */
+/** Which contacts are closed where each part is, worked out once for each of its values. */
 final class ContactPositions {
 
     /** More bits than this no part with contacts has. */
@@ -59,7 +59,7 @@ final class ContactPositions {
     /**
      * The contacts that are closed, by their numbers in the network.
      *
-     * @param valueOf where a part that moves stands, by its position among the parts
+     * @param valueOf where a part that moves is, by its position among the parts
      * @param isOn whether an output of a controller is on
      */
     BitSet closed(IntUnaryOperator valueOf, Predicate<Contact> isOn) {

@@ -17,7 +17,7 @@ final class ControllerSteps {
     /** The outputs that are where the program has them at once. */
     private final int[] atOnce;
 
-    /** For each output the part that follows it, {@link MovingParts#NONE} if the program tells it nothing. */
+    /** For each output the part that follows it, {@link MovingParts#NONE} if the program does not write it. */
     private final int[] outputs;
 
     /**

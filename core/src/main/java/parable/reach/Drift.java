@@ -148,7 +148,7 @@ final class Drift {
         return round;
     }
 
-    /** Takes away from a round what leads to none of it; tells whether that changes anything. */
+    /** Takes away from a round what leads to none of it; reports whether that changes anything. */
     private boolean reduce(StateSet round, int group) {
         boolean changes = false;
         for (int word = 0; word < words; word++) {

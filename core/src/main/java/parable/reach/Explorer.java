@@ -90,7 +90,7 @@ public final class Explorer {
         complete = true;
     }
 
-    /** Visits those that are numbered, which are all that so many moves lead to; tells whether it came to an end. */
+    /** Visits those that are numbered, which are all that so many moves lead to; reports whether it came to an end. */
     private boolean visitUpTo(int end) {
         while (visited < end) {
             boolean looksUp = visited - lookedUp > LOOK_UP;

@@ -29,7 +29,7 @@ import parable.program.Variable;
 
 /**
  * The controller of a sheet and its program. Its memory moves like a part: a scan takes it from what it is to what it becomes with what the
- * inputs read. Each output that the program tells something is a part that follows, each timer of the program one that runs out. What only
+ * inputs read. Each output that the program writes is a part that follows, each timer of the program one that runs out. What only
  * decides lamps, horns and the like is left out, for nothing depends on it; what they show is worked out where all has settled. Where a claim
  * of somebody's speaks of one, everything is kept.
  */
@@ -185,7 +185,7 @@ public final class ProgrammedParts {
         return timers.size();
     }
 
-    /** Which of the outputs that are told something is this one of the controller's; empty if the program tells it nothing. */
+    /** Which of the outputs that are written is this one of the controller's; empty if the program does not write it. */
     OptionalInt output(int number) {
         int index = outputs.indexOf(number);
         return index < 0 ? OptionalInt.empty() : OptionalInt.of(index);
@@ -304,7 +304,7 @@ public final class ProgrammedParts {
         return shows.computeIfAbsent(new Scan(memory, reads, 0), this::look);
     }
 
-    /** A timer that decides lamps only has run out by then; one that the machine waits for stands where it stands. */
+    /** A timer that decides lamps only has run out by then; one that the machine waits for stands where it is. */
     private int lapsed(int[] all, int slot) {
         boolean waitedFor = plan.program()
                 .variable(whole.program().variables().get(slot).name())

@@ -1,7 +1,7 @@
 package parable.reach;
 
 /**
- * Where in a state, one long, the position of each part stands: lowest those that only hands move, then what is taken away of the supply, then all
+ * Where in a state, one long, the position of each part is: lowest those that only hands move, then what is taken away of the supply, then all
  * others.
  */
 final class StateBits {

@@ -48,7 +48,7 @@ public final class StateSet {
         return bits[group * words + word];
     }
 
-    /** Puts other places of a group there; tells whether that changes anything. */
+    /** Puts other places of a group there; reports whether that changes anything. */
     boolean put(int group, int word, long places) {
         boolean changes = bits[group * words + word] != places;
         bits[group * words + word] = places;

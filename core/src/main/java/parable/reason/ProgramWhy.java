@@ -16,7 +16,7 @@ import parable.program.ProgramNetwork;
 import parable.program.ProgramRun;
 import parable.program.Variable;
 
-/** Why a program tells an output to close, or does not, at one instant. */
+/** Why a program switches an output on, or does not, at one instant. */
 final class ProgramWhy {
 
     private static final int MOST_WAYS = 200;

@@ -122,7 +122,7 @@ final class BrakeAndWarning extends LadderPart {
         wish.lamps().forEach(ladder::commonLamp);
     }
 
-    /** The auxiliary contacts of the motor contactor, with one more for a lamp that tells that it is out. */
+    /** The auxiliary contacts of the motor contactor, with one more for a lamp that shows that it is out. */
     private String aux(String contacts) {
         return contacts + (wish.lamps().contains(Lamp.STOPPED) ? " 41-42" : "");
     }

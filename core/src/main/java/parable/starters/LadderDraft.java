@@ -80,7 +80,7 @@ final class LadderDraft {
         return starts;
     }
 
-    /** From the line rail through the overload's contact, if it stands first there, and the E-stop. */
+    /** From the line rail through the overload's contact, if it is first there, and the E-stop. */
     SheetDraft.Line protectedLine() {
         SheetDraft.Line line = draft.from(control.line());
         if (wish.has(OverloadContact.FIRST)) {
@@ -148,12 +148,12 @@ final class LadderDraft {
         }
     }
 
-    /** A lamp that tells that the motor runs. */
+    /** A lamp that shows that the motor runs. */
     void running(String label, SheetDraft.Line line, String remark) {
         lamp(label, usual(ColourUse.RUNNING), line, remark);
     }
 
-    /** The lamp that tells that the motor is off, behind the contacts that are closed then. */
+    /** The lamp that shows that the motor is off, behind the contacts that are closed then. */
     void stopped(SheetDraft.Line line) {
         lamp("Stopped", usual(ColourUse.STOPPED), line, "stopped");
     }

@@ -12,9 +12,16 @@ public final class Library {
 
     private Library() {}
 
+    /** Drawn when first asked for. */
+    private static final class Drawn {
+
+        static final List<Job> JOBS =
+                List.of(pressHouse(), iceHouse(), lampBoard(), directVariants(), furtherVariants(), badExamples());
+    }
+
     /** All jobs. */
     public static List<Job> jobs() {
-        return List.of(pressHouse(), iceHouse(), lampBoard(), directVariants(), furtherVariants(), badExamples());
+        return Drawn.JOBS;
     }
 
     private static Job job(String name, Practice practice, List<Sheet> sheets) {

@@ -17,7 +17,7 @@ final class Metalwork {
     private static final String METAL = "metal-part";
     private static final int PHASES = 3;
 
-    /** What somebody operates stands in metal of its own, also where the motor is. */
+    /** What somebody operates is in metal of its own, also where the motor is. */
     private static final Set<String> OPERATORS =
             Set.of("push-button", "illuminated-button", "emergency-stop", "selector", "drum-switch");
 

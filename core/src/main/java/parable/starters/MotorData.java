@@ -7,7 +7,7 @@ import java.util.stream.DoubleStream;
  * The motor of a starter and what it drives, as a nameplate and the machine tell it.
  *
  * @param label what it drives
- * @param place where it stands
+ * @param place where it is
  * @param voltage between lines, such as {@code 400 V AC}
  * @param frequency such as {@code 50 Hz}
  * @param power such as {@code 2.2 kW}

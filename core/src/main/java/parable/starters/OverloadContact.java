@@ -1,6 +1,6 @@
 package parable.starters;
 
-/** Where the contact of the overload stands in the ladder. */
+/** Where the contact of the overload is in the ladder. */
 public enum OverloadContact implements Choice {
     FIRST(
             "First in the line",

@@ -18,7 +18,7 @@ final class PowerPlan {
     /**
      * A plan for a wish.
      *
-     * @param contactor the contactor that stands in the column of the motor
+     * @param contactor the contactor in the column of the motor
      */
     PowerPlan(Wish wish, Tags tags, SheetDraft draft, String contactor) {
         this.wish = wish;

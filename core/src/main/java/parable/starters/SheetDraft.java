@@ -157,7 +157,7 @@ final class SheetDraft {
             return this;
         }
 
-        /** The point or rail where the line stands. */
+        /** The point or rail where the line is. */
         String here() {
             if (here.isEmpty()) {
                 here = point();

@@ -24,7 +24,7 @@ import parable.parts.Verb;
 import parable.program.NetworkEnd;
 import parable.program.ProgramNetwork;
 
-/** Does on the bench what a test sheet asks for, on a sound panel or on one with faults. Situations that were gone through are remembered. */
+/** Does on the bench what a test sheet asks for, on a sound panel or on one with faults. Situations that were explored are remembered. */
 final class StepRehearsal {
 
     private static final long SECOND = 1_000_000;

@@ -220,7 +220,7 @@ public final class TimedSearch {
     /**
      * Goes on from some instants until a node of a kind is found.
      *
-     * @return the first node of the kind, empty if there is none among those gone through
+     * @return the first node of the kind, empty if there is none among those explored
      */
     Optional<Integer> find(List<Instant> beginnings, Watch watch) {
         for (int i = 0; i < beginnings.size(); i++) {

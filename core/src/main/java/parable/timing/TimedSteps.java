@@ -57,7 +57,7 @@ final class TimedSteps {
         return same ? Optional.of(new TimedSearch.TimedStep(move, now.events())) : Optional.empty();
     }
 
-    /** The part that stands elsewhere after a step, and where; the power's, unchanged, if only a clock ran out. */
+    /** The part that is elsewhere after a step, and where; the power's, unchanged, if only a clock ran out. */
     private CircuitMachine.Move difference(long before, long after) {
         for (int part : machine.moving()) {
             if (machine.value(before, part) != machine.value(after, part)) {

@@ -1,11 +1,14 @@
 package parable.wiring;
 
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Set;
+import java.util.stream.Collectors;
 import parable.circuit.Node;
 import parable.circuit.Practice;
-import parable.circuit.Sheet;
+import parable.circuit.Rung;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Family;
@@ -23,6 +26,10 @@ final class Conductors {
     private final Feeds feeds;
     private final WireSizes sizes;
     private final boolean iec;
+    private final Set<Terminal> ladder;
+
+    /** By the node itself: to compare long nodes would cost more than this saves. */
+    private final Map<Node, Conductor> known = new IdentityHashMap<>();
 
     Conductors(Assembly assembly, Practice practice, PanelLayout layout) {
         this.assembly = assembly;
@@ -30,11 +37,13 @@ final class Conductors {
         feeds = new Feeds(assembly);
         sizes = WireSizes.of(practice);
         iec = practice == Practice.IEC;
+        ladder = assembly.sheet().control().stream().flatMap(Rung::terminals).collect(Collectors.toSet());
     }
 
     /** What a wire of a node is made of. */
     Conductor of(Node node) {
-        return conductor(isEarth(node) ? Conductor.PROTECTIVE : colour(node), amperes(node), isPower(node));
+        return known.computeIfAbsent(
+                node, one -> conductor(isEarth(one) ? Conductor.PROTECTIVE : colour(one), amperes(one), isPower(one)));
     }
 
     /**
@@ -101,10 +110,8 @@ final class Conductors {
     }
 
     private boolean isInLadder(Node node) {
-        Sheet sheet = assembly.sheet();
-        Stream<Terminal> ladder = sheet.control().stream().flatMap(rung -> rung.terminals());
-        return sheet.rails().stream().anyMatch(one -> node.names().contains(one.name()))
-                || ladder.anyMatch(node.terminals()::contains);
+        return assembly.sheet().rails().stream().anyMatch(one -> node.names().contains(one.name()))
+                || node.terminals().stream().anyMatch(ladder::contains);
     }
 
     private String colour(Node node) {

@@ -3,7 +3,7 @@ package parable.wiring;
 /**
  * A label to be printed.
  *
- * @param text what stands on it
+ * @param text what is on it
  * @param goesOn what it is put on
  * @param at where: the terminal for a ferrule, what the device is for otherwise
  * @param place the place in which it is put on

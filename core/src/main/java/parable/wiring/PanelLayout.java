@@ -19,7 +19,7 @@ import parable.parts.Family;
 import parable.parts.Part;
 
 /**
- * Where every device and terminal is, in its place. A device stands where somebody has put it, the others in the order in which they are listed: on
+ * Where every device and terminal is, in its place. A device is where somebody has put it, the others in the order in which they are listed: on
  * the back plate in rows, what feeds on top, contactors under it, relays and controllers below, the terminal strip at the bottom; on doors and in
  * field boxes four side by side. Terminals with odd markings are at the upper edge of a device, the others at its lower edge (EN 50005, EN 50012); those of
  * a supply are all at its lower edge.

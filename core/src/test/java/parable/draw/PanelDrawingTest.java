@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Share;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
@@ -24,7 +25,7 @@ import parable.wiring.WireList;
 class PanelDrawingTest {
 
     static Stream<Sheet> sheets() {
-        return Library.jobs().stream().flatMap(job -> job.sheets().stream());
+        return Share.oneIn(2, Library.jobs().stream().flatMap(job -> job.sheets().stream()));
     }
 
     private static Drawing drawing(Assembly assembly, String place, PanelSide side, Optional<Wire> wire) {

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import parable.Examples;
+import parable.Share;
 import parable.bench.Bench;
 import parable.circuit.EditException;
 import parable.circuit.Job;
@@ -315,18 +316,19 @@ class SpoiltInputsTest {
     /** What is nothing but large or deep: refused at once, whatever it is. */
     @Test
     void whatIsEndlessIsRefused() throws IOException {
+        int part = Share.oneIn(4, 4);
         for (Input input : inputs(folder)) {
             for (String endless : List.of(
-                    "(".repeat(900_000),
-                    "(*".repeat(450_000),
-                    "[".repeat(900_000),
-                    "{\"a\":".repeat(180_000),
-                    "<a>".repeat(300_000),
-                    "NOT ".repeat(225_000),
-                    "[" + "1,".repeat(2_000_000) + "1]",
-                    "K1 ".repeat(300_000),
-                    "\"" + "x".repeat(3_000_000) + "\"",
-                    "\n".repeat(2_000_000))) {
+                    "(".repeat(part * 225_000),
+                    "(*".repeat(part * 112_500),
+                    "[".repeat(part * 225_000),
+                    "{\"a\":".repeat(part * 45_000),
+                    "<a>".repeat(part * 75_000),
+                    "NOT ".repeat(part * 56_250),
+                    "[" + "1,".repeat(part * 500_000) + "1]",
+                    "K1 ".repeat(part * 75_000),
+                    "\"" + "x".repeat(part * 750_000) + "\"",
+                    "\n".repeat(part * 500_000))) {
                 assertThatCode(() -> input.reader().read(endless))
                         .as(
                                 "%s, %s\u2026",

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import parable.Share;
 
 class ScanPlanTest {
 
@@ -22,7 +23,7 @@ class ScanPlanTest {
     /** What a scan makes of a memory does not depend on what need not be remembered. */
     @Test
     void aPackedMemoryBehavesLikeTheWhole() {
-        for (int seed = 0; seed < 400; seed++) {
+        for (int seed = 0; seed < Share.oneIn(4, 400); seed++) {
             Program program = Programs.by(seed);
             ScanPlan plan = new ScanPlan(program);
             Random random = new Random(seed);
@@ -49,7 +50,7 @@ class ScanPlanTest {
     /** Without what only decides other outputs, an output does the same. */
     @Test
     void thePartThatDecidesAnOutputDecidesItAlone() {
-        for (int seed = 0; seed < 300; seed++) {
+        for (int seed = 0; seed < Share.oneIn(4, 300); seed++) {
             Program program = Programs.by(seed);
             ProgramRun whole = new ProgramRun(program);
             ProgramRun part = new ProgramRun(program.deciding(Set.of("K_0")));
@@ -71,7 +72,7 @@ class ScanPlanTest {
     /** Every edit gives a program that is written and read like any other, and each contact taken away can be put back. */
     @Test
     void editsKeepAProgramWhole() throws Exception {
-        for (int seed = 0; seed < 200; seed++) {
+        for (int seed = 0; seed < Share.oneIn(4, 200); seed++) {
             Program program = Programs.by(seed);
             Random random = new Random(seed);
             for (int edit = 0; edit < 12 && !program.networks().isEmpty(); edit++) {

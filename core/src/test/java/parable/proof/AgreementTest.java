@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Share;
 import parable.Sketches;
 import parable.bench.Progress;
 import parable.check.Check;
@@ -42,9 +43,12 @@ class AgreementTest {
             "contactor-stays-in", "no-restart");
 
     static Stream<Sheet> sheets() {
-        return Stream.concat(
-                Library.jobs().stream().flatMap(job -> job.sheets().stream()),
-                Stream.concat(Sketches.in("truth"), Sketches.in("sound")).map(Sketches.Sketch::sheet));
+        return Share.oneIn(
+                3,
+                Stream.concat(
+                        Library.jobs().stream().flatMap(job -> job.sheets().stream()),
+                        Stream.concat(Sketches.in("truth"), Sketches.in("sound"))
+                                .map(Sketches.Sketch::sheet)));
     }
 
     @ParameterizedTest
@@ -56,7 +60,7 @@ class AgreementTest {
     /** Some of the random circuits; the long run takes all of them. */
     @Test
     void onRandomCircuits() {
-        agreeOn(CIRCUITS / 40);
+        agreeOn(CIRCUITS / 100);
     }
 
     @Test

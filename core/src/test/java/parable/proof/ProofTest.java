@@ -26,6 +26,7 @@ import parable.bench.Progress;
 import parable.circuit.Circuit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
+import parable.circuit.Practice;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
@@ -38,7 +39,12 @@ import parable.parts.Travel;
 import parable.parts.Verb;
 import parable.scenario.Player;
 import parable.scenario.ScenarioException;
+import parable.starters.ControlSupply;
 import parable.starters.Library;
+import parable.starters.MotorData;
+import parable.starters.Running;
+import parable.starters.Starter;
+import parable.starters.Wish;
 import parable.timing.Refutation;
 
 class ProofTest {
@@ -200,7 +206,10 @@ class ProofTest {
 
     @Test
     void starDeltaRestsOnTheTimesOfStarAndDeltaAndFailsWithoutItsCrossContacts() throws EditException {
-        Sheet mill = Examples.without(Examples.ofLibrary("Mill"), "X1");
+        Wish plain = Wish.of("Mill", Practice.IEC, MotorData.on400V("Apple mill", "mill floor", "18.5 kW"))
+                .with(ControlSupply.LINE_TO_NEUTRAL)
+                .with(Running.STAR_DELTA_BY_STAR);
+        Sheet mill = Examples.without(Starter.of(plain).sheet(), "X1");
         assertThat(proofOf(mill).claim("no-short").orElseThrow().times())
                 .hasSizeLessThan(4)
                 .anyMatch(words -> words.startsWith("KY "))

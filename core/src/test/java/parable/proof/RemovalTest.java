@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -40,38 +41,44 @@ class RemovalTest {
 
     @Test
     void onSomeStarters() {
-        Set<String> some = Set.of("Wash pump", "Press platen", "Juice separator", "Fan", "Jog relay");
-        assertThat(silent(goodSheets().filter(sheet -> some.contains(sheet.name()))))
+        Set<String> some = Set.of("Press platen", "Juice separator", "Jog relay");
+        assertThat(silent(goodSheets().filter(sheet -> some.contains(sheet.name())), 3))
                 .isEmpty();
     }
 
     @Test
     @Tag("long")
     void onEveryStarterOfTheLibrary() {
-        List<String> silent = silent(goodSheets());
+        List<String> silent = silent(goodSheets(), 1);
         silent.forEach(one -> System.out.println("Silent: " + one));
         assertThat(silent).isEmpty();
     }
 
-    private static List<String> silent(Stream<Sheet> sheets) {
+    private static List<String> silent(Stream<Sheet> sheets, int oneIn) {
         List<String> silent = new ArrayList<>();
         sheets.forEach(sheet -> {
             Set<String> whole = requirements(proofOf(sheet));
-            removals(sheet).forEach((words, spoilt) -> {
-                Proof proof = proofOf(spoilt);
-                Set<String> gone = new TreeSet<>(whole);
-                gone.removeAll(requirements(proof));
-                boolean speaks = proof.claims().stream()
-                                .anyMatch(claim -> !claim.verdict().holds())
-                        || Check.of(Examples.fitted(spoilt), ColourCode.EITHER).stream()
-                                .anyMatch(finding -> finding.severity() != Severity.NOTE);
-                if (!gone.isEmpty() && !speaks) {
-                    String told = sheet.name() + " without " + words + ": " + gone;
-                    if (!told.matches(NO_BRAKE_LEFT)) {
-                        silent.add(told);
-                    }
-                }
-            });
+            Map<String, Sheet> removals = removals(sheet);
+            List<String> tried = new ArrayList<>(removals.keySet());
+            IntStream.range(0, tried.size())
+                    .filter(i -> i % oneIn == 0)
+                    .mapToObj(tried::get)
+                    .forEach(words -> {
+                        Sheet spoilt = removals.get(words);
+                        Proof proof = proofOf(spoilt);
+                        Set<String> gone = new TreeSet<>(whole);
+                        gone.removeAll(requirements(proof));
+                        boolean speaks = proof.claims().stream()
+                                        .anyMatch(claim -> !claim.verdict().holds())
+                                || Check.of(Examples.fitted(spoilt), ColourCode.EITHER).stream()
+                                        .anyMatch(finding -> finding.severity() != Severity.NOTE);
+                        if (!gone.isEmpty() && !speaks) {
+                            String told = sheet.name() + " without " + words + ": " + gone;
+                            if (!told.matches(NO_BRAKE_LEFT)) {
+                                silent.add(told);
+                            }
+                        }
+                    });
         });
         return silent;
     }

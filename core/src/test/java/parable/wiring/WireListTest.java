@@ -7,15 +7,14 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Share;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
@@ -43,9 +42,10 @@ class WireListTest {
 
     /** Every starter, wired by either method. */
     static Stream<Sheet> sheets() {
-        return Library.jobs().stream().flatMap(job -> job.sheets().stream()).flatMap(sheet -> Stream.of(
-                        WiringMethod.values())
-                .map(method -> sheet.withFieldwork(Fieldwork.NONE.by(method))));
+        return Share.oneIn(
+                2, Library.jobs().stream().flatMap(job -> job.sheets().stream()).flatMap(sheet -> Stream.of(
+                                WiringMethod.values())
+                        .map(method -> sheet.withFieldwork(Fieldwork.NONE.by(method)))));
     }
 
     private static WireList list(Sheet sheet) {
@@ -215,68 +215,5 @@ class WireListTest {
 
         assertThat(pump.saved()).isGreaterThan(10);
         assertThat(pump.metres()).isLessThan(pump.metresFromFirst());
-    }
-
-    /** Against every order there is. */
-    @Test
-    void theWayThroughAFewPointsIsTheShortest() {
-        for (int seed = 0; seed < 300; seed++) {
-            Random random = new Random(seed);
-            int points = 3 + random.nextInt(5);
-            double[][] at = points(points, random);
-            ShortestPath.Length length = (one, other) -> distance(at, one, other);
-
-            double found = ShortestPath.lengthOf(ShortestPath.through(points, length), length);
-            assertThat(found).as("seed %s", seed).isLessThan(shortest(new ArrayList<>(), points, length) + 1e-9);
-        }
-    }
-
-    /** Points of which the shortest way is known, for they lie on a line. */
-    @Test
-    void theWayThroughManyPointsIsNearlyTheShortest() {
-        for (int seed = 0; seed < 40; seed++) {
-            Random random = new Random(seed);
-            int points = 14 + random.nextInt(30);
-            double[] x = IntStream.range(0, points)
-                    .mapToDouble(i -> random.nextDouble())
-                    .toArray();
-            double best = IntStream.range(0, points)
-                            .mapToDouble(i -> x[i])
-                            .max()
-                            .orElse(0)
-                    - IntStream.range(0, points).mapToDouble(i -> x[i]).min().orElse(0);
-            ShortestPath.Length length = (one, other) -> Math.abs(x[one] - x[other]);
-
-            double found = ShortestPath.lengthOf(ShortestPath.through(points, length), length);
-            assertThat(found).as("seed %s", seed).isLessThanOrEqualTo(1.05 * best + 1e-9);
-        }
-    }
-
-    private static double[][] points(int count, Random random) {
-        double[][] at = new double[count][2];
-        for (double[] one : at) {
-            one[0] = random.nextDouble();
-            one[1] = random.nextDouble();
-        }
-        return at;
-    }
-
-    private static double distance(double[][] at, int one, int other) {
-        return Math.abs(at[one][0] - at[other][0]) + Math.abs(at[one][1] - at[other][1]);
-    }
-
-    private static double shortest(List<Integer> sofar, int points, ShortestPath.Length length) {
-        if (sofar.size() == points) {
-            return ShortestPath.lengthOf(sofar, length);
-        }
-        double best = Double.POSITIVE_INFINITY;
-        for (int next = 0; next < points; next++) {
-            if (!sofar.contains(next)) {
-                sofar.add(next);
-                best = Math.min(best, shortest(sofar, points, length));
-                sofar.remove(sofar.size() - 1);
-            }
-        }
-        return best;
     }
 }

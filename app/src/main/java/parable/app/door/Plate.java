@@ -43,7 +43,7 @@ final class Plate extends VBox {
         mount(operators, wantedOperators);
     }
 
-    /** What stands between what both begin and both end with is exchanged at once. */
+    /** What is between what both begin and both end with is exchanged at once. */
     private static void mount(FlowPane row, List<Tile> wanted) {
         List<Node> mounted = row.getChildren();
         int shorter = Math.min(mounted.size(), wanted.size());

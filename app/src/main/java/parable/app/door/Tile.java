@@ -9,7 +9,7 @@ import javafx.scene.layout.VBox;
 import parable.app.run.Handle;
 import parable.bench.Moment;
 
-/** The room of one device on a plate. What stands in it is built when it is first seen. */
+/** The room of one device on a plate. What is in it is built when it is first seen. */
 final class Tile extends StackPane {
 
     private static final double WIDTH = 124;
@@ -32,7 +32,7 @@ final class Tile extends StackPane {
      * An empty room.
      *
      * @param handle the grip on the device, empty if it cannot be operated
-     * @param build makes what stands in it
+     * @param build makes what is in it
      */
     Tile(Optional<Handle> handle, Function<Tile, Face> build) {
         this.handle = handle;
@@ -54,7 +54,7 @@ final class Tile extends StackPane {
         return localToScene(getLayoutBounds()).intersects(area);
     }
 
-    /** Builds what stands in it. */
+    /** Builds what is in it. */
     void build() {
         Face built = build.apply(this);
         face = Optional.of(built);

@@ -30,6 +30,9 @@ public final class FindingsModel {
 
     private static final long QUIET_MILLIS = 300;
 
+    /** Of all windows: the same sheet is found the same in each. */
+    private static final KnownFindings KNOWN = new KnownFindings();
+
     private final ReadOnlyObjectWrapper<List<Finding>> findings = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper checking = new ReadOnlyBooleanWrapper();
     private final ReadOnlyObjectWrapper<Map<Finding, Repair>> repairs = new ReadOnlyObjectWrapper<>(Map.of());
@@ -64,28 +67,52 @@ public final class FindingsModel {
 
     /**
      * Checks a sheet. What can be read off it is found at once; the starter is tried when no other sheet has been asked for during a
-     * while. A check that is under way for an earlier sheet is given up.
+     * while. A check that is under way for an earlier sheet is given up. What is known of a sheet is shown without another check.
      *
      * @param conventions how the devices of repairs are tagged, and which colours may be
      */
     public void check(Assembly assembly, Conventions conventions) {
         long mine = asked.incrementAndGet();
         checking.set(true);
+        KnownFindings.Asked sheet = new KnownFindings.Asked(assembly.sheet(), conventions);
         worker.schedule(
-                () -> run(mine, () -> tell(mine, read(assembly, conventions), true)),
+                () -> run(mine, () -> KNOWN.of(sheet)
+                        .ifPresentOrElse(
+                                known -> show(mine, known), () -> tell(mine, read(assembly, conventions), true))),
                 REDRAW_MILLIS,
                 TimeUnit.MILLISECONDS);
         worker.schedule(
-                () -> run(mine, () -> Check.of(assembly, conventions.colours(), () -> asked.get() != mine)
-                        .ifPresent(found -> {
-                            tried = found.stream()
-                                    .filter(one -> !read.contains(one))
-                                    .toList();
-                            tell(mine, found, false);
-                            offer(mine, assembly, found, conventions);
-                        })),
+                () -> run(mine, () -> {
+                    if (KNOWN.of(sheet).isEmpty()) {
+                        tryOut(mine, assembly, sheet);
+                    }
+                }),
                 QUIET_MILLIS,
                 TimeUnit.MILLISECONDS);
+    }
+
+    private void tryOut(long mine, Assembly assembly, KnownFindings.Asked sheet) {
+        Conventions conventions = sheet.conventions();
+        Check.of(assembly, conventions.colours(), () -> asked.get() != mine).ifPresent(found -> {
+            keepTried(found);
+            tell(mine, found, false);
+            Map<Finding, Repair> repairs = repairs(mine, assembly, found, conventions);
+            offer(mine, repairs);
+            if (asked.get() == mine) {
+                KNOWN.keep(sheet, new KnownFindings.Known(read, found, repairs));
+            }
+        });
+    }
+
+    private void show(long mine, KnownFindings.Known known) {
+        read = known.read();
+        keepTried(known.findings());
+        tell(mine, known.findings(), false);
+        offer(mine, known.repairs());
+    }
+
+    private void keepTried(List<Finding> found) {
+        tried = found.stream().filter(one -> !read.contains(one)).toList();
     }
 
     /** What is read off a sheet, and until it has been tried too, what was found by trying it before. */
@@ -98,12 +125,16 @@ public final class FindingsModel {
                 .toList();
     }
 
-    private void offer(long mine, Assembly assembly, List<Finding> found, Conventions conventions) {
-        Map<Finding, Repair> offered = new LinkedHashMap<>();
+    private Map<Finding, Repair> repairs(long mine, Assembly assembly, List<Finding> found, Conventions conventions) {
+        Map<Finding, Repair> repairs = new LinkedHashMap<>();
         for (Finding finding : found) {
             Repair.of(assembly, finding, found, conventions, () -> asked.get() != mine)
-                    .ifPresent(repair -> offered.put(finding, repair));
+                    .ifPresent(repair -> repairs.put(finding, repair));
         }
+        return repairs;
+    }
+
+    private void offer(long mine, Map<Finding, Repair> offered) {
         Platform.runLater(() -> {
             if (asked.get() == mine) {
                 repairs.set(offered);

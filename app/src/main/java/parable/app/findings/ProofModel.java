@@ -46,7 +46,7 @@ public final class ProofModel {
         return proof.getReadOnlyProperty();
     }
 
-    /** Whether states are being gone through. */
+    /** Whether states are being explored. */
     public ReadOnlyBooleanProperty provingProperty() {
         return proving.getReadOnlyProperty();
     }
@@ -122,7 +122,7 @@ public final class ProofModel {
         });
     }
 
-    /** The contacts of which nothing tells whether they conduct; there together with the faults. */
+    /** The contacts of which nothing shows whether they conduct; there together with the faults. */
     public ReadOnlyObjectProperty<List<String>> idleProperty() {
         return idle.getReadOnlyProperty();
     }

@@ -21,7 +21,7 @@ public enum JobStep {
         return compareTo(PROGRAM) > 0;
     }
 
-    /** What stands on its button. */
+    /** What is on its button. */
     public String words() {
         return words;
     }

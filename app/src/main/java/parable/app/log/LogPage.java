@@ -29,7 +29,7 @@ import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
 import parable.logbook.TypedReadings;
 
-/** What stands in the window in the step of the record: the entries and a reading over time in the middle, a new entry beside them. */
+/** What is in the window in the step of the record: the entries and a reading over time in the middle, a new entry beside them. */
 public final class LogPage {
 
     private static final int LINES = 5;

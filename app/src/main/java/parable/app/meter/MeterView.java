@@ -24,7 +24,7 @@ public final class MeterView extends VBox {
     /**
      * The view of a meter on a running sheet.
      *
-     * @param beside what stands in the middle of its first line
+     * @param beside what is in the middle of its first line
      */
     public MeterView(RunModel run, MeterModel meter, Node beside) {
         this.meter = meter;

@@ -21,7 +21,7 @@ import parable.app.look.PageHead;
 import parable.circuit.Job;
 import parable.circuit.TitleBlock;
 
-/** What stands at the foot of each page of the job: an entry for each box of the title block. */
+/** What is at the foot of each page of the job: an entry for each box of the title block. */
 public final class TitleView extends BorderPane {
 
     private static final double NAMES = 220;

@@ -25,7 +25,7 @@ import parable.parts.Part;
 import parable.parts.Verb;
 import parable.timing.Refutation;
 
-/** What stands in the window in the step of the program: on a sheet with a controller its program, on one of relays its translation. */
+/** What is in the window in the step of the program: on a sheet with a controller its program, on one of relays its translation. */
 public final class ProgramPage {
 
     private final JobModel jobs;

@@ -77,7 +77,7 @@ public final class RunModel {
 
     /**
      * Goes on with a changed sheet from the instant that is looked at: what is still there keeps its state. First the sheet
-     * changes, then the instant that is shown; who draws the one by the other waits for {@link #shows}.
+     * changes, then the instant that is shown.
      */
     public void goOnWith(Assembly changed) {
         bench = bench.on(changed, shownTime.get());

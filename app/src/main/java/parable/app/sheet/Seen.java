@@ -61,7 +61,7 @@ sealed interface Seen {
     /**
      * A text.
      *
-     * @param discs what stands on discs beside it
+     * @param discs what is on discs beside it
      */
     record OfLabel(Mark.Text mark, List<String> discs) implements Seen {
         @Override

@@ -61,7 +61,7 @@ public final class PanelView extends Region {
     /** A place from one side. */
     record View(String place, PanelSide side) {}
 
-    /** A view where it stands: from left to right in pixels, and what of its drawing is in its left upper corner. */
+    /** A view where it is: from left to right in pixels, and what of its drawing is in its left upper corner. */
     private record Pane(View view, Drawing drawing, double left, double right, double scale, Point corner) {
 
         Point drawn(double x, double y) {

@@ -35,7 +35,7 @@ import parable.circuit.Tick;
 import parable.circuit.WiringMethod;
 import parable.wiring.Wire;
 
-/** What stands in the window in the step of wiring: the places under the drawing, and the lists beside it. */
+/** What is in the window in the step of wiring: the places under the drawing, and the lists beside it. */
 public final class WiringPage {
 
     private static final double TICK = 64;
