@@ -183,7 +183,7 @@ final class Translator {
                 memories.put(part.tag(), program.bit(part.tag(), Optional.empty(), label));
                 moved(part, "its contacts only lead to coils and lamps, so that a bit does the same");
             } else if (part.family() == Family.TIMER) {
-                declareTimer(part);
+                memories.putAll(TimerDraft.declared(part, program, label));
                 moved(part, "a timer of the program keeps the same time");
             }
         }
@@ -202,33 +202,14 @@ final class Translator {
         splits.add(new Split(part.tag(), false, true, false, "Moves into the program: " + why + "."));
     }
 
-    private static String comment(Part part) {
-        return part.device().label().replaceAll("[(*)\\n]", "");
+    /** Whether a relay or timer hangs on its rails directly, so that it stays as it is: what its contacts do is told to the program. */
+    private boolean staysFed(Part part) {
+        return part.family() != Family.CONTACTOR
+                && unfed.stream().anyMatch(consumer -> part(consumer).equals(part));
     }
 
-    private void declareTimer(Part part) throws TranslationException {
-        TimerProgram clock = ((Drive.ByTimer) part.drive()).program();
-        String function = part.device().setting("function").orElse("on-delay");
-        String label = comment(part);
-        switch (function) {
-            case "off-delay" -> memories.put(part.tag(), program.block(part.tag(), VariableType.TOF, label));
-            case "on-delay" -> memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
-            case "star-delta" -> {
-                memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
-                memories.put(part.tag() + " fed", program.bit(part.tag() + "_fed", Optional.empty(), label));
-                memories.put(
-                        part.tag() + " gap",
-                        program.block(part.tag() + "_gap", VariableType.TON, "time between the two"));
-            }
-            case "interval" -> {
-                memories.put(part.tag(), program.block(part.tag(), VariableType.TON, label));
-                memories.put(part.tag() + " fed", program.bit(part.tag() + "_fed", Optional.empty(), label));
-            }
-            default -> throw new TranslationException(
-                    part.tag(),
-                    "a " + function + " timer with " + clock.fed().size() + " stages",
-                    "an on-delay, off-delay, interval or star-delta timer");
-        }
+    private static String comment(Part part) {
+        return part.device().label().replaceAll("[(*)\\n]", "");
     }
 
     private void readContacts() {
@@ -247,6 +228,9 @@ final class Translator {
         String tag = part.tag();
         if (part.family() == Family.CONTACTOR || outputs.containsKey(tag) && part.family() == Family.CONTROL_RELAY) {
             return Optional.of(contactor(edge));
+        }
+        if (staysFed(part)) {
+            return Optional.of(ProgramDraft.one(field.input(edge)));
         }
         if (part.family() == Family.CONTROL_RELAY) {
             String bit = memories.get(tag);
