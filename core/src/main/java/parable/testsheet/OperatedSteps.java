@@ -241,11 +241,14 @@ final class OperatedSteps {
                 .map(index -> assembly.nodes().all().get(index).number());
     }
 
+    /** Whether anything on a rung is made for direct voltage; what a relay's coil is made for says nothing of its contacts. */
     private boolean isDirect(Rung rung) {
         return rung.items().stream()
                 .filter(RungItem.Passage.class::isInstance)
                 .map(RungItem.Passage.class::cast)
-                .flatMap(passage -> assembly.part(passage.tag()).stream().flatMap(part -> part.loads().stream()))
+                .flatMap(passage -> assembly.part(passage.tag()).stream()
+                        .flatMap(part -> part.loadBetween(passage.from(), passage.to()).stream()
+                                .map(load -> part.loads().get(load))))
                 .anyMatch(load -> load.rated().kind() == CurrentKind.DC);
     }
 
