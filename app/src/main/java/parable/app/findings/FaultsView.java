@@ -80,7 +80,7 @@ final class FaultsView extends VBox {
 
     private String words() {
         if (model.tryingProperty().get()) {
-            return "Going through every state once for each fault\u2026 "
+            return "Exploring every state once for each fault\u2026 "
                     + model.doneProperty().get() + " tried so far";
         }
         return model.faultsProperty()

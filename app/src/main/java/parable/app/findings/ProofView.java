@@ -89,7 +89,7 @@ final class ProofView extends VBox {
                 !trouble.isEmpty()
                         ? "The proof met something it does not expect and could not be finished: " + trouble
                         : proving
-                                ? "Going through every state\u2026 "
+                                ? "Exploring every state\u2026 "
                                         + model.doneProperty().get() + " so far"
                                 : model.proofProperty()
                                         .get()

@@ -11,6 +11,8 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import parable.parts.Assembly;
 import parable.proof.Equivalence;
 
@@ -22,6 +24,7 @@ final class CompareModel {
     private final ReadOnlyObjectWrapper<Optional<Equivalence>> found = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper comparing = new ReadOnlyBooleanWrapper();
     private final ReadOnlyIntegerWrapper done = new ReadOnlyIntegerWrapper();
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
     private final AtomicLong asked = new AtomicLong();
     private volatile long told;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
@@ -49,28 +52,47 @@ final class CompareModel {
         found.set(Optional.empty());
         done.set(0);
         comparing.set(true);
+        trouble.set("");
         worker.execute(() -> {
-            Equivalence result = Equivalence.of(one, other, pairs -> {
-                long now = System.nanoTime();
-                if (now - told > TELL_EVERY) {
-                    told = now;
-                    Platform.runLater(() -> done.set(pairs));
-                }
-                return asked.get() != mine;
-            });
-            Platform.runLater(() -> {
-                if (asked.get() == mine) {
-                    found.set(Optional.of(result));
-                    comparing.set(false);
-                }
-            });
+            try {
+                Equivalence result = Equivalence.of(one, other, pairs -> isOver(mine, pairs));
+                end(mine, () -> found.set(Optional.of(result)));
+            } catch (OutOfMemoryError full) {
+                end(mine, () -> trouble.set("memory ran out"));
+            } catch (RuntimeException unexpected) {
+                end(mine, () -> trouble.set(unexpected.toString()));
+            }
         });
+    }
+
+    private boolean isOver(long mine, int pairs) {
+        long now = System.nanoTime();
+        if (now - told > TELL_EVERY) {
+            told = now;
+            Platform.runLater(() -> done.set(pairs));
+        }
+        return asked.get() != mine;
+    }
+
+    private void end(long mine, Runnable outcome) {
+        Platform.runLater(() -> {
+            if (asked.get() == mine) {
+                outcome.run();
+                comparing.set(false);
+            }
+        });
+    }
+
+    /** Why the comparison could not be finished, empty if it was. */
+    ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
     }
 
     /** Ends a comparison that is under way and forgets what was found. */
     void forget() {
         asked.incrementAndGet();
         comparing.set(false);
+        trouble.set("");
         found.set(Optional.empty());
     }
 }

@@ -102,9 +102,15 @@ final class CompareView extends VBox {
             result.getChildren()
                     .add(new HBox(
                             8,
-                            wrapped("Going through both together\u2026 "
+                            wrapped("Exploring both together\u2026 "
                                     + model.doneProperty().get() + " pairs of states"),
                             cancel));
+            return;
+        }
+        if (!model.troubleProperty().get().isEmpty()) {
+            result.getChildren()
+                    .add(wrapped("The comparison could not be finished: "
+                            + model.troubleProperty().get() + ". Nothing is said of the two."));
             return;
         }
         if (model.foundProperty().get().isEmpty()) {
@@ -123,7 +129,7 @@ final class CompareView extends VBox {
                 });
         verdict.setId("compare-verdict");
         verdict.getStyleClass().add("finding-text");
-        VBox entry = new VBox(4, verdict, wrapped(found.states() + " pairs of states gone through."));
+        VBox entry = new VBox(4, verdict, wrapped(found.states() + " pairs of states explored."));
         found.inherent().forEach(sentence -> entry.getChildren().add(wrapped("By nature: " + sentence)));
         found.difference().ifPresent(difference -> tell(difference, entry));
         entry.getStyleClass().add("finding");
