@@ -18,6 +18,9 @@ public sealed interface Observation {
     /** A meter shows less than this, in ohms, where it shows nothing. */
     double JOINED = 1;
 
+    /** What lies just on the edge of a tolerance is within it, whatever the last digit of a sum. */
+    double EDGE = 1e-9;
+
     /** The voltage in V that may be left on what can be touched. */
     double TOUCHABLE = 60;
 
@@ -30,7 +33,7 @@ public sealed interface Observation {
     /** Whether what somebody wrote down is as good as what was expected. */
     boolean accepts(Found expected, String written);
 
-    /** The number at the beginning of what somebody wrote down, with k, M and m for thousands, millions and thousandths; empty if there is none. */
+    /** The number at the beginning of what somebody wrote down, with k, M, G and m for thousands, millions, thousand millions and thousandths; empty if there is none. */
     private static OptionalDouble number(String written) {
         String text = written.strip().replace(',', '.');
         int end = 0;
@@ -52,9 +55,15 @@ public sealed interface Observation {
         return switch (unit.charAt(0)) {
             case 'k', 'K' -> 1e3;
             case 'M' -> 1e6;
+            case 'G' -> 1e9;
             case 'm' -> 1e-3;
             default -> 1;
         };
+    }
+
+    /** The number behind a sign for more than, as an instrument shows what is beyond its range; the number itself without one. */
+    private static OptionalDouble atLeast(String written) {
+        return number(written.strip().replaceFirst("^[>\u2265]", ""));
     }
 
     private static boolean isAsExpected(String written) {
@@ -71,7 +80,7 @@ public sealed interface Observation {
                 || number.isPresent()
                         && expected.value()
                                 .filter(value -> Math.abs(number.getAsDouble() - value)
-                                        <= Math.max(least, share * Math.abs(value)))
+                                        <= Math.max(least, share * Math.abs(value)) + EDGE)
                                 .isPresent();
     }
 
@@ -127,7 +136,7 @@ public sealed interface Observation {
             double value = expected.value().orElse(Double.NaN);
             if (value >= HARDLY_ANYTHING) {
                 double least = Double.isInfinite(value) ? OPEN : HIGH;
-                return open || isSame(expected, written) || number(written).orElse(0) >= least;
+                return open || isSame(expected, written) || atLeast(written).orElse(0) >= least;
             }
             OptionalDouble number = number(written);
             double found = number.orElse(Double.NaN);
@@ -203,8 +212,9 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            double number = number(written).orElse(0);
-            return isSame(expected, written) || isOpen(written) || number >= LEAST;
+            return isSame(expected, written)
+                    || isOpen(written)
+                    || atLeast(written).orElse(0) >= LEAST;
         }
     }
 
