@@ -3,6 +3,7 @@ package parable.plc;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
@@ -29,8 +30,8 @@ class KeptTranslationsTest {
         sheet.control().stream().map(Rung::text).forEach(lines::add);
         lines.add("== Devices");
         for (Device device : sheet.devices()) {
-            lines.add(device.tag() + " " + device.kind() + " " + device.settings() + " " + device.label() + ", "
-                    + device.place());
+            lines.add(device.tag() + " " + device.kind() + " " + new TreeMap<>(device.settings()) + " " + device.label()
+                    + ", " + device.place());
         }
         lines.add("== What is where");
         for (Split split : translation.splits()) {
