@@ -154,11 +154,11 @@ class FaultsTest {
         }
     }
 
-    /** Whatever single fault is put into whatever starter of the library, the engine has an outcome and time goes on; here every fourth, in the long run each. */
+    /** Whatever single fault is put into whatever starter of the library, the engine has an outcome and time goes on; here every eighth, in the long run each. */
     @ParameterizedTest
     @MethodSource("parable.Examples#sheets")
     void someSingleFaultsOfEveryStarterHaveAnOutcome(Sheet sheet) throws ActionRefusedException {
-        everyFaultHasAnOutcome(sheet, 4);
+        everyFaultHasAnOutcome(sheet, 8);
     }
 
     @Tag("long")

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Share;
 import parable.bench.Progress;
 import parable.check.Check;
 import parable.check.Severity;
@@ -36,10 +37,13 @@ class TranslationTest {
     }
 
     static Stream<Relays> relayStarters() {
-        return Library.jobs().stream()
-                .filter(job -> !job.name().equals("Tern Hollow bad examples"))
-                .flatMap(job -> sheets(job).filter(one -> one.sheet().program().isEmpty()))
-                .filter(one -> !one.sheet().control().isEmpty());
+        return Share.oneIn(
+                2,
+                Library.jobs().stream()
+                        .filter(job -> !job.name().equals("Tern Hollow bad examples"))
+                        .flatMap(job ->
+                                sheets(job).filter(one -> one.sheet().program().isEmpty()))
+                        .filter(one -> !one.sheet().control().isEmpty()));
     }
 
     private static Stream<Relays> sheets(Job job) {
