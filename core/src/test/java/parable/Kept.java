@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * What the program said of a sheet when somebody read it and found it right, in {@code src/test/resources/kept}. Whatever says something else now fails. With {@code
+ * What the program said of a sheet, in {@code src/test/resources/kept}; a part of it was read as an electrician would read it. Whatever says something else now fails. With {@code
  * PARABLE_KEPT=write} in the environment the files are written anew, to be read again before they are committed.
  */
 public final class Kept {

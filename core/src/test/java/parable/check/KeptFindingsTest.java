@@ -15,7 +15,7 @@ import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.starters.Library;
 
-/** Everything that the rules say of every wrong circuit, and what they offer, as it was read and found right. */
+/** Everything that the rules say of every wrong circuit, and what they offer, as it was kept. */
 class KeptFindingsTest {
 
     private static void add(List<String> lines, String name, Sheet sheet, Practice practice) {

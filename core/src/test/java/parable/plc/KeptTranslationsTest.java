@@ -15,7 +15,7 @@ import parable.circuit.Rung;
 import parable.circuit.Sheet;
 import parable.program.StructuredText;
 
-/** Whole translations as they were read and found right: program, panel and what is where for which reason. */
+/** Whole translations as they were kept: program, panel and what is where for which reason. */
 class KeptTranslationsTest {
 
     private static List<String> written(Sheet relays, Practice practice, TranslationChoices choices)

@@ -10,7 +10,7 @@ import parable.Sketches;
 import parable.bench.Progress;
 import parable.circuit.Sheet;
 
-/** Everything that is claimed of a sheet, with its verdict and its story, as it was read and found right. */
+/** Everything that is claimed of a sheet, with its verdict and its story, as it was kept. */
 class KeptClaimsTest {
 
     private static List<String> written(Sheet sheet) {

@@ -15,7 +15,7 @@ import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 
-/** Whole test sheets as they were read and found right. */
+/** Whole test sheets as they were kept. */
 class KeptTestSheetsTest {
 
     private static List<String> written(Sheet sheet, Practice practice) {

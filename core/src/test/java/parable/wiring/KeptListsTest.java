@@ -12,7 +12,7 @@ import parable.circuit.Sheet;
 import parable.circuit.WiringMethod;
 import parable.parts.Assembly;
 
-/** Whole lists of wires, cables, terminals, parts and labels as they were read and found right. */
+/** Whole lists of wires, cables, terminals, parts and labels as they were kept. */
 class KeptListsTest {
 
     private static String wire(Wire wire) {
