@@ -76,8 +76,8 @@ class EnduranceTest {
     }
 
     @Test
-    void fourThousandActionsOnTwoHundredRelays() throws ActionRefusedException {
-        act(4_000, 200);
+    void aThousandActionsOnTwoHundredRelays() throws ActionRefusedException {
+        act(1_000, 200);
     }
 
     @Test

@@ -154,11 +154,11 @@ class FaultsTest {
         }
     }
 
-    /** Whatever single fault is put into whatever starter of the library, the engine has an outcome and time goes on; here every eighth, in the long run each. */
+    /** Whatever single fault is put into whatever starter of the library, the engine has an outcome and time goes on; here every sixteenth, in the long run each. */
     @ParameterizedTest
     @MethodSource("parable.Examples#sheets")
     void someSingleFaultsOfEveryStarterHaveAnOutcome(Sheet sheet) throws ActionRefusedException {
-        everyFaultHasAnOutcome(sheet, 8);
+        everyFaultHasAnOutcome(sheet, 16);
     }
 
     @Tag("long")

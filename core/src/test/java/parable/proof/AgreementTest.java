@@ -60,7 +60,7 @@ class AgreementTest {
     /** Some of the random circuits; the long run takes all of them. */
     @Test
     void onRandomCircuits() {
-        agreeOn(CIRCUITS / 100);
+        agreeOn(CIRCUITS / 200);
     }
 
     @Test

@@ -44,6 +44,9 @@ public final class Lettering {
         }
     }
 
+    /** Parts of a pixel to which words begin: all that is seen of a finer place is that letters tremble where they are painted anew. */
+    private static final double STEPS = 4;
+
     private final GraphicsContext canvas;
     private final Map<Face, Font> fonts = new HashMap<>();
 
@@ -67,7 +70,7 @@ public final class Lettering {
         canvas.setFont(fonts.computeIfAbsent(face.scaled(scaled.getMxx()), Face::font));
         canvas.setTextAlign(side);
         canvas.setFill(colour);
-        canvas.fillText(words, at.getX(), at.getY());
+        canvas.fillText(words, Math.floor(at.getX() * STEPS + 0.5) / STEPS, Math.floor(at.getY() + 0.5));
         canvas.setTransform(scaled);
     }
 }

@@ -12,11 +12,13 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.look.Ink;
+import parable.app.look.Typeface;
 import parable.bench.Action;
 import parable.bench.Bench;
 import parable.circuit.Practice;
@@ -40,6 +42,11 @@ class PatchesTest {
     private static final double ROUNDING = 0.25;
 
     private final Patches patches = new Patches();
+
+    @BeforeAll
+    static void loadFonts() {
+        Typeface.load();
+    }
 
     /** Shows a picture; returns where it was painted. */
     private List<Box> shown(Box view, Patches.Picture picture) {
