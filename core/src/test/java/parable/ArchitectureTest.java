@@ -34,6 +34,7 @@ class ArchitectureTest {
             "logbook",
             "starters",
             "desk",
+            "card",
             "draw",
             "files");
 

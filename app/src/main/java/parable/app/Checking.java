@@ -1,10 +1,13 @@
 package parable.app;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
 import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.value.ObservableStringValue;
 import javafx.scene.Node;
 import parable.app.findings.Accepting;
 import parable.app.findings.FindingsActions;
@@ -13,9 +16,11 @@ import parable.app.findings.FindingsView;
 import parable.app.findings.ProofModel;
 import parable.app.job.JobModel;
 import parable.check.Finding;
+import parable.check.Severity;
 import parable.circuit.Conventions;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
+import parable.proof.Proof;
 import parable.timing.Refutation;
 
 /** What is found on the sheet that is shown, and what is proved of it. The rules look again whenever the sheet has changed. */
@@ -83,11 +88,43 @@ final class Checking implements FindingsActions {
         return findings.findingsProperty();
     }
 
-    /** How many findings nobody has accepted. */
-    long open() {
-        return findings.findingsProperty().get().stream()
+    /** How far the step of checking is, in a word or two. */
+    ObservableStringValue state() {
+        return Bindings.createStringBinding(
+                this::words,
+                findings.findingsProperty(),
+                findings.checkingProperty(),
+                proof.proofProperty(),
+                proof.provingProperty());
+    }
+
+    private String words() {
+        List<Finding> open = findings.findingsProperty().get().stream()
                 .filter(finding -> accepting.of(finding).isEmpty())
-                .count();
+                .toList();
+        if (proof.provingProperty().get()) {
+            return "proving\u2026";
+        }
+        if (!open.isEmpty()) {
+            Severity worst = open.stream()
+                    .map(Finding::severity)
+                    .min(Comparator.naturalOrder())
+                    .orElseThrow();
+            long many =
+                    open.stream().filter(finding -> finding.severity() == worst).count();
+            return many + " " + worst.word() + (many == 1 ? "" : "s");
+        }
+        if (findings.checkingProperty().get()) {
+            return "looking\u2026";
+        }
+        return proof.proofProperty()
+                .get()
+                .filter(Proof::complete)
+                .map(found -> found.claims().stream()
+                                .allMatch(claim -> claim.verdict().holds())
+                        ? "proved"
+                        : "not proved")
+                .orElse("clear");
     }
 
     /** A view of all of it. */

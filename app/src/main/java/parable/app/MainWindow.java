@@ -5,13 +5,21 @@ import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.InputEvent;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
+import javafx.util.Duration;
 import parable.app.colours.ColoursView;
 import parable.app.conflict.ConflictView;
 import parable.app.job.FilePrompt;
@@ -28,9 +36,13 @@ import parable.app.run.RunModel;
 import parable.app.run.Wall;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
+import parable.app.step.Leaf;
 import parable.app.step.StepPage;
+import parable.card.Pick;
+import parable.check.Finding;
 import parable.circuit.Fieldwork;
 import parable.circuit.Job;
+import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
@@ -42,9 +54,18 @@ import parable.timing.Refutation;
 /** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
 public final class MainWindow {
 
+    /** After so long without an edit it is worked out how far the steps are. */
+    private static final Duration QUIET = Duration.seconds(1.5);
+
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
     private final Scene scene = new Scene(root, 1280, 800);
+    private final StackPane middle = new StackPane();
+    private final MessageSlip slip;
+    private final RouteCard route = new RouteCard(this::setStep);
+    private final RecipeMenu recipes;
+    private final PauseTransition quiet = new PauseTransition(QUIET);
+    private boolean asking;
     private final SheetList sheetList;
     private final Header header;
     private final Look look = new Look();
@@ -53,6 +74,8 @@ public final class MainWindow {
     private final Checking checking;
     private final Acceptances acceptances;
     private final Map<String, SheetPage> pages = new LinkedHashMap<>();
+    private final ChangeListener<String> noticed = (any, before, words) -> tell(words);
+    private Optional<RunModel> followed = Optional.empty();
     private SheetPage page;
     private String shown = "";
     private JobStep step = JobStep.TRY;
@@ -66,17 +89,19 @@ public final class MainWindow {
         sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
         acceptances = new Acceptances(jobs, () -> shown, prompt);
         checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
+        route.follow(Map.of(JobStep.CHECK, checking.state()));
         workplace = new Workplace(jobs, new Person(), look, new Mounting(jobs, () -> shown, prompt), new ForPages());
         viewMenu = new ViewMenu(jobs, look, this::showColours, this::showKeys);
         header = new Header(
-                jobs,
-                prompt,
-                sheetList,
-                this::showSheet,
-                script -> run().play(script),
-                viewMenu,
-                new PaperMenu(jobs, prompt, new ForPaper()));
+                jobs, prompt, sheetList, this::showSheet, viewMenu, new PaperMenu(jobs, prompt, new ForPaper()));
+        recipes = new RecipeMenu(jobs, () -> run().assembly().sheet(), script -> run().play(script), this::tell);
+        slip = new MessageSlip(jobs::acknowledge);
+        StackPane.setAlignment(slip, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(slip, new Insets(0, 24, 60, 24));
         root.setTop(header);
+        root.setLeft(route);
+        root.setCenter(middle);
+        quiet.setOnFinished(event -> page.states().look());
         follow();
         takeKeys();
         showJob();
@@ -110,6 +135,17 @@ public final class MainWindow {
         public Node findings() {
             return checking.view();
         }
+
+        @Override
+        public List<Finding> found() {
+            return checking.findingsProperty().get();
+        }
+
+        @Override
+        public void goTo(Place place) {
+            setStep(JobStep.DRAW);
+            page.desk().select(place);
+        }
     }
 
     /** What the menu of paper asks of the window. */
@@ -139,6 +175,8 @@ public final class MainWindow {
     private void follow() {
         look.themeProperty().addListener((any, before, theme) -> wear(theme));
         jobs.openProperty().addListener((any, before, now) -> show(before, now));
+        jobs.messageProperty().addListener((any, before, message) -> tell(message));
+        tell(jobs.messageProperty().get());
         jobs.conflictProperty().addListener((any, before, now) -> now.ifPresent(this::showConflict));
         checking.findingsProperty().addListener((any, before, found) -> number());
         scene.windowProperty().addListener((any, before, window) -> {
@@ -192,14 +230,14 @@ public final class MainWindow {
         return scene;
     }
 
-    /** Asks at the top of the window what is to become of work that was left behind. */
+    /** Asks what is to become of work that was left behind. */
     void offer(String words, Runnable recover, Runnable discard) {
-        header.offer(words, "Recover", recover, "Discard", discard);
+        slip.offer(words, "Recover", recover, "Discard", discard);
     }
 
-    /** Tells something at the top of the window. */
+    /** Tells something on the slip over what is shown. */
     void tell(String words) {
-        header.tell(words);
+        slip.tell(words);
     }
 
     /** The running sheet that is shown. */
@@ -222,8 +260,9 @@ public final class MainWindow {
             showSheet(job.sheets().get(0).name());
             return;
         }
-        header.showSheet(shown, run());
+        header.showSheet(shown);
         checking.check();
+        quiet.playFromStart();
         if (stepPage().edited()) {
             arrange();
         }
@@ -247,8 +286,10 @@ public final class MainWindow {
 
     /** Puts the page of the step into the window. */
     private void arrange() {
-        root.setRight(page.beside(step, new StepBar(step, checking, header.recipes(), this::setStep)));
-        root.setCenter(stepPage().centre());
+        asking = false;
+        root.setRight(page.beside(step, recipes));
+        middle.getChildren().setAll(stepPage().centre(), slip);
+        route.select(step);
     }
 
     /** The circuit without what was done at the panel by it. */
@@ -265,9 +306,13 @@ public final class MainWindow {
         wall.wake();
         shown = name;
         page = pages.computeIfAbsent(name, this::page);
+        recipes.look();
         arrange();
-        header.showSheet(name, run());
+        route.follow(page.states().bySteps());
+        follow(run());
+        header.showSheet(name);
         checking.check();
+        quiet.playFromStart();
         number();
         stepPage().takeKeyboard();
     }
@@ -279,7 +324,8 @@ public final class MainWindow {
 
     /** Puts a page to be read or answered in the place of the drawing. */
     private void instead(Node page) {
-        root.setCenter(page);
+        asking = true;
+        middle.getChildren().setAll(page, slip);
         root.setRight(null);
     }
 
@@ -339,9 +385,11 @@ public final class MainWindow {
         showSheet(shown);
     }
 
-    /** Tells why a device is on or off at the instant that is looked at. */
+    /** Says on its card why a device is on or off at the instant that is looked at, and what would change it. */
     private void why(String tag) {
-        header.tell(run().why(tag));
+        page.card().select(new Pick.OfDevice(tag));
+        page.card().ask();
+        page.open(Leaf.CARD);
     }
 
     /** Shows on the bench how a claim fails. */
@@ -397,8 +445,15 @@ public final class MainWindow {
         }
     }
 
+    /** What the run that is shown has to say is told; what another had to say is over. */
+    private void follow(RunModel shownRun) {
+        followed.ifPresent(before -> before.noticeProperty().removeListener(noticed));
+        followed = Optional.of(shownRun);
+        shownRun.noticeProperty().addListener(noticed);
+    }
+
     private void key(KeyEvent event) {
-        if (viewMenu.key(event)) {
+        if (viewMenu.key(event) || event.getCode() == KeyCode.ESCAPE && slip.putAway()) {
             return;
         }
         if (event.isShortcutDown()) {
@@ -417,8 +472,9 @@ public final class MainWindow {
             case Z -> jobs.undo();
             case Y -> jobs.redo();
             case I -> whySelected();
-            case K -> setStep(JobStep.CHECK);
             case D -> setDrawing(!drawing());
+            case U -> setStep(JobStep.TRY);
+            case K -> setStep(JobStep.CHECK);
             case G -> setStep(JobStep.PROGRAM);
             case L -> setStep(JobStep.WIRE);
             case B -> setStep(JobStep.TEST);
@@ -451,10 +507,7 @@ public final class MainWindow {
 
     /** Whether a page to be read or answered stands in the place of the drawing; then no key operates what is not seen. */
     private boolean isAsking() {
-        return root.getCenter() instanceof StartView
-                || root.getCenter() instanceof KeysView
-                || root.getCenter() instanceof ColoursView
-                || root.getCenter() instanceof ConflictView;
+        return asking;
     }
 
     /** The name of the sheet that is shown. */

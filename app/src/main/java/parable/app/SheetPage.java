@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import javafx.scene.Node;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.app.card.CardModel;
+import parable.app.card.CardView;
 import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.door.Door;
@@ -23,14 +26,18 @@ import parable.app.meter.MeterView;
 import parable.app.program.ProgramPage;
 import parable.app.run.Handles;
 import parable.app.run.RunModel;
+import parable.app.sheet.Clicks;
 import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
 import parable.app.step.Board;
 import parable.app.step.CheckStep;
 import parable.app.step.DrawStep;
+import parable.app.step.Leaf;
+import parable.app.step.Leaves;
 import parable.app.step.PlcStep;
 import parable.app.step.RecordStep;
 import parable.app.step.StepPage;
+import parable.app.step.StepStates;
 import parable.app.step.TestingStep;
 import parable.app.step.TryStep;
 import parable.app.step.WireStep;
@@ -43,6 +50,7 @@ import parable.app.wiring.PanelView;
 import parable.app.wiring.WiringModel;
 import parable.app.wiring.WiringPage;
 import parable.bench.Moment;
+import parable.card.Pick;
 import parable.check.Finding;
 import parable.circuit.Practice;
 import parable.logbook.Logbook;
@@ -51,7 +59,7 @@ import parable.parts.Assembly;
 /** One sheet of the open job in the window: its run, and a page for each step of the job, which stay while the sheet is edited. */
 final class SheetPage {
 
-    private static final double BESIDE = 384;
+    private static final double BESIDE = 347;
 
     private final Workplace workplace;
     private final String name;
@@ -62,6 +70,12 @@ final class SheetPage {
     private final Board board;
     private final WiringModel wiring;
     private final LogModel log;
+    private final TestingModel testing;
+    private final StepStates states;
+    private final CardModel card;
+    private final CardView cardView;
+    private final Map<JobStep, String> opened = new EnumMap<>(JobStep.class);
+    private Leaves leaves = new Leaves(List.of(), id -> {});
     private final DrawStep draw;
     private final Map<JobStep, StepPage> steps = new EnumMap<>(JobStep.class);
 
@@ -75,15 +89,17 @@ final class SheetPage {
         this.name = name;
         run = new RunModel(assembly);
         meter = new MeterModel(run);
+        card = new CardModel(run);
+        cardView = new CardView(run, card, new SheetCardDesk(jobs(), name, workplace.window()));
         Handles handles = new Handles(run);
         Supplier<Practice> practice = () -> jobs().jobProperty().get().practice();
-        sheet = new SheetView(run, practice, workplace.look(), handles.byTag(), meter, tag -> workplace
-                .window()
-                .why(tag));
+        sheet = new SheetView(run, practice, workplace.look(), handles.byTag(), meter, new ForDrawing());
         door = new Door(run, handles.byTag(), workplace.placing());
         board = new Board(sheet, new Legend(workplace.look()), new TimeStrip(run, workplace.look()), new TimeBar(run));
         wiring = new WiringModel(jobs(), name);
         log = new LogModel(jobs(), name, workplace.person());
+        testing = new TestingModel(jobs(), name, workplace.person());
+        states = new StepStates(name, jobs(), run, wiring, testing, log);
         draw = drawing();
         steps.put(JobStep.DRAW, draw);
         steps.put(JobStep.TRY, trying());
@@ -104,16 +120,45 @@ final class SheetPage {
         return run.shownProperty().get();
     }
 
+    /** What is clicked on the drawing is what the card is about. */
+    private final class ForDrawing implements Clicks {
+
+        @Override
+        public void operated(String tag) {
+            card.select(new Pick.OfDevice(tag));
+        }
+
+        @Override
+        public void asked(String tag) {
+            workplace.window().why(tag);
+        }
+
+        @Override
+        public void wire(String number) {
+            card.select(new Pick.OfWire(number));
+            leaves.open(Leaf.CARD);
+        }
+    }
+
+    private DeskModel newDesk() {
+        DeskModel desk = new DeskModel(jobs(), name, run::assembly);
+        desk.selection().stretchProperty().addListener((any, before, now) -> desk.selection()
+                .tag()
+                .ifPresent(tag -> card.select(new Pick.OfDevice(tag))));
+        return desk;
+    }
+
     private DrawStep drawing() {
-        return new DrawStep(
-                board,
-                () -> new DeskModel(jobs(), name, run::assembly),
-                () -> new DeskView(jobs(), desk(), run.assemblyProperty()));
+        return new DrawStep(board, this::newDesk, () -> new DeskView(jobs(), desk(), run.assemblyProperty()));
     }
 
     private TryStep trying() {
-        MeterView meterView = new MeterView(run, meter, new FaultMenu(run));
-        return new TryStep(board, List.of(new MachineView(run), meterView, new StoryView(run)));
+        return new TryStep(
+                board,
+                new MachineView(run),
+                List.of(
+                        new Leaf("story", "What happens", new StoryView(run)),
+                        new Leaf("meter", "Meter", new MeterView(run, meter))));
     }
 
     private PlcStep programming() {
@@ -122,7 +167,6 @@ final class SheetPage {
     }
 
     private TestingStep testing() {
-        TestingModel testing = new TestingModel(jobs(), name, workplace.person());
         TestingPage page = new TestingPage(
                 jobs(),
                 testing,
@@ -149,6 +193,11 @@ final class SheetPage {
         return draw.desk();
     }
 
+    /** How far the steps of this sheet are. */
+    StepStates states() {
+        return states;
+    }
+
     /** The page of a step. */
     StepPage step(JobStep step) {
         return steps.get(step);
@@ -157,11 +206,16 @@ final class SheetPage {
     /**
      * What is beside the middle in a step.
      *
-     * @param head what is at the top of it
+     * @param recipes the menu of recipes, which is over the door where that is operated
      */
-    Node beside(JobStep step, Node head) {
+    Node beside(JobStep step, Node recipes) {
         StepPage page = step(step);
-        VBox column = new VBox(head);
+        VBox column = new VBox();
+        if (step == JobStep.TRY) {
+            HBox tools = new HBox(6, new FaultMenu(run), recipes);
+            tools.getStyleClass().add("try-tools");
+            column.getChildren().add(tools);
+        }
         door.setMinHeight(page.door().least());
         door.setMaxHeight(page.door().most());
         if (page.door().most() > 0) {
@@ -170,9 +224,30 @@ final class SheetPage {
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
-        column.getChildren().addAll(page.beside());
-        VBox.setVgrow(column.getChildren().get(column.getChildren().size() - 1), Priority.ALWAYS);
+        column.getChildren().addAll(page.always());
+        leaves = new Leaves(leaves(page), id -> opened.put(step, id));
+        leaves.open(opened.getOrDefault(step, ""));
+        column.getChildren().add(leaves);
+        VBox.setVgrow(leaves, Priority.ALWAYS);
         return column;
+    }
+
+    private List<Leaf> leaves(StepPage page) {
+        List<Leaf> all = new ArrayList<>(page.leaves());
+        if (page.hasCard()) {
+            all.add(page.cardFirst() ? 0 : all.size(), new Leaf(Leaf.CARD, "Card", cardView));
+        }
+        return all;
+    }
+
+    /** What is selected on this sheet. */
+    CardModel card() {
+        return card;
+    }
+
+    /** Opens a leaf of the step that is shown. */
+    void open(String leaf) {
+        leaves.open(leaf);
     }
 
     /** The logbook of the job, read anew. */

@@ -46,7 +46,11 @@ final class ViewMenu extends MenuButton {
                 .addAll(
                         item("view-larger", "Larger", KeyCode.PLUS, () -> look.enlarge(1)),
                         item("view-smaller", "Smaller", KeyCode.MINUS, () -> look.enlarge(-1)),
-                        item("view-fit", "Fit into the window", KeyCode.DIGIT0, look::fit),
+                        item(
+                                "view-fit",
+                                "All of it in the window, or as large as can be read",
+                                KeyCode.DIGIT0,
+                                look::fit),
                         night,
                         new SeparatorMenuItem());
         ToggleGroup dress = new ToggleGroup();

@@ -1,6 +1,9 @@
 package parable.app;
 
+import java.util.List;
 import javafx.scene.Node;
+import parable.check.Finding;
+import parable.circuit.Place;
 import parable.circuit.Sheet;
 import parable.timing.Refutation;
 
@@ -21,4 +24,10 @@ interface WindowActions {
 
     /** The view of what is found on the sheet that is shown. */
     Node findings();
+
+    /** What is found on the sheet that is shown. */
+    List<Finding> found();
+
+    /** Selects a place on the drawing of the sheet that is shown, in the step where it can be changed. */
+    void goTo(Place place);
 }

@@ -123,10 +123,12 @@ final class ShotsCommand implements Callable<Integer> {
                     act(window, Verb.RELEASE, "S1", 0.5);
                 }),
                 new Shot("measuring", Set.of("sheet=Wash pump", "meter-display", "probe-red"), window -> {
+                    ((ToggleButton) window.part("leaf-meter")).fire();
                     ((TextField) window.part("probe-red")).setText("6");
                     ((TextField) window.part("probe-black")).setText("2");
                 }),
                 new Shot("welded-pole", Set.of("sheet=Wash pump", "faults", "story", "spot-F2"), window -> {
+                    ((ToggleButton) window.part("leaf-story")).fire();
                     window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
                     act(window, Verb.PRESS, "S0", 0.3);
                 }),
@@ -261,6 +263,7 @@ final class ShotsCommand implements Callable<Integer> {
                     open(jobs, Jobs.example("tern-hollow-further-starters"));
                     window.showSheet("Drum switch");
                     ((ToggleButton) window.part("step-try")).fire();
+                    ((ToggleButton) window.part("leaf-meter")).fire();
                     act(window, Verb.CLOSE, "Q1", 0.3);
                     window.run().act(new Action(Verb.TURN, "S1", "reverse"));
                     wait(window.run(), 1);

@@ -82,7 +82,10 @@ class DeskTest {
     private void clickSymbol(FxRobot robot, int rung, int item) {
         strokes++;
         SheetView view = (SheetView) window.part("sheet");
-        var box = view.drawing().boxOf(new Place(Circuit.CONTROL, rung, item)).orElseThrow();
+        var box = view.drawing()
+                .boxOf(new Place(Circuit.CONTROL, rung, item))
+                .orElseThrow(() ->
+                        new AssertionError("nothing at " + item + " of rung " + rung + " of " + sheet().control()));
         robot.clickOn(view.onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2), MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
     }

@@ -46,7 +46,7 @@ class MainWindowTest extends DrivenWindow {
         for (String broken : List.of(
                 "", "{\"version\": 99}", "\0\0\0", Files.readString(DEMO).replace("13-14\"", "13-99\""))) {
             answers.file(Optional.of(Files.writeString(folder.resolve("broken" + JobFile.ENDING), broken)));
-            robot.clickOn("#open");
+            robot.clickOn("#job-menu").clickOn("#open");
             WaitForAsyncUtils.waitForFxEvents();
 
             assertThat(robot.lookup("#notice").<Label>query().getText())
@@ -67,7 +67,7 @@ class MainWindowTest extends DrivenWindow {
         assertThat(Files.readString(file)).isEqualTo(Files.readString(DEMO));
 
         Files.writeString(file, Files.readString(DEMO).replace("Tern Hollow press house", "Pike Landing ice house"));
-        robot.clickOn("#open");
+        robot.clickOn("#job-menu").clickOn("#open");
         until(() -> jobs.jobProperty().get().name().equals("Pike Landing ice house"));
         assertThat(condition("Q1")).isEqualTo(Condition.OPEN);
 
@@ -90,6 +90,7 @@ class MainWindowTest extends DrivenWindow {
     @Test
     void probesArePutDownByMouseAndByKeyAndStayThere(FxRobot robot) throws Exception {
         closeBreaker(robot);
+        robot.clickOn("#leaf-meter");
         robot.clickOn("#probe-black").write("2");
         robot.clickOn("#pick-red");
         var sheet = (SheetView) window.part("sheet");
@@ -117,6 +118,7 @@ class MainWindowTest extends DrivenWindow {
         robot.press(KeyCode.DIGIT3);
         until(() -> condition("M1") == Condition.FORWARD);
         robot.release(KeyCode.DIGIT3);
+        robot.clickOn("#leaf-meter");
         robot.clickOn("#range-amperes");
         robot.clickOn("#pick-red");
         var sheet = (SheetView) window.part("sheet");
@@ -157,6 +159,8 @@ class MainWindowTest extends DrivenWindow {
         until(() -> condition("K1") == Condition.IN);
         robot.release(KeyCode.DIGIT3);
         until(() -> condition("S1") == Condition.RELEASED);
+        robot.clickOn("#strip-open");
+        WaitForAsyncUtils.waitForFxEvents();
         var strip = window.part("time-strip")
                 .localToScreen(window.part("time-strip").getLayoutBounds());
         robot.drag(strip.getMinX() + 120, strip.getMinY() + 30).dropTo(strip.getMinX() + 74, strip.getMinY() + 30);

@@ -127,10 +127,10 @@ public final class Drawing {
         return allMarks().filter(Mark.WireLine.class::isInstance).map(Mark.WireLine.class::cast);
     }
 
-    /** The drawing together with more that was drawn to the right of it. */
+    /** The drawing together with more that was drawn to the right of it or below. */
     Drawing with(double widthOfAll, double heightOfOthers, List<Band> others) {
         List<Band> all = new ArrayList<>(bands);
         all.addAll(others);
-        return new Drawing(all, widthOfAll, Math.max(height, heightOfOthers));
+        return new Drawing(all, Math.max(width, widthOfAll), Math.max(height, heightOfOthers));
     }
 }

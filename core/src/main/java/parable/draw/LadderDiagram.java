@@ -30,7 +30,7 @@ final class LadderDiagram extends LaneDiagram {
     private static final double ROW = 82;
     private static final double NAMES = 40;
     private static final double COLUMN_NAMES = 14;
-    private static final double LINE_SPACE = 24;
+    private static final double LINE_SPACE = 31;
     private static final double NOTE_LINE = 14;
     private static final double START = 40;
     private static final double SLOT = 84;
@@ -47,33 +47,39 @@ final class LadderDiagram extends LaneDiagram {
     private final LadderParts parts;
     private final double[] rows;
     private final double left;
+    private final double top;
     private final Practice practice;
     private final List<List<String>> remarks;
 
-    private LadderDiagram(Assembly assembly, Practice practice, double left) {
+    private LadderDiagram(Assembly assembly, Practice practice, Point corner) {
         super(
                 assembly,
                 Symbols.of(practice, Axis.RIGHT),
                 Axis.RIGHT,
                 assembly.sheet().control(),
-                new Pitch(left + START, SLOT, 14));
-        this.left = left;
+                new Pitch(corner.x() + START, SLOT, 14));
+        left = corner.x();
+        top = corner.y();
         this.practice = practice;
         references = new CrossReferences(assembly, this::columnOf);
         uses = uses(rungs);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
         parts = LadderParts.of(rungs, this::node);
         rows = new double[rungs.size() + 1];
-        rows[0] = TOP;
+        rows[0] = top + TOP;
         for (int i = 0; i < rungs.size(); i++) {
             boolean ends = i + 1 < rungs.size() && parts.beginsWith(i + 1);
             rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(rungs.get(i)) + (ends ? BETWEEN_PARTS : 0);
         }
     }
 
-    /** A drawing with the ladder of a sheet to its right. */
-    static Drawing beside(Drawing motors, double gap, Assembly assembly, Practice practice) {
-        LadderDiagram ladder = new LadderDiagram(assembly, practice, motors.width() + gap);
+    /**
+     * A drawing with the ladder of a sheet on it.
+     *
+     * @param corner its upper left corner, right of or below all that is there
+     */
+    static Drawing on(Drawing motors, Point corner, Assembly assembly, Practice practice) {
+        LadderDiagram ladder = new LadderDiagram(assembly, practice, corner);
         ladder.layOut();
         List<Band> bands = new ArrayList<>();
         bands.add(Band.of(ladder.nodesAcross()));
@@ -319,7 +325,7 @@ final class LadderDiagram extends LaneDiagram {
         List<Mark> marks = new ArrayList<>();
         double[] columns = rungs.isEmpty() ? new double[0] : columns();
         for (int column = 0; column < columns.length; column++) {
-            Point at = new Point(columns[column], COLUMN_NAMES);
+            Point at = new Point(columns[column], top + COLUMN_NAMES);
             label(marks, at, CrossReferences.letter(column), TextRole.COLUMN, Anchor.MIDDLE);
         }
         return marks;

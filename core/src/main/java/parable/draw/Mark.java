@@ -148,7 +148,7 @@ public sealed interface Mark {
     enum TextRole {
         TAG(13, true),
         WIRE_NUMBER(11, true),
-        MARKING(10, false),
+        MARKING(11, false),
         NOTE(11, false),
         HEADING(14, true),
         /** The letter over a column of the ladder; it is written over every page on which the column goes on. */

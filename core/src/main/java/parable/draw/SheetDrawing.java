@@ -6,7 +6,7 @@ import parable.circuit.Practice;
 import parable.parts.Assembly;
 import parable.parts.LoadRole;
 
-/** The drawing of a sheet: power circuit at the left, ladder beside it. */
+/** The drawing of a sheet: power circuit and ladder. */
 public final class SheetDrawing {
 
     private static final double GAP = 10;
@@ -38,13 +38,21 @@ public final class SheetDrawing {
      * The drawing of an assembled sheet with the symbols of a practice; a circuit without rungs takes no room, and a sheet without any is blank.
      */
     public static Drawing of(Assembly assembly, Practice practice) {
+        return of(assembly, practice, Arrangement.BESIDE);
+    }
+
+    /** The drawing as {@link #of(Assembly, Practice)} has it, or with the ladder elsewhere. */
+    public static Drawing of(Assembly assembly, Practice practice, Arrangement arrangement) {
         boolean power = !assembly.sheet().power().isEmpty();
         boolean control = !assembly.sheet().control().isEmpty();
         if (!power) {
-            return control ? LadderDiagram.beside(NOTHING, 0, assembly, practice) : EMPTY;
+            return control ? LadderDiagram.on(NOTHING, new Point(0, 0), assembly, practice) : EMPTY;
         }
         Drawing motors = PowerDiagram.of(assembly, practice);
-        return control ? LadderDiagram.beside(motors, GAP, assembly, practice) : noted(motors, whyNoLadder(assembly));
+        Point corner = arrangement == Arrangement.BESIDE
+                ? new Point(motors.width() + GAP, 0)
+                : new Point(0, motors.height() + GAP);
+        return control ? LadderDiagram.on(motors, corner, assembly, practice) : noted(motors, whyNoLadder(assembly));
     }
 
     private static List<String> whyNoLadder(Assembly assembly) {

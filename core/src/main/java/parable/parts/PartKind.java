@@ -1,6 +1,9 @@
 package parable.parts;
 
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import parable.circuit.Device;
 
 /**
@@ -21,6 +24,22 @@ public record PartKind(String id, Family family, List<String> settings, Fitter f
 
     public PartKind {
         settings = List.copyOf(settings);
+    }
+
+    /**
+     * What can be set on a device of this kind, in the order of {@link #settings()}; what another setting of it rules out is not among them.
+     *
+     * @throws SettingException if one of its settings says nothing sensible
+     */
+    public List<SettingForm> forms(Device device) throws SettingException {
+        Map<String, SettingForm> forms = new LinkedHashMap<>();
+        fitting.fit(
+                new PartBuilder(device, family),
+                new Settings(device, form -> forms.putIfAbsent(form.get().name(), form.get())));
+        return forms.values().stream()
+                .filter(form -> settings.contains(form.name()))
+                .sorted(Comparator.comparingInt(form -> settings.indexOf(form.name())))
+                .toList();
     }
 
     /**

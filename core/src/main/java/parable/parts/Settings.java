@@ -1,10 +1,14 @@
 package parable.parts;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import parable.circuit.ColourCode;
@@ -18,26 +22,44 @@ final class Settings {
 
     private static final Pattern PERCENTAGES = Pattern.compile("(\\d+(?:\\.\\d+)?) ?%(?: ?to ?(\\d+(?:\\.\\d+)?) ?%)?");
 
+    private static final String A_VOLTAGE = "a voltage such as '230 V AC' or '24 V DC'";
+    private static final String SOME_CONTACTS =
+            "contacts such as '13-14' (normally open) or '21-22' (normally closed), with spaces between";
+    private static final String SOME_NAMES = "two or more different names with spaces between";
+
     private static final double HORSEPOWER = 0.7457;
 
     private final Device device;
+    private final Consumer<Supplier<SettingForm>> asked;
 
     Settings(Device device) {
+        this(device, form -> {});
+    }
+
+    /**
+     * The settings of a device that tell what they are asked for.
+     *
+     * @param asked takes each form that is asked for; making it takes time that only those spend who want it
+     */
+    Settings(Device device, Consumer<Supplier<SettingForm>> asked) {
         this.device = device;
+        this.asked = asked;
     }
 
     /** A rated voltage such as {@code 24 V DC}. */
     RatedVoltage voltage(String name, RatedVoltage byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Written(name, A_VOLTAGE, byDefault.toString()));
         Optional<String> written = device.setting(name);
         if (written.isEmpty()) {
             return byDefault;
         }
-        return RatedVoltage.read(written.get())
-                .orElseThrow(() -> refused(name, written.get(), "a voltage such as '230 V AC' or '24 V DC'"));
+        return RatedVoltage.read(written.get()).orElseThrow(() -> refused(name, written.get(), A_VOLTAGE));
     }
 
     /** A number with this unit, from lowest to highest. */
     double quantity(String name, String unit, double lowest, double highest, double byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Quantity(
+                name, unit, lowest, highest, Double.isInfinite(byDefault) ? "" : rounded(byDefault) + " " + unit));
         Optional<String> written = device.setting(name);
         if (written.isEmpty()) {
             return byDefault;
@@ -62,6 +84,7 @@ final class Settings {
 
     /** A whole number from lowest to highest. */
     int count(String name, int lowest, int highest, int byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Quantity(name, "", lowest, highest, Integer.toString(byDefault)));
         String written = device.setting(name).orElse(Integer.toString(byDefault));
         if (!written.matches("\\d{1,4}") || Integer.parseInt(written) < lowest || Integer.parseInt(written) > highest) {
             throw refused(name, written, "a whole number from " + lowest + " to " + highest);
@@ -71,6 +94,7 @@ final class Settings {
 
     /** A single word, such as the tag of another device. */
     String word(String name, String byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Written(name, "one word, such as '" + byDefault + "'", byDefault));
         String written = device.setting(name).orElse(byDefault);
         if (!written.matches("[A-Za-z0-9.]+")) {
             throw refused(name, written, "one word, such as '" + byDefault + "'");
@@ -80,6 +104,7 @@ final class Settings {
 
     /** One of these words. */
     String oneOf(String name, List<String> words, String byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Choice(name, words, byDefault));
         String written = device.setting(name).orElse(byDefault);
         if (!words.contains(written)) {
             throw refused(name, written, "one of " + String.join(", ", words));
@@ -133,6 +158,12 @@ final class Settings {
     }
 
     private ShareRange share(String name, double highest, ShareRange byDefault) throws SettingException {
+        String expected =
+                "a share of rated voltage from 1 % to " + plain(highest) + " %, such as '40 %' or '30 % to 60 %'";
+        asked.accept(() -> new SettingForm.Written(
+                name,
+                expected,
+                rounded(100 * byDefault.lowest()) + " % to " + rounded(100 * byDefault.highest()) + " %"));
         Optional<String> written = device.setting(name);
         if (written.isEmpty()) {
             return byDefault;
@@ -145,10 +176,7 @@ final class Settings {
                 return new ShareRange(from / 100, (from + to) / 200, to / 100);
             }
         }
-        throw refused(
-                name,
-                written.get(),
-                "a share of rated voltage from 1 % to " + plain(highest) + " %, such as '40 %' or '30 % to 60 %'");
+        throw refused(name, written.get(), expected);
     }
 
     /** The travel behind a coil: a diode across a DC coil makes it let go six times as slowly. */
@@ -168,23 +196,19 @@ final class Settings {
      * (EN 50005); buttons may carry single digits.
      */
     List<Contact> contacts(String name, String byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Written(name, SOME_CONTACTS, byDefault));
         String written = device.setting(name).orElse(byDefault);
         List<Contact> contacts = new ArrayList<>();
         for (String marking :
                 written.isBlank() ? new String[0] : written.strip().split("[ ,]+")) {
-            contacts.add(
-                    contact(marking)
-                            .orElseThrow(
-                                    () -> refused(
-                                            name,
-                                            marking,
-                                            "contacts such as '13-14' (normally open) or '21-22' (normally closed), with spaces between")));
+            contacts.add(contact(marking).orElseThrow(() -> refused(name, marking, SOME_CONTACTS)));
         }
         return contacts;
     }
 
     /** Checks a colour of an operator or lamp; IEC 60073 and NFPA 79 use these. */
     void colour(String name) throws SettingException {
+        asked.accept(() -> new SettingForm.Choice(name, List.copyOf(ColourCode.COLOURS), ""));
         Optional<String> written = device.setting(name);
         if (written.isPresent() && !ColourCode.COLOURS.contains(written.get())) {
             throw refused(name, written.get(), "one of " + String.join(", ", ColourCode.COLOURS));
@@ -193,10 +217,11 @@ final class Settings {
 
     /** Two or more names with spaces between. */
     List<String> names(String name, String byDefault) throws SettingException {
+        asked.accept(() -> new SettingForm.Written(name, SOME_NAMES, byDefault));
         String written = device.setting(name).orElse(byDefault);
         List<String> names = List.of(written.strip().split("\\s+"));
         if (names.size() < 2 || names.stream().distinct().count() < names.size()) {
-            throw refused(name, written, "two or more different names with spaces between");
+            throw refused(name, written, SOME_NAMES);
         }
         return names;
     }
@@ -208,15 +233,14 @@ final class Settings {
     Drive.ByTurning turning(String positionsByDefault, String restByDefault) throws SettingException {
         List<String> arranged = names("positions", positionsByDefault);
         String rest = oneOf("rest", arranged, arranged.contains(restByDefault) ? restByDefault : arranged.get(0));
+        String expected =
+                "a position and the one it springs back to, such as '" + arranged.get(1) + "=" + arranged.get(0) + "'";
+        asked.accept(() -> new SettingForm.Written("spring", expected, ""));
         Map<String, String> springs = new LinkedHashMap<>();
         for (String entry : device.setting("spring").orElse("").strip().split("\\s+")) {
             String[] ends = entry.split("=", 2);
             if (!entry.isEmpty() && (ends.length < 2 || !arranged.containsAll(List.of(ends)))) {
-                throw refused(
-                        "spring",
-                        entry,
-                        "a position and the one it springs back to, such as '" + arranged.get(1) + "=" + arranged.get(0)
-                                + "'");
+                throw refused("spring", entry, expected);
             }
             if (!entry.isEmpty()) {
                 springs.put(ends[0], ends[1]);
@@ -234,16 +258,15 @@ final class Settings {
      * @param positions the names of the positions
      */
     List<Contact> contactTable(String name, List<String> positions, String byDefault) throws SettingException {
+        String expected = "a contact and its positions such as '13-14=" + positions.get(1) + "', positions being "
+                + String.join(", ", positions);
+        asked.accept(() -> new SettingForm.Written(name, expected, byDefault));
         String written = device.setting(name).orElse(byDefault);
         List<Contact> contacts = new ArrayList<>();
         for (String entry : written.strip().split("\\s+")) {
             Matcher row = TABLE_ROW.matcher(entry);
             if (!row.matches() || !positions.containsAll(List.of(row.group(3).split(",")))) {
-                throw refused(
-                        name,
-                        entry,
-                        "a contact and its positions such as '13-14=" + positions.get(1) + "', positions being "
-                                + String.join(", ", positions));
+                throw refused(name, entry, expected);
             }
             int closedIn = 0;
             for (String position : row.group(3).split(",")) {
@@ -272,6 +295,14 @@ final class Settings {
 
     private SettingException refused(String name, String found, String expected) {
         return new SettingException(name, found, expected);
+    }
+
+    /** To three digits, as one would write it. */
+    private static String rounded(double number) {
+        return new BigDecimal(number)
+                .round(new MathContext(3))
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     private static String plain(double number) {

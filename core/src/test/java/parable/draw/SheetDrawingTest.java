@@ -185,8 +185,11 @@ class SheetDrawingTest {
         for (var file : Examples.all().toList()) {
             for (Sheet sheet : JobFile.open(file).sheets()) {
                 for (Practice practice : Practice.values()) {
-                    covered(SheetDrawing.of(Examples.fitted(sheet), practice))
-                            .forEach(what -> covered.add(sheet.name() + " " + practice + ": " + what));
+                    for (Arrangement arrangement : Arrangement.values()) {
+                        covered(SheetDrawing.of(Examples.fitted(sheet), practice, arrangement))
+                                .forEach(what ->
+                                        covered.add(sheet.name() + " " + practice + " " + arrangement + ": " + what));
+                    }
                 }
             }
         }

@@ -14,7 +14,7 @@ import parable.parts.Part;
 /** A pilot lamp on the door: rays and the word tell that it is lit, not only its brightness. */
 final class LampView extends Tile.Face {
 
-    private static final double RADIUS = 14;
+    private static final double RADIUS = 12;
 
     private final Part part;
     private final Circle lens = new Circle(RADIUS);

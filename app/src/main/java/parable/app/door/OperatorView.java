@@ -26,7 +26,7 @@ import parable.parts.LoadRole;
 /** A button or an E-stop on the door: press and hold it with the mouse, or with the key printed on it. */
 final class OperatorView extends Tile.Face {
 
-    private static final double RADIUS = 18;
+    private static final double RADIUS = 15;
     private static final int RAYS = 12;
 
     private final Handle handle;

@@ -2,27 +2,36 @@ package parable.app.job;
 
 /** What one does with a sheet, in the order one does it. */
 public enum JobStep {
-    DRAW("Draw Ctrl+D"),
-    TRY("Try"),
-    CHECK("Check Ctrl+K"),
-    PROGRAM("PLC Ctrl+G"),
-    WIRE("Wire Ctrl+L"),
-    TEST("Test Ctrl+B"),
-    LOG("Record Ctrl+R");
+    DRAW("Draw", "Ctrl+D", "The circuit, rung by rung"),
+    TRY("Try", "Ctrl+U", "Operate the starter, measure, put faults in"),
+    CHECK("Check", "Ctrl+K", "What the rules find, and what is proved"),
+    PROGRAM("PLC", "Ctrl+G", "The program, or the translation into one"),
+    WIRE("Wire", "Ctrl+L", "Wire by wire, ticked off as it is made"),
+    TEST("Test", "Ctrl+B", "The test sheet, step by step with the meter"),
+    LOG("Record", "Ctrl+R", "What was found, done and signed");
 
     private final String words;
+    private final String key;
+    private final String purpose;
 
-    JobStep(String words) {
+    JobStep(String words, String key, String purpose) {
         this.words = words;
-    }
-
-    /** Whether it belongs to the work at the panel, after the drawing. */
-    public boolean isAtThePanel() {
-        return compareTo(PROGRAM) > 0;
+        this.key = key;
+        this.purpose = purpose;
     }
 
     /** What is on its button. */
     public String words() {
         return words;
+    }
+
+    /** The key that leads to it. */
+    public String key() {
+        return key;
+    }
+
+    /** What it is for, in a few words. */
+    public String purpose() {
+        return purpose;
     }
 }

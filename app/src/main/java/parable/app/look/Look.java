@@ -1,8 +1,11 @@
 package parable.app.look;
 
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
@@ -16,6 +19,8 @@ public final class Look {
     private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.DAY);
     private final DoubleProperty zoom = new SimpleDoubleProperty(1);
 
+    private final BooleanProperty whole = new SimpleBooleanProperty();
+
     /** The colours. */
     public ObjectProperty<Theme> themeProperty() {
         return theme;
@@ -26,7 +31,7 @@ public final class Look {
         return theme.get().ink();
     }
 
-    /** How many times larger than fitted into the window drawings are shown, from 0.4 to 4. */
+    /** How many times larger drawings are shown than they open, or than fits if all of them is shown; from 0.4 to 4. */
     public ReadOnlyDoubleProperty zoomProperty() {
         return zoom;
     }
@@ -37,8 +42,14 @@ public final class Look {
         zoom.set(Math.max(SMALLEST, Math.min(LARGEST, wanted)));
     }
 
-    /** Fits drawings into the window. */
+    /** Whether drawings are fitted into the window rather than as large as they can be read. */
+    public ReadOnlyBooleanProperty wholeProperty() {
+        return whole;
+    }
+
+    /** Fits drawings into the window; if they are fitted, shows them again as large as they can be read. */
     public void fit() {
+        whole.set(zoom.get() != 1 || !whole.get());
         zoom.set(1);
     }
 }

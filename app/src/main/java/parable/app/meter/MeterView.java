@@ -21,12 +21,8 @@ public final class MeterView extends VBox {
     private final MeterModel meter;
     private final Label display = new Label();
 
-    /**
-     * The view of a meter on a running sheet.
-     *
-     * @param beside what is in the middle of its first line
-     */
-    public MeterView(RunModel run, MeterModel meter, Node beside) {
+    /** The view of a meter on a running sheet. */
+    public MeterView(RunModel run, MeterModel meter) {
         this.meter = meter;
         setId("meter");
         getStyleClass().add("meter");
@@ -35,7 +31,7 @@ public final class MeterView extends VBox {
         display.setWrapText(true);
         display.setMinHeight(Region.USE_PREF_SIZE);
         display.setMaxWidth(Double.MAX_VALUE);
-        HBox top = new HBox(4, heading(), spacer(), beside, spacer());
+        HBox top = new HBox(4, heading(), spacer());
         ToggleGroup ranges = new ToggleGroup();
         for (Meter.Range range : Meter.Range.values()) {
             top.getChildren().add(range(range, ranges));

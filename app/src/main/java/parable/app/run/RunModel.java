@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -29,7 +28,6 @@ import parable.bench.Pace;
 import parable.bench.Sample;
 import parable.bench.StoryLine;
 import parable.parts.Assembly;
-import parable.parts.Part;
 import parable.reason.Changes;
 import parable.reason.Why;
 import parable.scenario.Player;
@@ -183,18 +181,16 @@ public final class RunModel {
         return bench.trace(tag);
     }
 
-    /** Why a device is on or off at the instant that is looked at, and by what single action that would change. */
-    public String why(String tag) {
-        String reason = new Why(shown.get()).of(tag);
-        Part part = assembly().part(tag).orElseThrow();
-        if (part.loads().isEmpty()) {
-            return reason;
-        }
-        String change = shown.get().energised(tag) ? " To stop it from here: " : " To start it from here: ";
-        String actions = Changes.of(bench, shownTime.get(), tag).stream()
-                .map(action -> (action.verb().word() + " " + action.tag() + " " + action.position()).strip())
-                .collect(Collectors.joining(", or "));
-        return actions.isEmpty() ? reason : reason + change + actions + ".";
+    /** Why a device is on or off at the instant that is looked at. */
+    public String reason(String tag) {
+        return new Why(shown.get()).of(tag);
+    }
+
+    /** The single actions by which a device that is off would be on within a second from the instant that is looked at, or the other way round. */
+    public List<Action> changes(String tag) {
+        return assembly().part(tag).orElseThrow().loads().isEmpty()
+                ? List.of()
+                : Changes.of(bench, shownTime.get(), tag);
     }
 
     /** Counts how often somebody did something to the run, rather than time going on. */

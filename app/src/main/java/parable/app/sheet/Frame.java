@@ -10,6 +10,7 @@ import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Rung;
 import parable.circuit.Sheet;
+import parable.draw.Arrangement;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.SheetDrawing;
@@ -23,8 +24,8 @@ import parable.parts.Assembly;
 record Frame(Drawing drawing, Moment moment) {
 
     /** The frame of a sheet that a run would go on with. */
-    static Frame of(Assembly assembly, RunModel run, Practice practice) {
-        return new Frame(SheetDrawing.of(assembly, practice), run.previewOf(assembly));
+    static Frame of(Assembly assembly, RunModel run, Practice practice, Arrangement arrangement) {
+        return new Frame(SheetDrawing.of(assembly, practice, arrangement), run.previewOf(assembly));
     }
 
     /** The box around the first rung that is not as it is on a sheet; empty if all are, or if nothing of it is drawn. */

@@ -78,6 +78,11 @@ final class HotSpot extends Region {
         }
     }
 
+    /** The device that is operated here. */
+    String tag() {
+        return handle.part().tag();
+    }
+
     /** The place in drawing units. */
     Box box() {
         return box;

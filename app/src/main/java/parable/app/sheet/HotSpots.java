@@ -118,8 +118,12 @@ final class HotSpots extends Pane {
         return spot;
     }
 
-    /** Puts the keyboard on the first place that stands in the scene. */
-    void requestFirstFocus() {
-        built.values().stream().findFirst().ifPresent(HotSpot::requestFocus);
+    /** Puts the keyboard on the first place in view, or on the first there is; what was in view stays in view. */
+    void requestFirstFocus(Box seen) {
+        built.values().stream()
+                .filter(spot -> seen.overlaps(spot.box()))
+                .findFirst()
+                .or(() -> built.values().stream().findFirst())
+                .ifPresent(HotSpot::requestFocus);
     }
 }

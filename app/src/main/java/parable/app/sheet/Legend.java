@@ -21,6 +21,8 @@ public final class Legend extends HBox {
         this.hint.getStyleClass().add("legend-words");
         getStyleClass().add("legend-bar");
         setAlignment(Pos.CENTER_LEFT);
+        setMouseTransparent(true);
+        setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         look.themeProperty().addListener((any, before, theme) -> show());
         show();
     }
@@ -34,7 +36,7 @@ public final class Legend extends HBox {
         Ink ink = look.ink();
         getChildren().clear();
         for (NodeState state : NodeState.values()) {
-            Line sample = new Line(0, 0, 30, 0);
+            Line sample = new Line(0, 0, 22, 0);
             sample.setStroke(ink.of(state));
             sample.setStrokeWidth(Ink.widthOf(state));
             for (double dash : Ink.dashesOf(state)) {

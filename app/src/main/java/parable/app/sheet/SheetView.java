@@ -3,16 +3,13 @@ package parable.app.sheet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
-import javafx.geometry.Orientation;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
-import javafx.scene.control.ScrollBar;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
@@ -31,6 +28,7 @@ import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.desk.Stretch;
+import parable.draw.Arrangement;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
@@ -40,16 +38,28 @@ import parable.parts.Contact;
 import parable.parts.Part;
 
 /**
- * The drawing of the running sheet. It fits the width; what does not fit the height is scrolled to. Clicks operate the
+ * The drawing of the running sheet, as large as it can be read; dragging moves it, the wheel makes it larger or smaller. Clicks operate the
  * devices where they are drawn, or, for a desk, select them.
  */
 public final class SheetView extends Region {
 
+    /** The smallest letters of a drawing have 11 units; at this scale they can be read in a workshop. */
+    private static final double READABLE = 1;
+
     private static final double LARGEST_SCALE = 1.4;
-    private static final double SMALLEST_SCALE = 0.66;
-    private static final double READABLE = 0.8;
     private static final double BAR = 12;
     private static final double NEAR = 40;
+
+    /** A click is on a wire if it is no further from it, in drawing units. */
+    private static final double CLOSE = 8;
+
+    /** The lower edge has the legend on it; what is drawn there can be moved up so far, in pixels. */
+    private static final double FOOT = 30;
+
+    private static final double ABOVE_LADDER = 100;
+
+    /** Of a very large drawing an overview would be one grey patch. */
+    private static final int MOST_IN_OVERVIEW = 20_000;
 
     private final RunModel run;
     private final Supplier<Practice> practice;
@@ -57,11 +67,11 @@ public final class SheetView extends Region {
     private final Map<String, Handle> handles;
     private final MeterModel meter;
     private final Probes probes;
-    private final Consumer<String> ask;
+    private final Clicks clicks;
     private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
-    private final ScrollBar down = new ScrollBar();
-    private final ScrollBar across = new ScrollBar();
+    private final Viewport viewport = new Viewport(this::requestLayout);
+    private final Overview overview = new Overview(this::goTo);
     private final ChangeListener<Object> selected = (any, before, now) -> showSelected();
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final ChangeListener<Object> changed = (any, before, now) -> requestLayout();
@@ -72,14 +82,18 @@ public final class SheetView extends Region {
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
     private Optional<Box> wanted = Optional.empty();
+    private Optional<Point2D> held = Optional.empty();
+    private Optional<Point2D> kept = Optional.empty();
     private boolean spotsFit;
-    private double scale = 1;
+    private boolean probed;
+    private Arrangement arrangement = Arrangement.BESIDE;
+    private double arrangedFor;
 
     /**
      * The view of a running sheet, operated by clicks.
      *
      * @param handles shared with the door, by tag
-     * @param ask takes the tag of a device whose symbol is clicked and that cannot be operated there
+     * @param clicks takes what is clicked
      */
     public SheetView(
             RunModel run,
@@ -87,28 +101,26 @@ public final class SheetView extends Region {
             Look look,
             Map<String, Handle> handles,
             MeterModel meter,
-            Consumer<String> ask) {
+            Clicks clicks) {
         this.run = run;
         this.practice = practice;
         this.look = look;
         this.handles = handles;
         this.meter = meter;
         this.probes = new Probes(meter);
-        this.ask = ask;
+        this.clicks = clicks;
         setId("sheet");
         getStyleClass().add("sheet");
-        down.setOrientation(Orientation.VERTICAL);
         Rectangle clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        getChildren().addAll(paper, hotSpots, down, across);
+        getChildren().addAll(paper, hotSpots, overview, viewport.down(), viewport.across());
         fit();
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
-        down.valueProperty().addListener(changed);
-        across.valueProperty().addListener(changed);
         look.zoomProperty().addListener(changed);
+        look.wholeProperty().addListener(changed);
         look.themeProperty().addListener(changed);
         for (Probe probe : Probe.values()) {
             meter.placeProperty(probe).addListener(changed);
@@ -117,13 +129,15 @@ public final class SheetView extends Region {
                 .addListener((any, before, probe) -> setCursor(probe == null ? Cursor.DEFAULT : Cursor.CROSSHAIR));
         addEventFilter(MouseEvent.MOUSE_PRESSED, this::putProbeDown);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::select);
+        addEventHandler(MouseEvent.MOUSE_PRESSED, this::grip);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::askAbout);
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
     }
 
     /** Draws the sheet as it has become. */
     private void fit() {
-        drawing = SheetDrawing.of(run.assembly(), practice.get());
+        drawing = SheetDrawing.of(run.assembly(), practice.get(), arrangement);
         draft = Optional.empty();
         showInstead(instead);
         spotsFit = false;
@@ -156,6 +170,15 @@ public final class SheetView extends Region {
         model.lineProperty().addListener(typed);
         model.strokeProperty().addListener(typed);
         say();
+        showLadder();
+    }
+
+    /** One draws on the ladder; if its first rung is out of view it is brought there. */
+    private void showLadder() {
+        drawing.boxOf(new Place(Circuit.CONTROL, 0, 1))
+                .filter(first -> viewport.top() == 0 && getHeight() > 0)
+                .filter(first -> !viewport.seen().overlaps(first))
+                .ifPresent(first -> viewport.bring(0, first.y() - ABOVE_LADDER, 0, 0));
     }
 
     /** Shows another instant of the same sheet instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
@@ -186,11 +209,11 @@ public final class SheetView extends Region {
     }
 
     private double drawingX(MouseEvent event) {
-        return (event.getX() + offset(across)) / scale;
+        return viewport.drawingX(event.getX());
     }
 
     private double drawingY(MouseEvent event) {
-        return (event.getY() + offset(down)) / scale;
+        return viewport.drawingY(event.getY());
     }
 
     private void select(MouseEvent event) {
@@ -207,40 +230,64 @@ public final class SheetView extends Region {
     }
 
     private void askAbout(MouseEvent event) {
-        if (desk.isEmpty() && !(event.getTarget() instanceof HotSpot) && event.getButton() == MouseButton.PRIMARY) {
-            drawing.symbols()
-                    .filter(symbol -> symbol.box().contains(drawingX(event), drawingY(event)))
-                    .findFirst()
-                    .ifPresent(symbol -> ask.accept(symbol.subject().tag()));
+        if (probed) {
+            probed = false;
+            return;
         }
+        if (desk.isPresent() || event.getButton() != MouseButton.PRIMARY || !event.isStillSincePress()) {
+            return;
+        }
+        if (event.getTarget() instanceof HotSpot spot) {
+            clicks.operated(spot.tag());
+            return;
+        }
+        double x = drawingX(event);
+        double y = drawingY(event);
+        drawing.symbols()
+                .filter(symbol -> symbol.box().contains(x, y))
+                .findFirst()
+                .ifPresentOrElse(symbol -> clicks.asked(symbol.subject().tag()), () -> drawing.wireNear(x, y, CLOSE)
+                        .ifPresent(clicks::wire));
     }
 
     private void putProbeDown(MouseEvent event) {
         if (meter.inHandProperty().get() != null && event.getButton() == MouseButton.PRIMARY) {
             probes.putDown(drawing, drawingX(event), drawingY(event));
+            probed = true;
             event.consume();
         }
     }
 
+    /** The wheel makes the drawing larger or smaller around what is under the pointer; with Shift it moves it. */
     private void scroll(ScrollEvent event) {
-        if (event.isShortcutDown()) {
-            look.enlarge((int) Math.signum(event.getDeltaY()));
+        if (event.isShiftDown() || event.getDeltaY() == 0) {
+            viewport.moveBy(-event.getDeltaX(), -event.getDeltaY());
         } else {
-            scroll(down, -event.getDeltaY());
-            scroll(across, -event.getDeltaX());
+            kept = Optional.of(new Point2D(event.getX(), event.getY()));
+            look.enlarge((int) Math.signum(event.getDeltaY()));
         }
     }
 
-    private static void scroll(ScrollBar bar, double by) {
-        if (bar.isVisible()) {
-            bar.setValue(Math.max(bar.getMin(), Math.min(bar.getMax(), bar.getValue() + by)));
-        }
+    /** The paper is taken hold of where nothing is operated. */
+    private void grip(MouseEvent event) {
+        boolean grips = event.getButton() == MouseButton.MIDDLE
+                || event.getButton() == MouseButton.PRIMARY && !(event.getTarget() instanceof HotSpot);
+        held = grips ? Optional.of(new Point2D(event.getX(), event.getY())) : Optional.empty();
+    }
+
+    private void drag(MouseEvent event) {
+        held.ifPresent(from -> {
+            viewport.moveBy(from.getX() - event.getX(), from.getY() - event.getY());
+            held = Optional.of(new Point2D(event.getX(), event.getY()));
+        });
+    }
+
+    private void goTo(double x, double y) {
+        viewport.bring(x, y, getWidth() / 2, getHeight() / 2);
     }
 
     private void bringIntoView(Box box) {
-        double above = down.getValue() - box.y() * scale;
-        double below = (box.y() + box.height()) * scale - down.getValue() - getHeight();
-        scroll(down, above > 0 ? -above : Math.max(0, below));
+        viewport.bringIntoView(box);
     }
 
     private void showSelected() {
@@ -260,7 +307,7 @@ public final class SheetView extends Region {
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
         draft = desk.flatMap(model -> model.previewProperty().get().assembly())
-                .map(assembly -> Frame.of(assembly, run, practice.get()));
+                .map(assembly -> Frame.of(assembly, run, practice.get(), arrangement));
         wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
                 .map(SheetView::roomAround);
         requestLayout();
@@ -307,7 +354,7 @@ public final class SheetView extends Region {
         } else {
             beMeasured();
             layout();
-            hotSpots.requestFirstFocus();
+            hotSpots.requestFirstFocus(viewport.seen());
         }
     }
 
@@ -332,7 +379,7 @@ public final class SheetView extends Region {
 
     /** Where a point of the drawing is on the screen. */
     public Point2D onScreen(double x, double y) {
-        return localToScreen(x * scale - offset(across), y * scale - offset(down));
+        return localToScreen(x * viewport.scale() - viewport.left(), y * viewport.scale() - viewport.top());
     }
 
     private boolean concerns(Fault fault, Subject subject) {
@@ -354,15 +401,24 @@ public final class SheetView extends Region {
     protected void layoutChildren() {
         double width = getWidth();
         double height = getHeight();
-        scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR);
-        place(down, shownDrawing().height() * scale - height, height);
-        place(across, shownDrawing().width() * scale - width, width);
+        arrange(width - BAR);
+        Drawing whole = shownDrawing();
+        Box before = viewport.seen();
+        double scaleBefore = viewport.scale();
+        double scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR - FOOT);
+        boolean hides = whole.width() * scale > width || whole.height() * scale + FOOT > height;
+        double foot = hides ? Math.max(FOOT, Overview.heightFor(whole) + 2 * FOOT) : FOOT;
+        viewport.fit(new Box(0, 0, whole.width(), whole.height()), scale, width, height, foot);
+        if (scale != scaleBefore) {
+            Point2D at = kept.orElseGet(() -> new Point2D(width / 2, height / 2));
+            viewport.bring(
+                    before.x() + at.getX() / scaleBefore, before.y() + at.getY() / scaleBefore, at.getX(), at.getY());
+        }
+        kept = Optional.empty();
         wanted.ifPresent(this::bringIntoView);
         wanted = Optional.empty();
-        down.resizeRelocate(width - BAR, 0, BAR, height);
-        across.resizeRelocate(0, height - BAR, width - BAR, BAR);
-        hotSpots.resizeRelocate(-offset(across), -offset(down), width, height);
-        double top = offset(down) / scale;
+        hotSpots.resizeRelocate(-viewport.left(), -viewport.top(), width, height);
+        double top = viewport.top() / scale;
         double seen = height / scale;
         if (desk.isEmpty()) {
             if (!spotsFit) {
@@ -371,34 +427,57 @@ public final class SheetView extends Region {
             }
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
         }
-        Box view = new Box(offset(across), offset(down), width, height);
+        Box view = new Box(viewport.left(), viewport.top(), width, height);
         paper.show(view, picture(Patches.covering(view)));
+        showOverview(whole);
     }
 
-    /** How far it is scrolled, in whole pixels: in between everything would be blurred. */
-    private static double offset(ScrollBar bar) {
-        return Math.rint(bar.getValue());
-    }
-
-    /** Shows all of the drawing where that is not too small to be read; otherwise its width, and it is scrolled. */
-    private double fittingScale(double width, double height) {
-        double byWidth = width / shownDrawing().width();
-        double byHeight = height / shownDrawing().height();
-        double wanted = byHeight >= READABLE ? Math.min(byWidth, byHeight) : Math.min(byWidth, 1);
-        return Math.max(SMALLEST_SCALE, Math.min(LARGEST_SCALE, wanted));
-    }
-
-    private static void place(ScrollBar bar, double hidden, double shown) {
-        bar.setVisible(hidden > 0);
-        bar.setMax(Math.max(0, hidden));
-        bar.setVisibleAmount(Math.max(1, shown * hidden / (shown + Math.max(1, hidden))));
-        if (bar.getValue() > bar.getMax()) {
-            bar.setValue(bar.getMax());
+    /** The ladder is beside the power circuit where both can be read there, else below it. An edit that makes both narrower leaves it below: nothing is to jump. */
+    private void arrange(double width) {
+        boolean resized = width != arrangedFor;
+        boolean tooWide = arrangement == Arrangement.BESIDE && READABLE * drawing.width() > width;
+        if (width <= 0 || !resized && !tooWide) {
+            return;
         }
+        arrangedFor = width;
+        boolean fits = !tooWide
+                && READABLE
+                                * SheetDrawing.of(run.assembly(), practice.get(), Arrangement.BESIDE)
+                                        .width()
+                        <= width;
+        Arrangement wantedNow = fits ? Arrangement.BESIDE : Arrangement.BELOW;
+        if (wantedNow != arrangement) {
+            arrangement = wantedNow;
+            drawing = SheetDrawing.of(run.assembly(), practice.get(), arrangement);
+            spotsFit = false;
+            draft = draft.map(typedNow -> Frame.of(typedNow.moment().assembly(), run, practice.get(), arrangement));
+        }
+    }
+
+    private void showOverview(Drawing whole) {
+        List<Mark> marks = viewport.hides() ? whole.marks() : List.of();
+        overview.setVisible(!marks.isEmpty() && marks.size() < MOST_IN_OVERVIEW);
+        if (overview.isVisible()) {
+            List<Mark> strokes = marks.stream()
+                    .filter(mark -> mark instanceof Mark.WireLine || mark instanceof Mark.Symbol)
+                    .toList();
+            overview.show(
+                    whole, new Sight(shownMoment(), this::concerns, Map.of()).of(strokes), viewport.seen(), look.ink());
+            overview.relocate(
+                    getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - FOOT);
+        }
+    }
+
+    /** All of the drawing, if that was asked for; otherwise as large as it can be read, larger if there is room. */
+    private double fittingScale(double width, double height) {
+        double fits =
+                Math.min(width / shownDrawing().width(), height / shownDrawing().height());
+        return Math.min(LARGEST_SCALE, look.wholeProperty().get() ? fits : Math.max(READABLE, fits));
     }
 
     /** How what lies within a box looks, in pixels. */
     private SheetPicture picture(Box area) {
+        double scale = viewport.scale();
         Drawing shown = shownDrawing();
         List<Mark> within = shown.marksBetween(
                 area.y() / scale - SheetPicture.MARGIN, (area.y() + area.height()) / scale + SheetPicture.MARGIN);

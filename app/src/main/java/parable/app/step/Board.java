@@ -1,9 +1,14 @@
 package parable.app.step;
 
-import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import parable.app.sheet.Legend;
 import parable.app.sheet.Marked;
@@ -14,13 +19,19 @@ import parable.app.time.TimeStrip;
 /** The drawing of a sheet with time under it, which most steps have in the middle; some have parts of it elsewhere for a while. */
 public final class Board {
 
-    private static final double STRIP = 132;
+    private static final double STRIP = 160;
+    private static final double LEAST_STRIP = 60;
+    private static final double LEAST_DRAWING = 200;
+    private static final double EDGE = 6;
 
     private final SheetView sheet;
     private final Legend legend;
-    private final TimeStrip strip;
     private final TimeBar bar;
+    private final StackPane drawing;
+    private final VBox above;
     private final VBox whole = new VBox();
+    private double height = STRIP;
+    private double grabbed;
     private Runnable takeBack = () -> {};
 
     /**
@@ -28,16 +39,42 @@ public final class Board {
      *
      * @param legend what the signs on the drawing mean, and what can be done with it
      * @param strip what each device did over time
-     * @param bar the buttons of time
+     * @param bar the controls of time
      */
     public Board(SheetView sheet, Legend legend, TimeStrip strip, TimeBar bar) {
         this.sheet = sheet;
         this.legend = legend;
-        this.strip = strip;
         this.bar = bar;
-        strip.setMinHeight(STRIP);
-        strip.setPrefHeight(STRIP);
-        VBox.setVgrow(sheet, Priority.ALWAYS);
+        drawing = new StackPane(sheet, legend, bar.tense());
+        drawing.setMinSize(0, 0);
+        StackPane.setAlignment(legend, Pos.BOTTOM_LEFT);
+        StackPane.setMargin(legend, new Insets(0, EDGE * 2, EDGE * 2, 0));
+        StackPane.setAlignment(bar.tense(), Pos.TOP_CENTER);
+        VBox.setVgrow(drawing, Priority.ALWAYS);
+        VBox.setVgrow(strip, Priority.ALWAYS);
+        above = new VBox(edge(), strip);
+        above.managedProperty().bind(above.visibleProperty());
+        above.visibleProperty().bind(bar.stripProperty());
+        high(STRIP);
+    }
+
+    /** The upper edge of the strip, by which its height is dragged. */
+    private Region edge() {
+        Region edge = new Region();
+        edge.setId("strip-edge");
+        edge.getStyleClass().add("strip-edge");
+        edge.setMinHeight(EDGE);
+        edge.setCursor(Cursor.V_RESIZE);
+        edge.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> grabbed = event.getScreenY() + height);
+        edge.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> high(grabbed - event.getScreenY()));
+        return edge;
+    }
+
+    private void high(double wanted) {
+        double most = Math.max(LEAST_STRIP, whole.getHeight() == 0 ? STRIP : whole.getHeight() - LEAST_DRAWING);
+        height = Math.max(LEAST_STRIP, Math.min(most, wanted));
+        above.setMinHeight(height);
+        above.setMaxHeight(height);
     }
 
     /** The drawing. */
@@ -45,12 +82,17 @@ public final class Board {
         return sheet;
     }
 
-    /** What is written under the drawing. */
-    Legend legend() {
-        return legend;
+    /** The drawing with the legend on its lower edge. */
+    Node drawing() {
+        return drawing;
     }
 
-    /** The buttons of time. */
+    /** Says under the drawing what can be done with it. */
+    void hint(String words) {
+        legend.hint(words);
+    }
+
+    /** The controls of time. */
     TimeBar bar() {
         return bar;
     }
@@ -63,8 +105,8 @@ public final class Board {
     /** All of it, nothing on the drawing marked. */
     Node whole(String hint) {
         clear();
-        legend.hint(hint);
-        whole.getChildren().setAll(List.of(sheet, legend, strip, bar));
+        hint(hint);
+        whole.getChildren().setAll(drawing, above, bar);
         return whole;
     }
 

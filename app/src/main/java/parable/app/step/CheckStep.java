@@ -28,8 +28,8 @@ public final class CheckStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(findings.get());
+    public List<Leaf> leaves() {
+        return List.of(new Leaf("findings", "Findings", findings.get()));
     }
 
     @Override

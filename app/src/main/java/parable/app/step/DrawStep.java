@@ -53,8 +53,8 @@ public final class DrawStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(view());
+    public List<Leaf> leaves() {
+        return List.of(new Leaf("desk", "Draw", view()));
     }
 
     @Override

@@ -34,8 +34,16 @@ public final class PlcStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(program.hasProgram() ? program.besideProgram() : program.besideDrawing());
+    public List<Leaf> leaves() {
+        return List.of(
+                program.hasProgram()
+                        ? new Leaf("program", "Program", program.besideProgram())
+                        : new Leaf("translation", "Translation", program.besideDrawing()));
+    }
+
+    @Override
+    public boolean hasCard() {
+        return !program.hasProgram();
     }
 
     @Override

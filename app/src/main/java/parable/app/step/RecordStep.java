@@ -13,8 +13,13 @@ public record RecordStep(LogPage page) implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(page.beside());
+    public List<Leaf> leaves() {
+        return List.of(new Leaf("entry", "New entry", page.beside()));
+    }
+
+    @Override
+    public boolean hasCard() {
+        return false;
     }
 
     @Override

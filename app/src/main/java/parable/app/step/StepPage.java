@@ -10,8 +10,23 @@ public interface StepPage {
     /** What is in the middle of the window, made ready for this step. */
     Node centre();
 
-    /** What is beside it, from the top; the last takes the room that is left. */
-    List<Node> beside();
+    /** What can be read beside it, one leaf at a time; the card of what is selected comes with every step that has a drawing. */
+    List<Leaf> leaves();
+
+    /** Whether the card of what is selected is the first leaf; otherwise it is the last. */
+    default boolean cardFirst() {
+        return false;
+    }
+
+    /** Whether there is a drawing on which something can be selected. */
+    default boolean hasCard() {
+        return true;
+    }
+
+    /** What is always beside it, over the leaves. */
+    default List<Node> always() {
+        return List.of();
+    }
 
     /** Puts the keyboard where this step needs it. */
     void takeKeyboard();

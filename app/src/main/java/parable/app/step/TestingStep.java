@@ -60,8 +60,8 @@ public final class TestingStep implements StepPage {
         board.clear();
         board.lend(() -> tested.getChildren().clear());
         wiring.look();
-        tested.getChildren().setAll(board.sheet(), probes, board.legend());
-        board.legend().hint("As it must be while this step is read; rings: the probes.");
+        tested.getChildren().setAll(board.drawing(), probes);
+        board.hint("As it must be while this step is read; rings: the probes.");
         board.sheet().operate();
         pointProbes();
         return tested;
@@ -69,7 +69,7 @@ public final class TestingStep implements StepPage {
 
     /** Marks where the probes of the step in hand go, as long as it is what is shown. */
     private void pointProbes() {
-        if (board.sheet().getParent() == tested) {
+        if (board.drawing().getParent() == tested) {
             Marked probed = probed();
             board.sheet().point(probed);
             List<Terminal> ends = terminals(probed);
@@ -101,8 +101,8 @@ public final class TestingStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(page.beside());
+    public List<Leaf> leaves() {
+        return List.of(new Leaf("testing", "Test sheet", page.beside()));
     }
 
     @Override

@@ -9,16 +9,19 @@ public final class TryStep implements StepPage {
     static final String HINT = "Dotted frame: click or Space. Others: click, read why.";
 
     private final Board board;
-    private final List<Node> beside;
+    private final Node machine;
+    private final List<Leaf> leaves;
 
     /**
      * The step.
      *
-     * @param beside the machine, the meter and the story
+     * @param machine the loads, which are always beside the drawing
+     * @param leaves the story and the meter
      */
-    public TryStep(Board board, List<Node> beside) {
+    public TryStep(Board board, Node machine, List<Leaf> leaves) {
         this.board = board;
-        this.beside = List.copyOf(beside);
+        this.machine = machine;
+        this.leaves = List.copyOf(leaves);
     }
 
     @Override
@@ -29,8 +32,13 @@ public final class TryStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return beside;
+    public List<Leaf> leaves() {
+        return leaves;
+    }
+
+    @Override
+    public List<Node> always() {
+        return List.of(machine);
     }
 
     @Override

@@ -32,7 +32,7 @@ public final class WireStep implements StepPage {
     public Node centre() {
         board.clear();
         board.lend(() -> split.getItems().clear());
-        split.getItems().setAll(board.sheet(), page.below());
+        split.getItems().setAll(board.drawing(), page.below());
         split.setDividerPositions(SHARE_OF_DRAWING);
         board.sheet().operate();
         markWire();
@@ -50,8 +50,8 @@ public final class WireStep implements StepPage {
     }
 
     @Override
-    public List<Node> beside() {
-        return List.of(page.beside());
+    public List<Leaf> leaves() {
+        return List.of(new Leaf("wiring", "Wires", page.beside()));
     }
 
     @Override

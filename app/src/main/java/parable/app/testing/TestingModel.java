@@ -217,7 +217,7 @@ public final class TestingModel {
     }
 
     /** How many steps have come to something. */
-    long count(StepVerdict verdict) {
+    public long count(StepVerdict verdict) {
         return steps.get().stream().filter(step -> verdict(step) == verdict).count();
     }
 

@@ -1,55 +1,68 @@
 package parable.app.time;
 
 import java.util.Locale;
+import javafx.beans.property.BooleanProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
+import javafx.scene.layout.Region;
 import parable.app.look.ActionButton;
 import parable.app.run.RunModel;
 import parable.app.run.Speed;
 
-/** The controls of time under the drawing. */
-public final class TimeBar extends VBox {
+/** The controls of time, in one line under the drawing. */
+public final class TimeBar extends HBox {
 
     private final RunModel run;
     private final Label clock = new Label();
     private final Label tense = new Label();
     private final Button runOrPause = new Button();
-    private final Button now = new Button("Back to now");
+    private final Button now;
+    private final ToggleButton strip = new ToggleButton("Over time");
     private final Slider past = new Slider();
     private boolean following;
 
     /** The controls for a running sheet. */
     public TimeBar(RunModel run) {
+        super(6);
         this.run = run;
         getStyleClass().add("time-bar");
+        setAlignment(Pos.CENTER_LEFT);
         clock.setId("clock");
         clock.getStyleClass().add("clock");
         tense.setId("tense");
         tense.getStyleClass().add("tense");
+        tense.setMouseTransparent(true);
         runOrPause.setId("run-or-pause");
+        runOrPause.setTooltip(new Tooltip("Lets time run or stand still  P"));
         runOrPause.setOnAction(event -> run.setRunning(!run.runningProperty().get()));
-        runOrPause.setMinWidth(92);
-        now.setId("back-to-now");
-        now.setOnAction(event -> run.backToNow());
+        runOrPause.setMinWidth(64);
         past.setId("past");
         past.setAccessibleText("Time that is looked at");
+        past.setMinWidth(60);
         HBox.setHgrow(past, Priority.ALWAYS);
-        Button back = new ActionButton("step-back", "‹ Back (B)", "To the instant before this one", run::stepBack);
+        Button back = new ActionButton("step-back", "‹ Back", "To the change before this instant  B", run::stepBack);
         Button forward = new ActionButton(
-                "step-forward", "Next (N) ›", "To the next instant at which anything changes", run::stepForward);
+                "step-forward", "Next ›", "To the next instant at which anything changes  N", run::stepForward);
+        now = new ActionButton("back-to-now", "Now", "Back to the present", run::backToNow);
         Button restart = new ActionButton("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
-        HBox buttons = new HBox(8, clock, back, runOrPause, forward, speeds(), restart);
-        buttons.setAlignment(Pos.CENTER_LEFT);
-        HBox line = new HBox(8, tense, past, now);
-        line.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(buttons, line);
+        strip.setId("strip-open");
+        strip.setTooltip(new Tooltip("What every device did, side by side over time"));
+        getChildren().addAll(clock, back, runOrPause, forward, speeds(), past, now, restart, strip);
+        getChildren().stream()
+                .filter(part -> part != past)
+                .map(Region.class::cast)
+                .forEach(part -> {
+                    if (part.getMinWidth() == USE_COMPUTED_SIZE) {
+                        part.setMinWidth(USE_PREF_SIZE);
+                    }
+                });
         run.shownTimeProperty().addListener((any, before, time) -> show());
         run.nowProperty().addListener((any, before, time) -> show());
         run.runningProperty().addListener((any, before, runs) -> show());
@@ -61,16 +74,26 @@ public final class TimeBar extends VBox {
         show();
     }
 
+    /** What tells on the drawing that the past is looked at; not seen otherwise. */
+    public Label tense() {
+        return tense;
+    }
+
+    /** Whether the strip over this line is asked for. */
+    public BooleanProperty stripProperty() {
+        return strip.selectedProperty();
+    }
+
     private HBox speeds() {
         ToggleGroup group = new ToggleGroup();
         HBox box = new HBox();
         box.getStyleClass().add("speeds");
         box.setAlignment(Pos.CENTER_LEFT);
-        Label each = new Label("  Each second shows ");
-        box.getChildren().add(each);
         for (Speed speed : Speed.values()) {
             ToggleButton button = new ToggleButton(speed.perSecond());
             button.setId("speed-" + speed.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+            button.setTooltip(new Tooltip("Each second shows " + speed.perSecond()));
+            button.setAccessibleText("Each second shows " + speed.perSecond());
             button.setToggleGroup(group);
             button.setSelected(run.speedProperty().get() == speed);
             button.setOnAction(event -> {
@@ -92,11 +115,12 @@ public final class TimeBar extends VBox {
         past.setMax(Math.max(1, present));
         past.setValue(shown);
         now.setDisable(!run.looksBack());
+        tense.setVisible(run.looksBack());
         tense.setText(
                 run.looksBack()
                         ? "Looking back " + Clock.words(present - shown) + ". What you do now goes on from here."
-                        : runs ? "Time runs." : "Time stands still.");
-        runOrPause.setText(runs ? "Pause (P)" : "Run (P)");
+                        : "");
+        runOrPause.setText(runs ? "Pause" : "Run");
         following = false;
     }
 }

@@ -13,6 +13,7 @@ import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.desk.DeskStroke;
+import parable.draw.Arrangement;
 import parable.network.NodeState;
 import parable.parts.Assembly;
 import parable.parts.Verb;
@@ -36,7 +37,10 @@ class FrameTest {
 
     private Optional<Frame> typed(String line) {
         desk.lineProperty().set(line);
-        return desk.previewProperty().get().assembly().map(assembly -> Frame.of(assembly, run, Practice.IEC));
+        return desk.previewProperty()
+                .get()
+                .assembly()
+                .map(assembly -> Frame.of(assembly, run, Practice.IEC, Arrangement.BESIDE));
     }
 
     @Test

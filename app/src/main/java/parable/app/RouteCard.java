@@ -1,0 +1,76 @@
+package parable.app;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableStringValue;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.VBox;
+import parable.app.job.JobStep;
+
+/** The steps of the job from top to bottom, each with how far it is; the one that is shown is selected. */
+final class RouteCard extends VBox {
+
+    private static final double WIDTH = 84;
+
+    private final Map<JobStep, Line> lines = new EnumMap<>(JobStep.class);
+
+    /** A step on the card. */
+    private static final class Line extends ToggleButton {
+        private final JobStep step;
+        private final Label state = new Label();
+
+        Line(JobStep step) {
+            this.step = step;
+            Label name = new Label(step.words());
+            name.getStyleClass().add("route-step");
+            state.getStyleClass().add("route-state");
+            setGraphic(new VBox(name, state));
+            setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+            setId("step-" + step.name().toLowerCase(Locale.ROOT));
+            setTooltip(new Tooltip(step.purpose() + "  " + step.key()));
+            setMaxWidth(Double.MAX_VALUE);
+        }
+
+        void follow(ObservableStringValue words) {
+            state.textProperty().bind(words);
+            accessibleTextProperty()
+                    .bind(Bindings.createStringBinding(
+                            () -> step.words() + ", " + words.get() + ". " + step.purpose(), words));
+        }
+    }
+
+    /**
+     * The card.
+     *
+     * @param choose goes to a step
+     */
+    RouteCard(Consumer<JobStep> choose) {
+        setId("route-card");
+        getStyleClass().add("route-card");
+        setMinWidth(WIDTH);
+        setPrefWidth(WIDTH);
+        setMaxWidth(WIDTH);
+        for (JobStep step : JobStep.values()) {
+            Line line = new Line(step);
+            line.setOnAction(event -> choose.accept(step));
+            lines.put(step, line);
+            getChildren().add(line);
+        }
+    }
+
+    /** Selects the step that is shown. */
+    void select(JobStep shown) {
+        lines.forEach((step, line) -> line.setSelected(step == shown));
+    }
+
+    /** Says from now on how far these steps are. */
+    void follow(Map<JobStep, ObservableStringValue> states) {
+        states.forEach((step, words) -> lines.get(step).follow(words));
+    }
+}

@@ -1,0 +1,82 @@
+package parable.app;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import parable.app.card.CardDesk;
+import parable.app.job.JobModel;
+import parable.card.Pick;
+import parable.check.Finding;
+import parable.circuit.Device;
+import parable.circuit.Edit;
+import parable.circuit.EditException;
+import parable.circuit.Place;
+import parable.circuit.Rung;
+import parable.circuit.Sheet;
+import parable.circuit.Structure;
+import parable.parts.Assembly;
+import parable.parts.PartException;
+
+/** What the cards of a sheet do with it; each is an edit that can be undone. */
+final class SheetCardDesk implements CardDesk {
+
+    private final JobModel jobs;
+    private final String name;
+    private final WindowActions window;
+
+    /** The desk of the sheet of this name. */
+    SheetCardDesk(JobModel jobs, String name, WindowActions window) {
+        this.jobs = jobs;
+        this.name = name;
+        this.window = window;
+    }
+
+    private Sheet sheet() {
+        return jobs.jobProperty().get().sheet(name).orElseThrow();
+    }
+
+    private interface Change {
+        Sheet made() throws EditException, PartException;
+    }
+
+    /** Makes a change that may not be possible; returns why not. */
+    private Optional<String> made(Change change) {
+        try {
+            Sheet changed = change.made();
+            Assembly.of(changed);
+            jobs.edit(changed);
+            return Optional.empty();
+        } catch (EditException | PartException senseless) {
+            return Optional.of(senseless.getMessage());
+        }
+    }
+
+    @Override
+    public Optional<String> put(Device device) {
+        return made(() -> new Edit.PutDevice(device).on(sheet()));
+    }
+
+    @Override
+    public Optional<String> rename(String tag, String other) {
+        return made(() -> Structure.renamed(sheet(), tag, other));
+    }
+
+    @Override
+    public void remark(Pick.OfRung at, Rung rung, String remark) {
+        List<Rung> rungs = new ArrayList<>(sheet().rungs(at.circuit()));
+        rungs.set(at.rung(), new Rung(rung.items(), remark));
+        jobs.edit(sheet().withRungs(at.circuit(), rungs));
+    }
+
+    @Override
+    public void goTo(Place place) {
+        window.goTo(place);
+    }
+
+    @Override
+    public List<Finding> findings(String tag) {
+        return window.found().stream()
+                .filter(finding -> finding.where().contains(tag))
+                .toList();
+    }
+}

@@ -1,0 +1,112 @@
+package parable.app;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.geometry.Pos;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import parable.circuit.Job;
+import parable.circuit.Sheet;
+
+/** The sheets of the job side by side; where they find no room, they are moved along and one button lists them all. */
+final class SheetTabs extends HBox {
+
+    private final Consumer<String> choose;
+    private final HBox tabs = new HBox();
+    private final ScrollPane strip = new ScrollPane(tabs);
+    private final MenuButton all = new MenuButton();
+    private List<String> names = List.of();
+    private String chosen = "";
+
+    /**
+     * No tabs yet.
+     *
+     * @param choose goes to a sheet
+     */
+    SheetTabs(Consumer<String> choose) {
+        this.choose = choose;
+        getStyleClass().add("sheet-tabs");
+        setAlignment(Pos.CENTER_LEFT);
+        tabs.getStyleClass().add("sheets");
+        strip.getStyleClass().add("sheet-strip");
+        strip.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        strip.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        strip.setFitToHeight(true);
+        strip.setMinWidth(0);
+        strip.setFocusTraversable(false);
+        all.setId("sheet-choice");
+        all.setMinWidth(Region.USE_PREF_SIZE);
+        all.managedProperty().bind(all.visibleProperty());
+        strip.viewportBoundsProperty().addListener((any, before, bounds) -> seeChosen());
+        tabs.layoutBoundsProperty().addListener((any, before, bounds) -> seeChosen());
+        HBox.setHgrow(strip, Priority.SOMETIMES);
+        getChildren().addAll(strip, all);
+    }
+
+    /** Shows the sheets of a job. */
+    void show(Job job) {
+        List<String> now = job.sheets().stream().map(Sheet::name).toList();
+        if (now.equals(names)) {
+            return;
+        }
+        names = now;
+        List<ToggleButton> made = new ArrayList<>();
+        all.getItems().clear();
+        for (String name : now) {
+            ToggleButton tab = new ToggleButton(name);
+            tab.setId("sheet-tab-" + name);
+            tab.setMinWidth(USE_PREF_SIZE);
+            tab.setOnAction(event -> choose.accept(name));
+            made.add(tab);
+            MenuItem item = new MenuItem(name);
+            item.setOnAction(event -> choose.accept(name));
+            all.getItems().add(item);
+        }
+        tabs.getChildren().setAll(made);
+        all.setText("All " + now.size());
+        all.setTooltip(new Tooltip("All " + now.size() + " sheets of this job"));
+        select(chosen);
+    }
+
+    /** Marks the sheet that is shown, and brings its tab into view. */
+    void select(String name) {
+        chosen = name;
+        tabs.getChildren().forEach(tab -> ((ToggleButton) tab)
+                .setSelected(((ToggleButton) tab).getText().equals(name)));
+        seeChosen();
+    }
+
+    /** The sheet so many places further on; the first or the last if there are not so many. */
+    String from(String name, int on) {
+        int there = Math.max(0, Math.min(names.size() - 1, names.indexOf(name) + on));
+        return names.get(there);
+    }
+
+    private void seeChosen() {
+        Platform.runLater(() -> {
+            double hidden = tabs.getWidth() - strip.getViewportBounds().getWidth();
+            all.setVisible(hidden > 1 && names.size() > 1);
+            tabs.getChildren().stream()
+                    .filter(tab -> ((ToggleButton) tab).isSelected())
+                    .findFirst()
+                    .filter(tab -> hidden > 0)
+                    .ifPresent(tab -> strip.setHvalue(moved(tab.getBoundsInParent(), hidden) / hidden));
+        });
+    }
+
+    /** How far the tabs are moved so that one of them is seen, in pixels. */
+    private double moved(Bounds tab, double hidden) {
+        double now = strip.getHvalue() * hidden;
+        double seen = strip.getViewportBounds().getWidth();
+        return Math.max(0, Math.min(hidden, Math.max(tab.getMaxX() - seen, Math.min(now, tab.getMinX()))));
+    }
+}

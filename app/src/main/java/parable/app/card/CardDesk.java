@@ -1,0 +1,28 @@
+package parable.app.card;
+
+import java.util.List;
+import java.util.Optional;
+import parable.card.Pick;
+import parable.check.Finding;
+import parable.circuit.Device;
+import parable.circuit.Place;
+import parable.circuit.Rung;
+
+/** What can be done from a card with the sheet that it is about. */
+public interface CardDesk {
+
+    /** Puts a device in the place of the one with its tag; returns why not if it says nothing sensible. */
+    Optional<String> put(Device device);
+
+    /** Gives a device another tag; returns why not if it cannot have it. */
+    Optional<String> rename(String tag, String other);
+
+    /** Writes a remark beside a rung. */
+    void remark(Pick.OfRung at, Rung rung, String remark);
+
+    /** Selects a place of the drawing. */
+    void goTo(Place place);
+
+    /** What is found of a device. */
+    List<Finding> findings(String tag);
+}

@@ -1,0 +1,280 @@
+package parable.app.card;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
+import parable.app.look.Colours;
+import parable.app.run.RunModel;
+import parable.bench.Action;
+import parable.bench.Fault;
+import parable.bench.Moment;
+import parable.card.ContactUse;
+import parable.card.SettingLine;
+import parable.card.WireFacts;
+import parable.check.Finding;
+import parable.circuit.Device;
+import parable.parts.Part;
+import parable.parts.SettingForm;
+
+/** The card of a device: what it is, how it is and why, its contacts, settings, faults and findings. */
+final class DeviceCard extends VBox {
+
+    private final RunModel run;
+    private final CardModel model;
+    private final CardDesk desk;
+    private final Part part;
+    private final Label state = CardParts.words("");
+    private final Label refusal = CardParts.words("");
+    private final VBox changes = new VBox(4);
+    private final Map<ContactUse, Label> contacts = new LinkedHashMap<>();
+    private final VBox faults = new VBox(3);
+
+    /**
+     * The card of a device of the running sheet.
+     *
+     * @param tag a device that the sheet has
+     */
+    DeviceCard(RunModel run, CardModel model, CardDesk desk, String tag) {
+        super(6);
+        this.run = run;
+        this.model = model;
+        this.desk = desk;
+        part = run.assembly().part(tag).orElseThrow();
+        setId("card-" + tag);
+        refusal.getStyleClass().add("card-refusal");
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        state.setId("card-state");
+        getChildren().addAll(head(), state, changes);
+        if (!part.contacts().isEmpty() || !part.loads().isEmpty()) {
+            getChildren().add(CardParts.section("Contacts and coil", contacts()));
+        }
+        getChildren().addAll(CardParts.section("Settings", settings()), faults);
+        List<Finding> found = desk.findings(tag);
+        if (!found.isEmpty()) {
+            getChildren()
+                    .add(CardParts.section(
+                            "Found", found.stream().map(DeviceCard::finding).toList()));
+        }
+        List<String> wires = WireFacts.landings(run.assembly(), tag);
+        if (!wires.isEmpty()) {
+            getChildren().add(CardParts.section("Wires", List.of(CardParts.words(String.join(", ", wires)))));
+        }
+        show();
+    }
+
+    private Node head() {
+        String kind = part.family().words();
+        Label title = CardParts.title(part.tag());
+        title.setId("card-title");
+        Label words = CardParts.words(kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1));
+        HBox head = new HBox(8, title, words);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        return head;
+    }
+
+    private static Label finding(Finding finding) {
+        return CardParts.words(finding.severity().word() + ": " + finding.text());
+    }
+
+    private List<Node> contacts() {
+        List<Node> lines = new ArrayList<>();
+        for (ContactUse use : ContactUse.of(run.assembly().sheet(), part)) {
+            Label now = CardParts.words("");
+            now.setMinWidth(64);
+            contacts.put(use, now);
+            Label marking = CardParts.words(use.marking());
+            marking.setMinWidth(54);
+            HBox line = new HBox(6, marking, now);
+            line.setAlignment(Pos.CENTER_LEFT);
+            use.place()
+                    .ifPresentOrElse(
+                            place -> line.getChildren()
+                                    .add(CardParts.link(
+                                            "card-go-" + use.marking(),
+                                            use.where(),
+                                            "Shows it on the drawing",
+                                            () -> desk.goTo(place))),
+                            () -> line.getChildren().add(CardParts.words(use.where())));
+            lines.add(line);
+        }
+        return lines;
+    }
+
+    private List<Node> settings() {
+        Device device = part.device();
+        List<Node> lines = new ArrayList<>();
+        lines.add(CardParts.line(
+                "Tag",
+                CardParts.field(
+                        "card-tag",
+                        "Tag of " + part.tag(),
+                        part.tag(),
+                        typed -> desk.rename(part.tag(), typed.strip()),
+                        refusal::setText)));
+        lines.add(CardParts.line(
+                "Name",
+                CardParts.field(
+                        "card-name",
+                        "What " + part.tag() + " is for",
+                        device.label(),
+                        typed -> desk.put(device.labelled(typed.strip())),
+                        refusal::setText)));
+        lines.add(CardParts.line(
+                "Place",
+                CardParts.field(
+                        "card-place",
+                        "Where " + part.tag() + " is",
+                        device.place(),
+                        typed -> desk.put(device.placed(typed.strip())),
+                        refusal::setText)));
+        SettingLine.of(device).forEach(line -> lines.add(CardParts.line(line.words(), control(line))));
+        lines.add(refusal);
+        return lines;
+    }
+
+    private Node control(SettingLine line) {
+        Device device = part.device();
+        String name = line.form().name();
+        String accessible = line.words() + " of " + part.tag();
+        if (line.form() instanceof SettingForm.Choice choice) {
+            ComboBox<String> box = new ComboBox<>();
+            box.setId("card-set-" + name);
+            box.setAccessibleText(accessible);
+            box.getItems().setAll(choice.words());
+            box.setValue(line.written().isEmpty() ? choice.byDefault() : line.written());
+            if (name.equals("colour")) {
+                box.setButtonCell(new Swatch());
+                box.setCellFactory(list -> new Swatch());
+            }
+            box.setOnAction(event ->
+                    refusal.setText(desk.put(device.with(name, box.getValue())).orElse("")));
+            box.getStyleClass().add("card-field");
+            box.setMaxWidth(Double.MAX_VALUE);
+            return box;
+        }
+        TextField field = CardParts.field(
+                "card-set-" + name,
+                accessible,
+                line.written(),
+                typed -> desk.put(device.with(name, line.completed(typed))),
+                refusal::setText);
+        field.setPromptText(line.form().byDefault());
+        field.setTooltip(new Tooltip(line.expected()));
+        return field;
+    }
+
+    /** A colour with its name. */
+    private static final class Swatch extends ListCell<String> {
+        @Override
+        protected void updateItem(String colour, boolean empty) {
+            super.updateItem(colour, empty);
+            boolean none = empty || colour == null || colour.isEmpty();
+            setText(none ? "" : colour);
+            if (none) {
+                setGraphic(null);
+            } else {
+                Circle swatch = new Circle(6, Colours.paint(colour));
+                swatch.getStyleClass().add("swatch");
+                setGraphic(swatch);
+            }
+        }
+    }
+
+    /** Shows the device as it is at the instant that is looked at. */
+    void show() {
+        Moment moment = run.shownProperty().get();
+        if (moment.assembly() != run.assembly()) {
+            return;
+        }
+        state.setText(
+                part.loads().isEmpty()
+                        ? run.reason(part.tag())
+                        : moment.condition(part.tag()).word() + ". " + run.reason(part.tag()));
+        contacts.forEach((use, label) -> label.setText(
+                use.isLoad()
+                        ? moment.energised(part.tag(), use.index()) ? "energised" : "off"
+                        : moment.closed(part.tag(), use.index()) ? "closed" : "open"));
+        showFaults(moment);
+        showChanges(moment);
+    }
+
+    private void showChanges(Moment moment) {
+        changes.getChildren().clear();
+        if (part.loads().isEmpty()) {
+            return;
+        }
+        String purpose = moment.energised(part.tag()) ? "stop" : "start";
+        if (!model.askedProperty().get()) {
+            changes.getChildren()
+                    .add(CardParts.link(
+                            "card-ask",
+                            "What would " + purpose + " it?",
+                            "Tries each single action on a bench of its own",
+                            model::ask));
+            return;
+        }
+        List<Action> actions = run.changes(part.tag());
+        if (actions.isEmpty()) {
+            changes.getChildren().add(CardParts.words("No single action would " + purpose + " it from here."));
+            return;
+        }
+        FlowPane buttons = new FlowPane(4, 4);
+        for (Action action : actions) {
+            String words = (action.verb().word() + " " + action.tag() + " " + action.position()).strip();
+            buttons.getChildren()
+                    .add(CardParts.link(
+                            "card-do-" + action.tag() + "-" + action.verb().word(),
+                            words,
+                            "Does it now",
+                            () -> run.act(action)));
+        }
+        changes.getChildren().addAll(CardParts.words("This would " + purpose + " it from here:"), buttons);
+    }
+
+    private void showFaults(Moment moment) {
+        List<Fault> possible = Fault.possibleIn(part);
+        List<Fault> there = moment.faults().stream()
+                .filter(fault -> fault.tag().equals(part.tag()))
+                .toList();
+        faults.getChildren().clear();
+        if (possible.isEmpty()) {
+            return;
+        }
+        MenuButton put = new MenuButton(there.isEmpty() ? "Put in a fault" : "Faults");
+        put.setId("card-faults");
+        put.getStyleClass().add("card-link");
+        put.setMinWidth(Region.USE_PREF_SIZE);
+        for (Fault fault : possible) {
+            CheckMenuItem item = new CheckMenuItem(fault.words());
+            item.setSelected(there.contains(fault));
+            item.setOnAction(event -> run.set(fault, item.isSelected()));
+            put.getItems().add(item);
+        }
+        Stream<Node> taken = there.stream()
+                .map(fault -> CardParts.link(
+                        "card-mend",
+                        "Take out: " + fault.words(),
+                        "The device is sound again",
+                        () -> run.set(fault, false)));
+        faults.getChildren()
+                .add(CardParts.section(
+                        "Faults", Stream.concat(taken, Stream.of(put)).toList()));
+    }
+}

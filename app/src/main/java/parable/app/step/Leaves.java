@@ -1,0 +1,55 @@
+package parable.app.step;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Leaves under one line of buttons, one of them open; the others are not in the window. */
+public final class Leaves extends VBox {
+
+    private final List<Leaf> leaves;
+    private final ToggleGroup group = new ToggleGroup();
+    private final HBox buttons = new HBox();
+    private final StackPane open = new StackPane();
+    private final Consumer<String> opened;
+
+    /**
+     * Leaves, the first of them open.
+     *
+     * @param opened takes the id of a leaf that is opened
+     */
+    public Leaves(List<Leaf> leaves, Consumer<String> opened) {
+        this.leaves = List.copyOf(leaves);
+        this.opened = opened;
+        getStyleClass().add("leaves");
+        buttons.getStyleClass().add("leaf-line");
+        for (Leaf leaf : leaves) {
+            ToggleButton button = new ToggleButton(leaf.words());
+            button.setId("leaf-" + leaf.id());
+            button.setToggleGroup(group);
+            button.setUserData(leaf);
+            button.setMinWidth(USE_PREF_SIZE);
+            button.setOnAction(event -> open(leaf.id()));
+            buttons.getChildren().add(button);
+        }
+        VBox.setVgrow(open, Priority.ALWAYS);
+        getChildren().addAll(buttons, open);
+        buttons.setVisible(leaves.size() > 1);
+        buttons.setManaged(leaves.size() > 1);
+        setMinHeight(0);
+    }
+
+    /** Opens a leaf; the first if there is none of this id. */
+    public void open(String id) {
+        Leaf wanted =
+                leaves.stream().filter(leaf -> leaf.id().equals(id)).findFirst().orElse(leaves.get(0));
+        group.getToggles().forEach(button -> button.setSelected(button.getUserData() == wanted));
+        open.getChildren().setAll(wanted.content());
+        opened.accept(wanted.id());
+    }
+}
