@@ -35,6 +35,7 @@ class ArchitectureTest {
             "starters",
             "desk",
             "card",
+            "offer",
             "draw",
             "files");
 

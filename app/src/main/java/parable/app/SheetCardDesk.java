@@ -1,20 +1,16 @@
 package parable.app;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import parable.app.card.CardDesk;
 import parable.app.job.JobModel;
+import parable.card.CardEdit;
 import parable.card.Pick;
 import parable.check.Finding;
 import parable.circuit.Device;
-import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
-import parable.circuit.Rung;
 import parable.circuit.Sheet;
-import parable.circuit.Structure;
-import parable.parts.Assembly;
 import parable.parts.PartException;
 
 /** What the cards of a sheet do with it; each is an edit that can be undone. */
@@ -42,9 +38,7 @@ final class SheetCardDesk implements CardDesk {
     /** Makes a change that may not be possible; returns why not. */
     private Optional<String> made(Change change) {
         try {
-            Sheet changed = change.made();
-            Assembly.of(changed);
-            jobs.edit(changed);
+            jobs.edit(change.made());
             return Optional.empty();
         } catch (EditException | PartException senseless) {
             return Optional.of(senseless.getMessage());
@@ -53,19 +47,17 @@ final class SheetCardDesk implements CardDesk {
 
     @Override
     public Optional<String> put(Device device) {
-        return made(() -> new Edit.PutDevice(device).on(sheet()));
+        return made(() -> CardEdit.put(sheet(), device));
     }
 
     @Override
     public Optional<String> rename(String tag, String other) {
-        return made(() -> Structure.renamed(sheet(), tag, other));
+        return made(() -> CardEdit.renamed(sheet(), tag, other));
     }
 
     @Override
-    public void remark(Pick.OfRung at, Rung rung, String remark) {
-        List<Rung> rungs = new ArrayList<>(sheet().rungs(at.circuit()));
-        rungs.set(at.rung(), new Rung(rung.items(), remark));
-        jobs.edit(sheet().withRungs(at.circuit(), rungs));
+    public void remark(Pick.OfRung at, String remark) {
+        jobs.edit(CardEdit.remarked(sheet(), at, remark));
     }
 
     @Override

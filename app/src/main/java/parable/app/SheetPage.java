@@ -23,6 +23,8 @@ import parable.app.log.LogPage;
 import parable.app.machine.MachineView;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
+import parable.app.point.PointLayer;
+import parable.app.point.PointModel;
 import parable.app.program.ProgramPage;
 import parable.app.run.Handles;
 import parable.app.run.RunModel;
@@ -149,7 +151,17 @@ final class SheetPage {
     }
 
     private DrawStep drawing() {
-        return new DrawStep(board, this::newDesk, () -> new DeskView(jobs(), desk(), run.assemblyProperty()));
+        return new DrawStep(
+                board,
+                this::newDesk,
+                () -> new DeskView(jobs(), desk(), run.assemblyProperty()),
+                () -> new PointLayer(
+                        sheet,
+                        new PointModel(jobs(), desk(), run::assembly),
+                        run::assembly,
+                        () -> jobs().jobProperty().get().practice(),
+                        workplace.look()),
+                () -> leaves.open(DrawStep.DESK));
     }
 
     private TryStep trying() {

@@ -131,6 +131,7 @@ class DeskTest {
     @Test
     void aStarDeltaStarterIsDrawnByMouseOnly(FxRobot robot) throws Exception {
         click(robot, "#step-draw");
+        click(robot, "#leaf-desk");
         click(robot, "#power-star-delta");
         for (int i = 0; i < 2; i++) {
             click(robot, "#new-device");

@@ -56,6 +56,16 @@ public record DeskLine(
         }
     }
 
+    /** Whether the device or rung that is typed can be put there, for all that the drawing alone tells. */
+    public boolean isPossible() {
+        try {
+            changed();
+            return true;
+        } catch (EditException impossible) {
+            return false;
+        }
+    }
+
     private DeskPreview refused(String words) {
         return new DeskPreview(Optional.empty(), words, place().orElse(FIRST_DEVICE));
     }

@@ -6,7 +6,6 @@ import parable.card.Pick;
 import parable.check.Finding;
 import parable.circuit.Device;
 import parable.circuit.Place;
-import parable.circuit.Rung;
 
 /** What can be done from a card with the sheet that it is about. */
 public interface CardDesk {
@@ -18,7 +17,7 @@ public interface CardDesk {
     Optional<String> rename(String tag, String other);
 
     /** Writes a remark beside a rung. */
-    void remark(Pick.OfRung at, Rung rung, String remark);
+    void remark(Pick.OfRung at, String remark);
 
     /** Selects a place of the drawing. */
     void goTo(Place place);

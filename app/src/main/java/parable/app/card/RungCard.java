@@ -43,7 +43,7 @@ final class RungCard extends VBox {
                                         "Remark of the rung",
                                         rung.remark(),
                                         typed -> {
-                                            desk.remark(at, rung, typed.strip());
+                                            desk.remark(at, typed);
                                             return Optional.empty();
                                         },
                                         words -> {})),

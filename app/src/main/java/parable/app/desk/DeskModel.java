@@ -45,6 +45,7 @@ public final class DeskModel {
     private final StringProperty line = new SimpleStringProperty("");
     private final StringProperty refusal = new SimpleStringProperty("");
     private final ObjectBinding<DeskPreview> preview;
+    private final ObjectProperty<Optional<DeskPreview>> offered = new SimpleObjectProperty<>(Optional.empty());
 
     /**
      * The desk of a sheet.
@@ -96,6 +97,16 @@ public final class DeskModel {
     /** What the line would make of the sheet; worked out once for whatever is typed. */
     public ObservableObjectValue<DeskPreview> previewProperty() {
         return preview;
+    }
+
+    /** What is chosen for a place that was pointed at, as it would be; empty if nothing is. */
+    public ObservableObjectValue<Optional<DeskPreview>> offeredProperty() {
+        return offered;
+    }
+
+    /** Shows something as it would be, instead of what is typed; empty ends that. */
+    public void offer(Optional<DeskPreview> chosen) {
+        offered.set(chosen);
     }
 
     private DeskPreview read() {

@@ -266,9 +266,7 @@ public final class DeskView extends VBox {
     /** The keys of the desk while the cursor is not in a text. */
     public boolean key(KeyEvent event) {
         for (DeskStroke stroke : DeskStroke.values()) {
-            String pressed =
-                    (event.isShortcutDown() ? "Ctrl+" : "") + event.getCode().getName();
-            if (pressed.equals(StrokeKey.of(stroke))) {
+            if (StrokeKey.pressed(event).equals(StrokeKey.of(stroke))) {
                 choose(stroke);
                 return true;
             }

@@ -1,13 +1,16 @@
 package parable.app.desk;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
+import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.desk.Stretch;
+import parable.offer.Spot;
 
 /** What is selected on the sheet that is drawn. */
 public final class Selection {
@@ -79,6 +82,20 @@ public final class Selection {
     /** Goes to the first place where a device is drawn; what is selected stays if it is drawn nowhere. */
     public void selectDevice(String tag) {
         Stretch.ofDevice(sheet.get(), tag).ifPresent(found -> stretch.set(Optional.of(found)));
+    }
+
+    /** Where one would go on from what is selected in the ladder: in parallel to a stretch, else before a load, else behind a contact; empty if nothing is. */
+    public Optional<Spot> spot() {
+        return present()
+                .filter(selected -> selected.at().circuit() == Circuit.CONTROL)
+                .map(selected -> selected.first().item() == selected.last()
+                        ? new Spot.InSeries(selected.at(), !isLast(selected))
+                        : new Spot.Around(selected.first(), selected.last()));
+    }
+
+    private boolean isLast(Stretch selected) {
+        List<RungItem> items = sheet.get().control().get(selected.at().rung()).items();
+        return items.stream().skip(selected.last() + 1L).noneMatch(RungItem.Passage.class::isInstance);
     }
 
     /** What is selected, in words. */

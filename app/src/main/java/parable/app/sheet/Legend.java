@@ -44,6 +44,7 @@ public final class Legend extends HBox {
             }
             Label words = new Label(state.words());
             words.getStyleClass().add("legend-words");
+            words.setMinWidth(USE_PREF_SIZE);
             getChildren().addAll(sample, words);
         }
         getChildren().add(hint);

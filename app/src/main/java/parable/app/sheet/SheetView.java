@@ -57,6 +57,7 @@ public final class SheetView extends Region {
     private static final double FOOT = 30;
 
     private static final double ABOVE_LADDER = 100;
+    private static final double RUNGS_TO_SEE = 250;
 
     /** Of a very large drawing an overview would be one grey patch. */
     private static final int MOST_IN_OVERVIEW = 20_000;
@@ -70,7 +71,8 @@ public final class SheetView extends Region {
     private final Clicks clicks;
     private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
-    private final Viewport viewport = new Viewport(this::requestLayout);
+    private final Viewport viewport = new Viewport(this::moved);
+    private Runnable onMoved = () -> {};
     private final Overview overview = new Overview(this::goTo);
     private final ChangeListener<Object> selected = (any, before, now) -> showSelected();
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
@@ -151,6 +153,7 @@ public final class SheetView extends Region {
             before.selection().stretchProperty().removeListener(selected);
             before.lineProperty().removeListener(typed);
             before.strokeProperty().removeListener(typed);
+            before.offeredProperty().removeListener(typed);
         });
         desk = Optional.empty();
         draft = Optional.empty();
@@ -169,15 +172,16 @@ public final class SheetView extends Region {
         model.selection().stretchProperty().addListener(selected);
         model.lineProperty().addListener(typed);
         model.strokeProperty().addListener(typed);
+        model.offeredProperty().addListener(typed);
         say();
         showLadder();
     }
 
-    /** One draws on the ladder; if its first rung is out of view it is brought there. */
+    /** One draws on the ladder; if its first rungs are out of view they are brought there. */
     private void showLadder() {
         drawing.boxOf(new Place(Circuit.CONTROL, 0, 1))
                 .filter(first -> viewport.top() == 0 && getHeight() > 0)
-                .filter(first -> !viewport.seen().overlaps(first))
+                .filter(first -> first.y() + RUNGS_TO_SEE > viewport.seen().height())
                 .ifPresent(first -> viewport.bring(0, first.y() - ABOVE_LADDER, 0, 0));
     }
 
@@ -306,7 +310,10 @@ public final class SheetView extends Region {
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
-        draft = desk.flatMap(model -> model.previewProperty().get().assembly())
+        draft = desk.flatMap(model -> model.offeredProperty()
+                        .get()
+                        .orElseGet(() -> model.previewProperty().get())
+                        .assembly())
                 .map(assembly -> Frame.of(assembly, run, practice.get(), arrangement));
         wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
                 .map(SheetView::roomAround);
@@ -377,9 +384,39 @@ public final class SheetView extends Region {
         return drawing;
     }
 
+    /** Calls this whenever another part of the drawing comes into view. */
+    public void onMoved(Runnable action) {
+        onMoved = action;
+    }
+
+    private void moved() {
+        requestLayout();
+        onMoved.run();
+    }
+
+    /** Pixels for a unit of the drawing. */
+    public double scale() {
+        return viewport.scale();
+    }
+
+    /** Where on the drawing a point of this view is. */
+    public Point2D onDrawing(double x, double y) {
+        return new Point2D(viewport.drawingX(x), viewport.drawingY(y));
+    }
+
+    /** Where in this view a point of the drawing is. */
+    public Point2D inView(double x, double y) {
+        return new Point2D(x * viewport.scale() - viewport.left(), y * viewport.scale() - viewport.top());
+    }
+
+    /** Moves no more than is needed to have a point of the drawing in view, with some room around it. */
+    public void bringIntoView(double x, double y) {
+        bringIntoView(roomAround(new Box(x, y, 0, 0)));
+    }
+
     /** Where a point of the drawing is on the screen. */
     public Point2D onScreen(double x, double y) {
-        return localToScreen(x * viewport.scale() - viewport.left(), y * viewport.scale() - viewport.top());
+        return localToScreen(inView(x, y));
     }
 
     private boolean concerns(Fault fault, Subject subject) {

@@ -87,6 +87,11 @@ public final class Board {
         return drawing;
     }
 
+    /** Lays something over the drawing, until all of it is shown again. */
+    void cover(Node layer) {
+        drawing.getChildren().add(1, layer);
+    }
+
     /** Says under the drawing what can be done with it. */
     void hint(String words) {
         legend.hint(words);
@@ -115,6 +120,7 @@ public final class Board {
         takeBack.run();
         takeBack = () -> {};
         whole.getChildren().clear();
+        drawing.getChildren().setAll(sheet, legend, bar.tense());
         sheet.point(Marked.NOTHING);
         sheet.showInstead(Optional.empty());
     }

@@ -8,13 +8,21 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
+import parable.app.desk.StrokeKey;
+import parable.app.point.PointLayer;
 
 /** Drawing: the sheet is changed, rung by rung. */
 public final class DrawStep implements StepPage {
 
+    /** The leaf with the line that is typed in. */
+    public static final String DESK = "desk";
+
     private final Board board;
     private final Supplier<DeskModel> makeDesk;
     private final Supplier<DeskView> makeView;
+    private final Supplier<PointLayer> makeLayer;
+    private final Runnable openDesk;
+    private Optional<PointLayer> layer = Optional.empty();
     private Optional<DeskModel> desk = Optional.empty();
     private Optional<DeskView> view = Optional.empty();
 
@@ -23,11 +31,20 @@ public final class DrawStep implements StepPage {
      *
      * @param desk makes the desk, once it is needed
      * @param view makes its view, from the desk of {@link #desk()}
+     * @param layer makes what lies over the drawing, from the same
+     * @param openDesk opens the leaf with the line that is typed in
      */
-    public DrawStep(Board board, Supplier<DeskModel> desk, Supplier<DeskView> view) {
+    public DrawStep(
+            Board board,
+            Supplier<DeskModel> desk,
+            Supplier<DeskView> view,
+            Supplier<PointLayer> layer,
+            Runnable openDesk) {
         this.board = board;
         makeDesk = desk;
         makeView = view;
+        makeLayer = layer;
+        this.openDesk = openDesk;
     }
 
     /** The desk of the sheet. */
@@ -45,16 +62,29 @@ public final class DrawStep implements StepPage {
         return view.get();
     }
 
+    private PointLayer layer() {
+        if (layer.isEmpty()) {
+            layer = Optional.of(makeLayer.get());
+        }
+        return layer.get();
+    }
+
     @Override
     public Node centre() {
-        Node whole = board.whole("Click a symbol to select it; Ctrl+I: why it is on or off.");
+        Node whole = board.whole("Point at a wire or below a contact: + puts something there.");
         board.sheet().selectFor(desk());
+        board.cover(layer());
         return whole;
     }
 
     @Override
     public List<Leaf> leaves() {
-        return List.of(new Leaf("desk", "Draw", view()));
+        return List.of(new Leaf(DESK, "By typing", view()));
+    }
+
+    @Override
+    public boolean cardFirst() {
+        return true;
     }
 
     @Override
@@ -69,7 +99,7 @@ public final class DrawStep implements StepPage {
 
     @Override
     public boolean edited() {
-        if (!view().isTyping()) {
+        if (!view().isTyping() && !layer().isOpen()) {
             takeKeyboard();
         }
         return false;
@@ -81,7 +111,17 @@ public final class DrawStep implements StepPage {
             board.leaveText();
             return true;
         }
+        if (event.getCode() == KeyCode.SPACE && !inText) {
+            layer().begin(desk().selection().spot());
+            return true;
+        }
         boolean moves = event.getCode().isArrowKey() || event.getCode() == KeyCode.DELETE;
-        return !(inText && (moves || event.getCode() == KeyCode.ENTER)) && view().key(event);
+        if (inText && (moves || event.getCode() == KeyCode.ENTER)) {
+            return false;
+        }
+        if (StrokeKey.begins(event)) {
+            openDesk.run();
+        }
+        return view().key(event);
     }
 }

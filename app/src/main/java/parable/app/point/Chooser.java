@@ -1,0 +1,164 @@
+package parable.app.point;
+
+import java.util.function.IntConsumer;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import parable.app.look.Look;
+import parable.circuit.Practice;
+import parable.offer.Offer;
+
+/** What can go at the place that was pointed at, as pictures with words; what is chosen is drawn meanwhile. */
+final class Chooser extends VBox {
+
+    private static final double WIDTH = 300;
+    private static final double ROW = 40;
+    private static final int MOST_ROWS = 7;
+
+    private final PointModel model;
+    private final Supplier<Practice> practice;
+    private final Look look;
+    private final Label where = new Label();
+    private final TextField search = new TextField();
+    private final ListView<Offer> list = new ListView<>();
+
+    /**
+     * The chooser.
+     *
+     * @param along goes to the place so many further on along the rung
+     */
+    Chooser(PointModel model, Supplier<Practice> practice, Look look, IntConsumer along) {
+        super(4);
+        this.model = model;
+        this.practice = practice;
+        this.look = look;
+        setId("chooser");
+        getStyleClass().add("chooser");
+        setManaged(false);
+        setVisible(false);
+        where.getStyleClass().add("card-heading");
+        search.setId("chooser-search");
+        search.setAccessibleText("What is to go there: a tag or a word");
+        search.textProperty().bindBidirectional(model.typedProperty());
+        search.addEventFilter(KeyEvent.KEY_PRESSED, event -> key(event, along));
+        list.setId("chooser-list");
+        list.setFixedCellSize(ROW);
+        list.setFocusTraversable(false);
+        list.setCellFactory(any -> new Row());
+        list.setAccessibleText("What can go there");
+        Label keys = new Label("Enter takes it, Esc leaves; left and right: another place");
+        keys.getStyleClass().add("card-heading");
+        getChildren().addAll(where, search, list, keys);
+        model.spotProperty().addListener((any, before, now) -> now.ifPresent(spot -> where.setText(spot.words())));
+        model.offersProperty().addListener((any, before, now) -> {
+            list.getItems().setAll(now);
+            mark();
+        });
+        model.chosenProperty().addListener((any, before, now) -> mark());
+    }
+
+    private void mark() {
+        int at = model.chosenProperty().get();
+        if (at < list.getItems().size()) {
+            list.getSelectionModel().select(at);
+            if (at < MOST_ROWS - 1) {
+                list.scrollTo(0);
+            } else {
+                list.scrollTo(at - MOST_ROWS + 2);
+            }
+        }
+    }
+
+    private void key(KeyEvent event, IntConsumer along) {
+        boolean untyped = search.getText().isEmpty();
+        switch (event.getCode()) {
+            case ENTER -> model.take();
+            case ESCAPE -> model.leave();
+            case DOWN -> model.choose(model.chosenProperty().get() + 1);
+            case UP -> model.choose(model.chosenProperty().get() - 1);
+            case LEFT, RIGHT -> {
+                if (!untyped) {
+                    return;
+                }
+                along.accept(event.getCode() == KeyCode.RIGHT ? 1 : -1);
+            }
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    /** Opens beside a point of its parent, within its bounds. */
+    void open(double x, double y, Region within) {
+        double height = 92 + ROW * MOST_ROWS;
+        double left = Math.max(8, Math.min(x - WIDTH / 2, within.getWidth() - WIDTH - 20));
+        boolean below = y + 70 + height < within.getHeight();
+        double top = below ? y + 70 : Math.max(8, y - 90 - height);
+        boolean covers = !below && top + height > y - 60;
+        double aside = x + 60 + WIDTH < within.getWidth() ? x + 60 : Math.max(8, x - 60 - WIDTH);
+        resizeRelocate(
+                Math.rint(covers ? aside : left),
+                Math.rint(covers ? Math.max(8, within.getHeight() - height - 40) : top),
+                WIDTH,
+                height);
+        setVisible(true);
+        search.requestFocus();
+    }
+
+    void close() {
+        setVisible(false);
+    }
+
+    /** Puts the keyboard into the search. */
+    void takeKeyboard() {
+        search.requestFocus();
+    }
+
+    /** An offer: its symbol, its tag and what it does. */
+    private final class Row extends ListCell<Offer> {
+
+        Row() {
+            addEventHandler(MouseEvent.MOUSE_ENTERED, event -> {
+                if (!isEmpty()) {
+                    model.choose(getIndex());
+                }
+            });
+            addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
+                if (!isEmpty()) {
+                    model.choose(getIndex());
+                    model.take();
+                }
+            });
+        }
+
+        @Override
+        protected void updateItem(Offer offer, boolean empty) {
+            super.updateItem(offer, empty);
+            if (empty || offer == null) {
+                setGraphic(null);
+                setAccessibleText("");
+                return;
+            }
+            Label tag = new Label(offer.tag());
+            tag.getStyleClass().add("offer-tag");
+            tag.setMinWidth(Region.USE_PREF_SIZE);
+            Label words =
+                    new Label(offer.words() + offer.added().map(any -> ", new").orElse(""));
+            HBox line = new HBox(8, new OfferPicture(offer, practice.get(), look.ink()), tag, words);
+            line.setAlignment(Pos.CENTER_LEFT);
+            setGraphic(line);
+            setId("offer-" + getIndex());
+            setAccessibleText(offer.tag() + ", " + words.getText());
+        }
+    }
+}

@@ -1,0 +1,121 @@
+package parable.app.point;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.geometry.Point2D;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import parable.app.look.Look;
+import parable.app.point.SpotMarks.SpotMark;
+import parable.app.sheet.SheetView;
+import parable.circuit.Practice;
+import parable.draw.Point;
+import parable.offer.Spot;
+import parable.parts.Assembly;
+
+/** What lies over the drawing while one draws: the place near the pointer where something can go, and the chooser. */
+public final class PointLayer extends Pane {
+
+    private static final double NEAR = 30;
+    private static final double SIZE = 22;
+
+    private final SheetView sheet;
+    private final PointModel model;
+    private final Supplier<Assembly> fitted;
+    private final Button plus = new Button("+");
+    private final Chooser chooser;
+    private Optional<SpotMark> near = Optional.empty();
+
+    /**
+     * The layer of a drawing.
+     *
+     * @param fitted gives the sheet, fitted out
+     */
+    public PointLayer(
+            SheetView sheet, PointModel model, Supplier<Assembly> fitted, Supplier<Practice> practice, Look look) {
+        this.sheet = sheet;
+        this.model = model;
+        this.fitted = fitted;
+        setId("point-layer");
+        setPickOnBounds(false);
+        plus.setId("spot-plus");
+        plus.getStyleClass().add("spot-plus");
+        plus.setManaged(false);
+        plus.setVisible(false);
+        plus.setFocusTraversable(false);
+        plus.setTooltip(new Tooltip("What is to go here?"));
+        plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
+        chooser = new Chooser(model, practice, look, this::goAlong);
+        getChildren().addAll(plus, chooser);
+        model.spotProperty().addListener((any, before, now) -> now.ifPresentOrElse(this::open, this::close));
+        sheet.addEventHandler(MouseEvent.MOUSE_MOVED, event -> pointer(event.getX(), event.getY()));
+        sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> model.leave());
+        sheet.onMoved(() -> plus.setVisible(false));
+    }
+
+    private SpotMarks marks() {
+        return new SpotMarks(fitted.get(), sheet.drawing());
+    }
+
+    private void pointer(double x, double y) {
+        if (getScene() == null || chooser.isVisible()) {
+            return;
+        }
+        Point2D drawn = sheet.onDrawing(x, y);
+        near = marks().near(drawn.getX(), drawn.getY(), NEAR / sheet.scale());
+        plus.setVisible(near.isPresent());
+        near.ifPresent(mark -> place(mark.at(), mark.spot()));
+    }
+
+    private void place(Point at, Spot spot) {
+        Point2D there = sheet.inView(at.x(), at.y());
+        plus.resizeRelocate(Math.rint(there.getX() - SIZE / 2), Math.rint(there.getY() - SIZE / 2), SIZE, SIZE);
+        plus.setAccessibleText(spot.words());
+    }
+
+    /** Opens the chooser at the place where one would go on from what is selected; a new rung if nothing is. */
+    public void begin(Optional<Spot> at) {
+        model.point(at.orElseGet(
+                () -> new Spot.NewRung(fitted.get().sheet().control().size())));
+    }
+
+    private void open(Spot spot) {
+        Optional<Point> at = marks().at(spot);
+        at.ifPresent(point -> sheet.bringIntoView(point.x(), point.y()));
+        Point2D there = at.map(point -> sheet.inView(point.x(), point.y()))
+                .orElseGet(() -> new Point2D(getWidth() / 2, getHeight() / 4));
+        chooser.open(there.getX(), there.getY(), this);
+        plus.setVisible(false);
+    }
+
+    private void close() {
+        boolean had = chooser.isFocusWithin();
+        chooser.close();
+        if (had) {
+            sheet.requestFocus();
+        }
+    }
+
+    /** Goes to the next place of the rung, or to the one before. */
+    private void goAlong(int sense) {
+        model.spotProperty().get().ifPresent(now -> {
+            int rung = now instanceof Spot.NewRung fresh
+                    ? Math.max(0, fresh.rung() - 1)
+                    : now.selected().orElseThrow().at().rung();
+            if (rung < fitted.get().sheet().control().size()) {
+                List<Spot> all =
+                        marks().ofRung(rung).stream().map(SpotMark::spot).toList();
+                int at = Math.max(0, all.indexOf(now));
+                model.point(all.get(Math.floorMod(at + sense, all.size())));
+            }
+        });
+    }
+
+    /** Whether something is being chosen. */
+    public boolean isOpen() {
+        return chooser.isVisible();
+    }
+}

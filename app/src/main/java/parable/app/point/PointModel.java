@@ -1,0 +1,127 @@
+package parable.app.point;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import parable.app.desk.DeskModel;
+import parable.app.job.JobModel;
+import parable.desk.DeskPreview;
+import parable.offer.Offer;
+import parable.offer.Offers;
+import parable.offer.Spot;
+import parable.parts.Assembly;
+
+/** What is chosen for a place of the ladder that was pointed at. */
+public final class PointModel {
+
+    private final JobModel jobs;
+    private final DeskModel desk;
+    private final Supplier<Assembly> fitted;
+    private final ReadOnlyObjectWrapper<Optional<Spot>> spot = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<List<Offer>> offers = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper();
+    private final StringProperty typed = new SimpleStringProperty("");
+    private Optional<Offers> made = Optional.empty();
+    private List<Offer> all = List.of();
+
+    /**
+     * Nothing is pointed at yet.
+     *
+     * @param fitted gives the sheet, fitted out
+     */
+    public PointModel(JobModel jobs, DeskModel desk, Supplier<Assembly> fitted) {
+        this.jobs = jobs;
+        this.desk = desk;
+        this.fitted = fitted;
+        typed.addListener((any, before, now) -> filter());
+        chosen.addListener((any, before, now) -> show());
+    }
+
+    /** The place that was pointed at, empty if none is. */
+    public ReadOnlyObjectProperty<Optional<Spot>> spotProperty() {
+        return spot.getReadOnlyProperty();
+    }
+
+    /** What can be put there and has what is typed in its tag or words, the likely things first. */
+    public ReadOnlyObjectProperty<List<Offer>> offersProperty() {
+        return offers.getReadOnlyProperty();
+    }
+
+    /** The position of the one that is chosen and drawn live, 0 for the first. */
+    public ReadOnlyIntegerProperty chosenProperty() {
+        return chosen.getReadOnlyProperty();
+    }
+
+    /** What is typed to find something among the offers. */
+    public StringProperty typedProperty() {
+        return typed;
+    }
+
+    /** Points at a place. */
+    public void point(Spot at) {
+        if (made.isEmpty()) {
+            made = Optional.of(new Offers(fitted.get(), jobs.jobProperty().get().conventions()));
+        }
+        all = made.get().at(at);
+        spot.set(Optional.of(at));
+        at.selected().ifPresent(stretch -> desk.select(stretch.at()));
+        typed.set("");
+        filter();
+    }
+
+    private void filter() {
+        List<Offer> fitting =
+                all.stream().filter(offer -> offer.matches(typed.get())).toList();
+        offers.set(
+                fitting.isEmpty()
+                        ? made.flatMap(any -> spot.get().flatMap(at -> any.typed(at, typed.get()))).stream()
+                                .toList()
+                        : fitting);
+        chosen.set(0);
+        show();
+    }
+
+    /** Draws what is chosen as it would be. */
+    private void show() {
+        desk.offer(spot.get().isPresent() ? chosen().map(Offer::preview) : Optional.empty());
+    }
+
+    private Optional<Offer> chosen() {
+        int at = chosen.get();
+        return at < offers.get().size() ? Optional.of(offers.get().get(at)) : Optional.empty();
+    }
+
+    /** Chooses another of the offers, no further than the first and the last. */
+    public void choose(int position) {
+        chosen.set(Math.max(0, Math.min(offers.get().size() - 1, position)));
+    }
+
+    /** Puts what is chosen on the sheet and points at the place where one goes on, if there is one; nothing happens if nothing is chosen. */
+    public void take() {
+        Optional<Spot> at = spot.get();
+        Optional<DeskPreview> preview = chosen().map(Offer::preview);
+        Optional<Assembly> drawn = preview.flatMap(DeskPreview::assembly);
+        if (at.isEmpty() || drawn.isEmpty()) {
+            return;
+        }
+        leave();
+        jobs.edit(drawn.get().sheet());
+        desk.select(preview.get().next());
+        Offers.next(fitted.get(), at.get()).ifPresent(this::point);
+    }
+
+    /** Points at nothing any more; nothing is put anywhere. */
+    public void leave() {
+        spot.set(Optional.empty());
+        made = Optional.empty();
+        all = List.of();
+        offers.set(List.of());
+        desk.offer(Optional.empty());
+    }
+}

@@ -1,0 +1,148 @@
+package parable.app.point;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.draw.Box;
+import parable.draw.Drawing;
+import parable.draw.Point;
+import parable.offer.Spot;
+import parable.parts.Assembly;
+
+/** Where on a drawing the places are at which something can go. */
+final class SpotMarks {
+
+    /** From the middle of a contact down to where one points to put something in parallel; its name is above that. */
+    private static final double BELOW = 46;
+
+    /** From the symbol to the middle of a wire that leads to no other symbol. */
+    private static final double BESIDE = 20;
+
+    /** From the first symbol of a rung to the left of the rail. */
+    private static final double BEFORE_RAIL = 62;
+
+    private static final double HALF_A_ROW = 41;
+
+    /**
+     * A place and where it is.
+     *
+     * @param at in drawing units
+     */
+    record SpotMark(Spot spot, Point at) {
+        double distance(double x, double y) {
+            return Math.hypot(x - at.x(), y - at.y());
+        }
+    }
+
+    private final Assembly assembly;
+    private final Drawing drawing;
+
+    SpotMarks(Assembly assembly, Drawing drawing) {
+        this.assembly = assembly;
+        this.drawing = drawing;
+    }
+
+    /** The nearest place, empty if none is as near as this. */
+    Optional<SpotMark> near(double x, double y, double within) {
+        List<Rung> rungs = assembly.sheet().control();
+        List<SpotMark> marks = new ArrayList<>();
+        for (int rung = 0; rung < rungs.size(); rung++) {
+            if (first(rung)
+                    .filter(box -> Math.abs(middle(box) - y) < 3 * HALF_A_ROW)
+                    .isPresent()) {
+                marks.addAll(ofRung(rung));
+            }
+        }
+        return marks.stream()
+                .filter(mark -> mark.distance(x, y) <= within)
+                .min(Comparator.comparingDouble(mark -> mark.distance(x, y)));
+    }
+
+    /** The places of a rung from the line to the return, those in series first, then those in parallel, then the new rung below it. */
+    List<SpotMark> ofRung(int rung) {
+        List<RungItem> items = assembly.sheet().control().get(rung).items();
+        List<SpotMark> marks = new ArrayList<>();
+        List<SpotMark> parallel = new ArrayList<>();
+        Optional<Box> before = Optional.empty();
+        for (int item = 0; item < items.size(); item++) {
+            Place place = new Place(Circuit.CONTROL, rung, item);
+            Optional<Box> drawn = items.get(item) instanceof RungItem.Passage ? drawing.boxOf(place) : Optional.empty();
+            if (drawn.isEmpty()) {
+                continue;
+            }
+            Box box = drawn.get();
+            double left =
+                    before.map(one -> (one.x() + one.width() + box.x()) / 2).orElse(box.x() - BESIDE);
+            marks.add(new SpotMark(new Spot.InSeries(place, false), new Point(left, middle(box))));
+            if (!isLoad(items.get(item))) {
+                Point below = new Point(box.x() + box.width() / 2, middle(box) + BELOW);
+                parallel.add(new SpotMark(new Spot.Around(place, item), below));
+                if (isLast(items, item)) {
+                    Point behind = new Point(box.x() + box.width() + BESIDE, middle(box));
+                    marks.add(new SpotMark(new Spot.InSeries(place, true), behind));
+                }
+            }
+            before = drawn;
+        }
+        marks.addAll(parallel);
+        ladderLeft().ifPresent(x -> first(rung)
+                .ifPresent(box -> marks.add(new SpotMark(
+                        new Spot.NewRung(rung + 1), new Point(x - BEFORE_RAIL, middle(box) + HALF_A_ROW)))));
+        return marks;
+    }
+
+    /** Where a place is, empty if it is not drawn. */
+    Optional<Point> at(Spot spot) {
+        int rung = spot instanceof Spot.NewRung fresh
+                ? fresh.rung() - 1
+                : spot.selected().map(stretch -> stretch.at().rung()).orElse(0);
+        if (rung < 0 || rung >= assembly.sheet().control().size()) {
+            return Optional.empty();
+        }
+        return ofRung(rung).stream()
+                .filter(mark -> mark.spot().equals(spot))
+                .map(SpotMark::at)
+                .findFirst()
+                .or(() -> first(rung).map(box -> new Point(box.x(), middle(box) + HALF_A_ROW)));
+    }
+
+    private static double middle(Box box) {
+        return box.y() + box.height() / 2;
+    }
+
+    private static boolean isLast(List<RungItem> items, int item) {
+        return items.stream().skip(item + 1L).noneMatch(RungItem.Passage.class::isInstance);
+    }
+
+    private boolean isLoad(RungItem item) {
+        return item instanceof RungItem.Passage passage
+                && assembly.part(passage.tag())
+                        .flatMap(part -> part.loadBetween(passage.from(), passage.to()))
+                        .isPresent();
+    }
+
+    private Optional<Box> first(int rung) {
+        List<RungItem> items = assembly.sheet().control().get(rung).items();
+        for (int item = 0; item < items.size(); item++) {
+            Optional<Box> box = drawing.boxOf(new Place(Circuit.CONTROL, rung, item));
+            if (items.get(item) instanceof RungItem.Passage && box.isPresent()) {
+                return box;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Of the first symbols of all rungs the one that is furthest to the left. */
+    private Optional<Double> ladderLeft() {
+        double left = Double.POSITIVE_INFINITY;
+        for (int rung = 0; rung < Math.min(20, assembly.sheet().control().size()); rung++) {
+            left = Math.min(left, first(rung).map(Box::x).orElse(left));
+        }
+        return Double.isInfinite(left) ? Optional.empty() : Optional.of(left);
+    }
+}
