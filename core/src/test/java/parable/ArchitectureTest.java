@@ -36,6 +36,7 @@ class ArchitectureTest {
             "desk",
             "card",
             "offer",
+            "stroke",
             "draw",
             "files");
 

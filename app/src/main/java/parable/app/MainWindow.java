@@ -40,15 +40,12 @@ import parable.app.step.Leaf;
 import parable.app.step.StepPage;
 import parable.card.Pick;
 import parable.check.Finding;
-import parable.circuit.Fieldwork;
 import parable.circuit.Job;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
 import parable.logbook.Logbook;
-import parable.parts.Assembly;
-import parable.parts.PartException;
 import parable.timing.Refutation;
 
 /** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
@@ -134,6 +131,16 @@ public final class MainWindow {
         @Override
         public Node findings() {
             return checking.view();
+        }
+
+        @Override
+        public void askQuestions() {
+            showStart();
+        }
+
+        @Override
+        public boolean isDrawing() {
+            return drawing();
         }
 
         @Override
@@ -254,7 +261,7 @@ public final class MainWindow {
     /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
     private void showEdited(Job job) {
         pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
-        pages.forEach((name, one) -> goOnWith(one.run(), job.sheet(name).orElseThrow()));
+        pages.forEach((name, one) -> Fitted.goOnWith(one.run(), job.sheet(name).orElseThrow()));
         header.showJob();
         if (job.sheet(shown).isEmpty()) {
             showSheet(job.sheets().get(0).name());
@@ -268,18 +275,6 @@ public final class MainWindow {
         }
     }
 
-    private static void goOnWith(RunModel run, Sheet sheet) {
-        Sheet before = run.assembly().sheet();
-        if (sheet.equals(before)) {
-            return;
-        }
-        if (bare(sheet).equals(bare(before))) {
-            run.keepWith(assembled(sheet, run.assembly()));
-        } else {
-            run.goOnWith(assembled(sheet, run.assembly()));
-        }
-    }
-
     private StepPage stepPage() {
         return page.step(step);
     }
@@ -290,11 +285,6 @@ public final class MainWindow {
         root.setRight(page.beside(step, recipes));
         middle.getChildren().setAll(stepPage().centre(), slip);
         route.select(step);
-    }
-
-    /** The circuit without what was done at the panel by it. */
-    private static Sheet bare(Sheet sheet) {
-        return sheet.withFieldwork(Fieldwork.NONE);
     }
 
     /**
@@ -389,6 +379,7 @@ public final class MainWindow {
     private void why(String tag) {
         page.card().select(new Pick.OfDevice(tag));
         page.card().ask();
+        page.card().explain(true);
         page.open(Leaf.CARD);
     }
 
@@ -424,25 +415,9 @@ public final class MainWindow {
                 .get()
                 .sheet(name)
                 .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        SheetPage made = new SheetPage(workplace, name, assembled(sheet));
+        SheetPage made = new SheetPage(workplace, name, Fitted.out(sheet));
         made.run().stirredProperty().addListener((any, before, now) -> wall.stirred());
         return made;
-    }
-
-    private static Assembly assembled(Sheet sheet, Assembly before) {
-        try {
-            return before.on(sheet);
-        } catch (PartException impossible) {
-            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
-        }
-    }
-
-    private static Assembly assembled(Sheet sheet) {
-        try {
-            return Assembly.of(sheet);
-        } catch (PartException impossible) {
-            throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
-        }
     }
 
     /** What the run that is shown has to say is told; what another had to say is over. */

@@ -5,8 +5,10 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -21,6 +23,8 @@ import parable.app.job.JobStep;
 import parable.app.log.LogModel;
 import parable.app.log.LogPage;
 import parable.app.machine.MachineView;
+import parable.app.menu.MenuDesk;
+import parable.app.menu.SheetMenu;
 import parable.app.meter.MeterModel;
 import parable.app.meter.MeterView;
 import parable.app.point.PointLayer;
@@ -29,6 +33,7 @@ import parable.app.program.ProgramPage;
 import parable.app.run.Handles;
 import parable.app.run.RunModel;
 import parable.app.sheet.Clicks;
+import parable.app.sheet.Hit;
 import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
 import parable.app.step.Board;
@@ -54,9 +59,13 @@ import parable.app.wiring.WiringPage;
 import parable.bench.Moment;
 import parable.card.Pick;
 import parable.check.Finding;
+import parable.circuit.Conventions;
 import parable.circuit.Practice;
+import parable.circuit.Sheet;
 import parable.logbook.Logbook;
+import parable.offer.Spot;
 import parable.parts.Assembly;
+import parable.reason.Why;
 
 /** One sheet of the open job in the window: its run, and a page for each step of the job, which stay while the sheet is edited. */
 final class SheetPage {
@@ -74,6 +83,8 @@ final class SheetPage {
     private final LogModel log;
     private final TestingModel testing;
     private final StepStates states;
+    private final SheetMenu menus;
+    private Optional<ContextMenu> shownMenu = Optional.empty();
     private final CardModel card;
     private final CardView cardView;
     private final Map<JobStep, String> opened = new EnumMap<>(JobStep.class);
@@ -95,7 +106,11 @@ final class SheetPage {
         cardView = new CardView(run, card, new SheetCardDesk(jobs(), name, workplace.window()));
         Handles handles = new Handles(run);
         Supplier<Practice> practice = () -> jobs().jobProperty().get().practice();
+        menus = new SheetMenu(run, handles.byTag(), meter, new ForMenus());
         sheet = new SheetView(run, practice, workplace.look(), handles.byTag(), meter, new ForDrawing());
+        card.explainedProperty().addListener((any, before, now) -> showWay());
+        card.pickProperty().addListener((any, before, now) -> showWay());
+        run.shownProperty().addListener((any, before, now) -> showWay());
         door = new Door(run, handles.byTag(), workplace.placing());
         board = new Board(sheet, new Legend(workplace.look()), new TimeStrip(run, workplace.look()), new TimeBar(run));
         wiring = new WiringModel(jobs(), name);
@@ -112,6 +127,14 @@ final class SheetPage {
                 new WireStep(board, wiring, new WiringPage(jobs(), wiring, workplace.look(), this::moment)));
         steps.put(JobStep.TEST, testing());
         steps.put(JobStep.LOG, new RecordStep(new LogPage(log, workplace.person())));
+    }
+
+    /** The way that is explained, as it is at the instant that is looked at. */
+    private void showWay() {
+        Moment moment = run.shownProperty().get();
+        boolean shows = card.explainedProperty().get() && moment.assembly() == run.assembly();
+        sheet.showWay(
+                shows ? card.device().map(tag -> new Why(moment).steps(tag)).orElse(List.of()) : List.of());
     }
 
     private JobModel jobs() {
@@ -140,6 +163,62 @@ final class SheetPage {
             card.select(new Pick.OfWire(number));
             leaves.open(Leaf.CARD);
         }
+
+        @Override
+        public void menu(Hit hit, double screenX, double screenY) {
+            hit.tag().ifPresent(tag -> card.select(new Pick.OfDevice(tag)));
+            shownMenu.ifPresent(ContextMenu::hide);
+            ContextMenu menu = menus.of(hit);
+            shownMenu = Optional.of(menu);
+            if (!menu.getItems().isEmpty()) {
+                menu.show(sheet, screenX, screenY);
+            }
+        }
+    }
+
+    /** What the menus ask of this page. */
+    private final class ForMenus implements MenuDesk {
+
+        @Override
+        public boolean draws() {
+            return workplace.window().isDrawing();
+        }
+
+        @Override
+        public DeskModel desk() {
+            return draw.desk();
+        }
+
+        @Override
+        public void choose(Spot spot) {
+            draw.choose(spot);
+        }
+
+        @Override
+        public Conventions conventions() {
+            return jobs().jobProperty().get().conventions();
+        }
+
+        @Override
+        public void edit(Sheet changed) {
+            jobs().edit(changed);
+        }
+
+        @Override
+        public void why(String tag) {
+            workplace.window().why(tag);
+        }
+
+        @Override
+        public void card(Pick pick) {
+            card.select(pick);
+            leaves.open(Leaf.CARD);
+        }
+
+        @Override
+        public void meter() {
+            leaves.open("meter");
+        }
     }
 
     private DeskModel newDesk() {
@@ -158,9 +237,10 @@ final class SheetPage {
                 () -> new PointLayer(
                         sheet,
                         new PointModel(jobs(), desk(), run::assembly),
-                        run::assembly,
+                        run.assemblyProperty(),
                         () -> jobs().jobProperty().get().practice(),
-                        workplace.look()),
+                        workplace.look(),
+                        workplace.window()::askQuestions),
                 () -> leaves.open(DrawStep.DESK));
     }
 

@@ -25,6 +25,12 @@ interface WindowActions {
     /** The view of what is found on the sheet that is shown. */
     Node findings();
 
+    /** Opens the page of questions. */
+    void askQuestions();
+
+    /** Whether the step of drawing is shown. */
+    boolean isDrawing();
+
     /** What is found on the sheet that is shown. */
     List<Finding> found();
 

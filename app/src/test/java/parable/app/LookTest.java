@@ -193,7 +193,7 @@ class LookTest {
         }
         key(robot, KeyCode.CONTROL, KeyCode.I);
         assertThat(robot.lookup("#card-state").<Label>query().getText())
-                .startsWith("out. K1 is off. Open in its way: S1 13-14")
+                .startsWith("K1 is off. Open in its way: S1 13-14")
                 .contains("T1 is off. Open in its way: Q1 1-2");
 
         robot.interact(() -> jobs.edit(jobs.jobProperty()

@@ -108,7 +108,7 @@ public record SettingLine(SettingForm form, String words, String written) {
             return "from " + plain(quantity.lowest()) + " to " + plain(quantity.highest())
                     + (quantity.unit().isEmpty() ? "" : " " + quantity.unit());
         }
-        return form instanceof SettingForm.Choice choice
+        return form instanceof SettingForm.OneOf choice
                 ? "one of " + String.join(", ", choice.words())
                 : ((SettingForm.Written) form).expected();
     }

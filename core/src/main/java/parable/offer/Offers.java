@@ -35,6 +35,9 @@ public final class Offers {
     private static final int POSSIBLE = 30;
     private static final int SELDOM = 10;
 
+    /** Offered because it can be wanted: a contact before its own coil keeps that from ever pulling in, or lets it buzz. */
+    private static final int NEVER = 1;
+
     private final Assembly assembly;
     private final Conventions conventions;
     private final String voltage;
@@ -105,7 +108,7 @@ public final class Offers {
         if (sheet().rails().size() < 2) {
             return List.of();
         }
-        List<Ranked> found = spot.stroke().takesRung() || spot instanceof Spot.Branch ? loads(spot) : contacts(spot);
+        List<Ranked> found = spot.stroke().takesRung() || spot instanceof Spot.ToReturn ? loads(spot) : contacts(spot);
         return found.stream()
                 .sorted(Comparator.comparing((Ranked ranked) -> -ranked.rank))
                 .map(Ranked::offer)
@@ -179,7 +182,7 @@ public final class Offers {
                 boolean holds = own && around && rung.isStart(((Spot.Around) spot).last());
                 offer(
                         found,
-                        holds ? FIRST : around ? LIKELY - 5 : POSSIBLE,
+                        holds ? FIRST : around ? LIKELY - 5 : own ? NEVER : POSSIBLE,
                         spot,
                         part,
                         holds ? "holds it in" : "closed while it is in",
@@ -296,7 +299,7 @@ public final class Offers {
         }
         int rung = spot instanceof Spot.NewRung fresh
                 ? fresh.rung()
-                : spot instanceof Spot.Branch branch
+                : spot instanceof Spot.ToReturn branch
                         ? branch.at().rung() + 1
                         : spot.selected().orElseThrow().at().rung();
         return new Walk(after, rung).next();

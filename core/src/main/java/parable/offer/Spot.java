@@ -65,7 +65,7 @@ public sealed interface Spot {
     }
 
     /** A branch from behind something to the return. */
-    record Branch(Place at) implements Spot {
+    record ToReturn(Place at) implements Spot {
         @Override
         public DeskStroke stroke() {
             return DeskStroke.BRANCH;

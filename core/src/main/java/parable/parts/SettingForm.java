@@ -25,8 +25,8 @@ public sealed interface SettingForm {
      *
      * @param words those that are taken, in their order
      */
-    record Choice(String name, List<String> words, String byDefault) implements SettingForm {
-        public Choice {
+    record OneOf(String name, List<String> words, String byDefault) implements SettingForm {
+        public OneOf {
             words = List.copyOf(words);
         }
     }

@@ -104,7 +104,7 @@ final class Settings {
 
     /** One of these words. */
     String oneOf(String name, List<String> words, String byDefault) throws SettingException {
-        asked.accept(() -> new SettingForm.Choice(name, words, byDefault));
+        asked.accept(() -> new SettingForm.OneOf(name, words, byDefault));
         String written = device.setting(name).orElse(byDefault);
         if (!words.contains(written)) {
             throw refused(name, written, "one of " + String.join(", ", words));
@@ -208,7 +208,7 @@ final class Settings {
 
     /** Checks a colour of an operator or lamp; IEC 60073 and NFPA 79 use these. */
     void colour(String name) throws SettingException {
-        asked.accept(() -> new SettingForm.Choice(name, List.copyOf(ColourCode.COLOURS), ""));
+        asked.accept(() -> new SettingForm.OneOf(name, List.copyOf(ColourCode.COLOURS), ""));
         Optional<String> written = device.setting(name);
         if (written.isPresent() && !ColourCode.COLOURS.contains(written.get())) {
             throw refused(name, written.get(), "one of " + String.join(", ", ColourCode.COLOURS));

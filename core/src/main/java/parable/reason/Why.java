@@ -80,6 +80,34 @@ public final class Why {
                         .orElse(List.of());
     }
 
+    /**
+     * A contact on the way that {@link #of} tells of.
+     *
+     * @param tag the device
+     * @param contact its position among the device's contacts
+     * @param conducts whether it conducts at the instant
+     */
+    public record Step(String tag, int contact, boolean conducts) {}
+
+    /**
+     * The contacts of {@link #way}, in the same order.
+     *
+     * @throws IllegalArgumentException if there is no such device
+     */
+    public List<Step> steps(String tag) {
+        int index = network.assembly()
+                .indexOf(tag)
+                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
+        return parts.get(index).loads().isEmpty()
+                ? List.of()
+                : feed(index)
+                        .map(feed -> contacts(feed).stream()
+                                .map(branch -> new Step(
+                                        parts.get(branch.part()).tag(), branch.index(), solution.conducts(branch)))
+                                .toList())
+                        .orElse(List.of());
+    }
+
     /** The two terminals of a source that a load's ends lead to, and the ways there. */
     private record Feed(Part supply, Way fromWay, int source, Way toWay, int reference) {
         int open() {

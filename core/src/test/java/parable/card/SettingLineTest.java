@@ -68,7 +68,7 @@ class SettingLineTest {
                         .isInstanceOf(SettingException.class)
                         .hasMessageContaining(line.form().name());
             }
-            if (line.form() instanceof SettingForm.Choice choice) {
+            if (line.form() instanceof SettingForm.OneOf choice) {
                 for (String word : choice.words()) {
                     boolean diode = word.equals("diode");
                     Device chosen = device(kind).with(choice.name(), word);

@@ -13,6 +13,7 @@ public final class CardModel {
 
     private final ReadOnlyObjectWrapper<Optional<Pick>> pick = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper asked = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyBooleanWrapper explained = new ReadOnlyBooleanWrapper();
 
     /** Nothing is selected yet. */
     public CardModel(RunModel run) {
@@ -36,6 +37,7 @@ public final class CardModel {
     public void select(Pick wanted) {
         if (!pick.get().equals(Optional.of(wanted))) {
             asked.set(false);
+            explained.set(false);
             pick.set(Optional.of(wanted));
         }
     }
@@ -43,6 +45,16 @@ public final class CardModel {
     /** Asks what would start or stop the device that is selected. */
     public void ask() {
         asked.set(pick.get().isPresent());
+    }
+
+    /** Whether the way that holds the selected device in, or keeps it out, is shown on the drawing. */
+    public ReadOnlyBooleanProperty explainedProperty() {
+        return explained.getReadOnlyProperty();
+    }
+
+    /** Shows that way, or no longer. */
+    public void explain(boolean shown) {
+        explained.set(shown && device().isPresent());
     }
 
     /** The device that is selected, empty if none is. */

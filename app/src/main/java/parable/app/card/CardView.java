@@ -31,6 +31,7 @@ public final class CardView extends DirectScroll {
         setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         model.pickProperty().addListener((any, before, now) -> make());
         model.askedProperty().addListener((any, before, now) -> showIfSeen());
+        model.explainedProperty().addListener((any, before, now) -> showIfSeen());
         run.assemblyProperty().addListener((any, before, now) -> make());
         run.shownProperty().addListener((any, before, now) -> showIfSeen());
         sceneProperty().addListener((any, before, now) -> make());

@@ -40,6 +40,7 @@ final class DeviceCard extends VBox {
     private final CardModel model;
     private final CardDesk desk;
     private final Part part;
+    private final Label what = CardParts.words("");
     private final Label state = CardParts.words("");
     private final Label refusal = CardParts.words("");
     private final VBox changes = new VBox(4);
@@ -83,8 +84,8 @@ final class DeviceCard extends VBox {
         String kind = part.family().words();
         Label title = CardParts.title(part.tag());
         title.setId("card-title");
-        Label words = CardParts.words(kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1));
-        HBox head = new HBox(8, title, words);
+        what.setText(kind.substring(0, 1).toUpperCase(Locale.ROOT) + kind.substring(1));
+        HBox head = new HBox(8, title, what);
         head.setAlignment(Pos.BASELINE_LEFT);
         return head;
     }
@@ -153,7 +154,7 @@ final class DeviceCard extends VBox {
         Device device = part.device();
         String name = line.form().name();
         String accessible = line.words() + " of " + part.tag();
-        if (line.form() instanceof SettingForm.Choice choice) {
+        if (line.form() instanceof SettingForm.OneOf choice) {
             ComboBox<String> box = new ComboBox<>();
             box.setId("card-set-" + name);
             box.setAccessibleText(accessible);
@@ -203,10 +204,7 @@ final class DeviceCard extends VBox {
         if (moment.assembly() != run.assembly()) {
             return;
         }
-        state.setText(
-                part.loads().isEmpty()
-                        ? run.reason(part.tag())
-                        : moment.condition(part.tag()).word() + ". " + run.reason(part.tag()));
+        state.setText(run.reason(part.tag()));
         contacts.forEach((use, label) -> label.setText(
                 use.isLoad()
                         ? moment.energised(part.tag(), use.index()) ? "energised" : "off"
@@ -220,6 +218,13 @@ final class DeviceCard extends VBox {
         if (part.loads().isEmpty()) {
             return;
         }
+        boolean explained = model.explainedProperty().get();
+        changes.getChildren()
+                .add(CardParts.link(
+                        "card-way",
+                        explained ? "Hide the way" : "Show the way on the drawing",
+                        "Numbers the contacts in the order of the sentence; a ring is around each that is open",
+                        () -> model.explain(!explained)));
         String purpose = moment.energised(part.tag()) ? "stop" : "start";
         if (!model.askedProperty().get()) {
             changes.getChildren()

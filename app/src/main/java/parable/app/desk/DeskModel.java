@@ -214,7 +214,7 @@ public final class DeskModel {
     }
 
     /** Puts a power circuit and the supply of the ladder on a sheet that has none; nothing happens on another. */
-    void drawPower(PowerCircuit circuit) {
+    public void drawPower(PowerCircuit circuit) {
         if (sheet().power().isEmpty()) {
             try {
                 jobs.edit(circuit.on(sheet(), practice()));

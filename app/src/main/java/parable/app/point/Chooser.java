@@ -55,7 +55,7 @@ final class Chooser extends VBox {
         list.setFocusTraversable(false);
         list.setCellFactory(any -> new Row());
         list.setAccessibleText("What can go there");
-        Label keys = new Label("Enter takes it, Esc leaves; left and right: another place");
+        Label keys = new Label("Enter takes it, Esc leaves, \u2190 \u2192 another place");
         keys.getStyleClass().add("card-heading");
         getChildren().addAll(where, search, list, keys);
         model.spotProperty().addListener((any, before, now) -> now.ifPresent(spot -> where.setText(spot.words())));

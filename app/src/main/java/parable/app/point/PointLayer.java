@@ -3,6 +3,7 @@ package parable.app.point;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
@@ -21,21 +22,29 @@ public final class PointLayer extends Pane {
 
     private static final double NEAR = 30;
     private static final double SIZE = 22;
+    private static final double BEGIN = 40;
 
     private final SheetView sheet;
     private final PointModel model;
-    private final Supplier<Assembly> fitted;
+    private final ReadOnlyObjectProperty<Assembly> fitted;
     private final Button plus = new Button("+");
     private final Chooser chooser;
+    private final BeginPanel begin;
     private Optional<SpotMark> near = Optional.empty();
 
     /**
      * The layer of a drawing.
      *
-     * @param fitted gives the sheet, fitted out
+     * @param fitted the sheet, fitted out
+     * @param questions opens the page of questions
      */
     public PointLayer(
-            SheetView sheet, PointModel model, Supplier<Assembly> fitted, Supplier<Practice> practice, Look look) {
+            SheetView sheet,
+            PointModel model,
+            ReadOnlyObjectProperty<Assembly> fitted,
+            Supplier<Practice> practice,
+            Look look,
+            Runnable questions) {
         this.sheet = sheet;
         this.model = model;
         this.fitted = fitted;
@@ -49,7 +58,11 @@ public final class PointLayer extends Pane {
         plus.setTooltip(new Tooltip("What is to go here?"));
         plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
         chooser = new Chooser(model, practice, look, this::goAlong);
-        getChildren().addAll(plus, chooser);
+        begin = new BeginPanel(model, questions);
+        begin.relocate(BEGIN, BEGIN);
+        getChildren().addAll(begin, plus, chooser);
+        fitted.addListener((any, before, now) -> begin.show(now.sheet()));
+        begin.show(fitted.get().sheet());
         model.spotProperty().addListener((any, before, now) -> now.ifPresentOrElse(this::open, this::close));
         sheet.addEventHandler(MouseEvent.MOUSE_MOVED, event -> pointer(event.getX(), event.getY()));
         sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> model.leave());
@@ -83,6 +96,7 @@ public final class PointLayer extends Pane {
     }
 
     private void open(Spot spot) {
+        begin.setVisible(false);
         Optional<Point> at = marks().at(spot);
         at.ifPresent(point -> sheet.bringIntoView(point.x(), point.y()));
         Point2D there = at.map(point -> sheet.inView(point.x(), point.y()))
@@ -92,6 +106,7 @@ public final class PointLayer extends Pane {
     }
 
     private void close() {
+        begin.show(fitted.get().sheet());
         boolean had = chooser.isFocusWithin();
         chooser.close();
         if (had) {

@@ -12,6 +12,7 @@ import javafx.beans.property.StringProperty;
 import parable.app.desk.DeskModel;
 import parable.app.job.JobModel;
 import parable.desk.DeskPreview;
+import parable.desk.PowerCircuit;
 import parable.offer.Offer;
 import parable.offer.Offers;
 import parable.offer.Spot;
@@ -114,6 +115,11 @@ public final class PointModel {
         jobs.edit(drawn.get().sheet());
         desk.select(preview.get().next());
         Offers.next(fitted.get(), at.get()).ifPresent(this::point);
+    }
+
+    /** Puts a power circuit on a sheet that has none. */
+    void drawPower(PowerCircuit circuit) {
+        desk.drawPower(circuit);
     }
 
     /** Points at nothing any more; nothing is put anywhere. */

@@ -11,4 +11,7 @@ public interface Clicks {
 
     /** A wire, by its number. */
     void wire(String number);
+
+    /** The menu is asked for, at a point of the screen. */
+    void menu(Hit hit, double screenX, double screenY);
 }

@@ -53,15 +53,8 @@ final class HotSpot extends Region {
         focusedProperty().addListener((any, had, has) -> handle.letGo(this));
     }
 
-    /** The stop button of an overload relay: under the other mouse button, or the key S. */
+    /** The stop button of an overload relay: under the key S, or in its menu. */
     private void addStopButton() {
-        addEventHandler(MouseEvent.ANY, event -> {
-            boolean pressed = event.getEventType() == MouseEvent.MOUSE_PRESSED;
-            if (event.getButton() == MouseButton.SECONDARY
-                    && (pressed || event.getEventType() == MouseEvent.MOUSE_RELEASED)) {
-                handle.stopButton(pressed);
-            }
-        });
         addEventHandler(KeyEvent.ANY, event -> {
             if (event.getCode() == KeyCode.S && !event.isShortcutDown()) {
                 handle.stopButton(event.getEventType() == KeyEvent.KEY_PRESSED);
@@ -98,7 +91,7 @@ final class HotSpot extends Region {
                 + (next.position().isEmpty() ? "" : " to " + next.position());
         setAccessibleText(words + ", now " + moment.condition(tag).word());
         if (handle.hasStopButton()) {
-            words = words + "; right button or S: its stop button";
+            words = words + "; S: its stop button";
         }
         tooltip.ifPresent(shown -> shown.setText(words));
     }

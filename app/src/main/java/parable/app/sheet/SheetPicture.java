@@ -43,13 +43,21 @@ final class SheetPicture implements Patches.Picture {
      * @param marked what is pointed out
      * @param ends where its terminals are
      * @param selection the frame around what is selected, empty if nothing is
+     * @param way the contacts on the way of a current
      */
-    record Pointers(Map<Probe, Point> probes, Marked marked, List<Point> ends, Optional<Box> selection) {
+    record Pointers(
+            Map<Probe, Point> probes, Marked marked, List<Point> ends, Optional<Box> selection, List<WayMark> way) {
 
         /** Those within a box of the drawing; all but the selection may be anywhere. */
         Pointers within(Box area) {
-            return new Pointers(probes, marked, ends, selection.filter(box -> box.widened(MARGIN)
-                    .overlaps(area)));
+            return new Pointers(
+                    probes,
+                    marked,
+                    ends,
+                    selection.filter(box -> box.widened(MARGIN).overlaps(area)),
+                    way.stream()
+                            .filter(mark -> mark.box().widened(MARGIN).overlaps(area))
+                            .toList());
         }
     }
 
@@ -97,6 +105,7 @@ final class SheetPicture implements Patches.Picture {
         List<Mark> lines = here.stream().map(Seen::mark).toList();
         WireMark.paint(graphics, lines, pointers.marked(), pointers.ends(), ink);
         pointers.within(there).selection().ifPresent(box -> frame(graphics, box));
+        pointers.within(there).way().forEach(mark -> mark.paint(graphics, ink));
     }
 
     private void frame(GraphicsContext graphics, Box box) {

@@ -4,15 +4,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import parable.app.desk.DeskModel;
@@ -21,21 +20,15 @@ import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
-import parable.bench.Fault;
 import parable.bench.Moment;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
-import parable.desk.Stretch;
-import parable.draw.Arrangement;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
-import parable.draw.SheetDrawing;
-import parable.draw.Subject;
-import parable.parts.Contact;
-import parable.parts.Part;
+import parable.reason.Why;
 
 /**
  * The drawing of the running sheet, as large as it can be read; dragging moves it, the wheel makes it larger or smaller. Clicks operate the
@@ -63,7 +56,6 @@ public final class SheetView extends Region {
     private static final int MOST_IN_OVERVIEW = 20_000;
 
     private final RunModel run;
-    private final Supplier<Practice> practice;
     private final Look look;
     private final Map<String, Handle> handles;
     private final MeterModel meter;
@@ -77,19 +69,16 @@ public final class SheetView extends Region {
     private final ChangeListener<Object> selected = (any, before, now) -> showSelected();
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final ChangeListener<Object> changed = (any, before, now) -> requestLayout();
-    private Drawing drawing;
+    private final Laid laid;
+    private final PaperHand hand;
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
-    private Optional<Frame> draft = Optional.empty();
+    private List<Why.Step> way = List.of();
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
     private Optional<Box> wanted = Optional.empty();
-    private Optional<Point2D> held = Optional.empty();
-    private Optional<Point2D> kept = Optional.empty();
     private boolean spotsFit;
     private boolean probed;
-    private Arrangement arrangement = Arrangement.BESIDE;
-    private double arrangedFor;
 
     /**
      * The view of a running sheet, operated by clicks.
@@ -105,12 +94,13 @@ public final class SheetView extends Region {
             MeterModel meter,
             Clicks clicks) {
         this.run = run;
-        this.practice = practice;
         this.look = look;
         this.handles = handles;
         this.meter = meter;
         this.probes = new Probes(meter);
         this.clicks = clicks;
+        laid = new Laid(run, practice);
+        hand = new PaperHand(viewport, look);
         setId("sheet");
         getStyleClass().add("sheet");
         Rectangle clip = new Rectangle();
@@ -131,16 +121,14 @@ public final class SheetView extends Region {
                 .addListener((any, before, probe) -> setCursor(probe == null ? Cursor.DEFAULT : Cursor.CROSSHAIR));
         addEventFilter(MouseEvent.MOUSE_PRESSED, this::putProbeDown);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::select);
-        addEventHandler(MouseEvent.MOUSE_PRESSED, this::grip);
-        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
+        hand.hold(this);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::askAbout);
-        addEventHandler(ScrollEvent.SCROLL, this::scroll);
+        setOnContextMenuRequested(this::askByKey);
     }
 
     /** Draws the sheet as it has become. */
     private void fit() {
-        drawing = SheetDrawing.of(run.assembly(), practice.get(), arrangement);
-        draft = Optional.empty();
+        laid.draw();
         showInstead(instead);
         spotsFit = false;
         requestLayout();
@@ -156,7 +144,7 @@ public final class SheetView extends Region {
             before.offeredProperty().removeListener(typed);
         });
         desk = Optional.empty();
-        draft = Optional.empty();
+        laid.draft(Optional.empty());
         setFocusTraversable(false);
         hotSpots.setVisible(true);
         requestLayout();
@@ -179,7 +167,8 @@ public final class SheetView extends Region {
 
     /** One draws on the ladder; if its first rungs are out of view they are brought there. */
     private void showLadder() {
-        drawing.boxOf(new Place(Circuit.CONTROL, 0, 1))
+        laid.drawing()
+                .boxOf(new Place(Circuit.CONTROL, 0, 1))
                 .filter(first -> viewport.top() == 0 && getHeight() > 0)
                 .filter(first -> first.y() + RUNGS_TO_SEE > viewport.seen().height())
                 .ifPresent(first -> viewport.bring(0, first.y() - ABOVE_LADDER, 0, 0));
@@ -206,8 +195,8 @@ public final class SheetView extends Region {
     public void point(Marked what) {
         marked = what;
         Stream.concat(
-                        what.wires().stream().flatMap(number -> drawing.pointOn(number).stream()),
-                        what.ends().stream().flatMap(end -> drawing.pointAt(end).stream()))
+                        what.wires().stream().flatMap(number -> laid.drawing().pointOn(number).stream()),
+                        what.ends().stream().flatMap(end -> laid.drawing().pointAt(end).stream()))
                 .forEach(at -> bringIntoView(roomAround(new Box(at.x(), at.y(), 0, 0))));
         requestLayout();
     }
@@ -221,8 +210,11 @@ public final class SheetView extends Region {
     }
 
     private void select(MouseEvent event) {
+        if (event.getButton() == MouseButton.SECONDARY) {
+            return;
+        }
         desk.ifPresent(model -> {
-            drawing.placeAt(drawingX(event), drawingY(event)).ifPresent(place -> {
+            laid.drawing().placeAt(drawingX(event), drawingY(event)).ifPresent(place -> {
                 if (event.isShiftDown()) {
                     model.selection().reachTo(place);
                 } else {
@@ -238,6 +230,10 @@ public final class SheetView extends Region {
             probed = false;
             return;
         }
+        if (event.getButton() == MouseButton.SECONDARY && event.isStillSincePress()) {
+            askForMenu(onDrawing(event.getX(), event.getY()));
+            return;
+        }
         if (desk.isPresent() || event.getButton() != MouseButton.PRIMARY || !event.isStillSincePress()) {
             return;
         }
@@ -247,43 +243,54 @@ public final class SheetView extends Region {
         }
         double x = drawingX(event);
         double y = drawingY(event);
-        drawing.symbols()
+        laid.drawing()
+                .symbols()
                 .filter(symbol -> symbol.box().contains(x, y))
                 .findFirst()
-                .ifPresentOrElse(symbol -> clicks.asked(symbol.subject().tag()), () -> drawing.wireNear(x, y, CLOSE)
-                        .ifPresent(clicks::wire));
+                .ifPresentOrElse(
+                        symbol -> clicks.asked(symbol.subject().tag()),
+                        () -> laid.drawing().wireNear(x, y, CLOSE).ifPresent(clicks::wire));
+    }
+
+    private void askForMenu(Point2D at) {
+        Point2D screen = onScreen(at.getX(), at.getY());
+        clicks.menu(hit(at.getX(), at.getY()), screen.getX(), screen.getY());
+    }
+
+    /** By the key it is asked for the device that has the focus, or what is selected; a click asks by itself, on every platform alike. */
+    private void askByKey(ContextMenuEvent event) {
+        if (event.isKeyboardTrigger()) {
+            askForMenu(focused(event));
+        }
+        event.consume();
+    }
+
+    private Point2D focused(ContextMenuEvent event) {
+        Optional<Box> box = event.getTarget() instanceof HotSpot spot
+                ? Optional.of(spot.box())
+                : desk.flatMap(model -> model.selection().stretchProperty().get())
+                        .flatMap(stretch -> SelectedBox.around(laid.drawing(), stretch));
+        return box.map(one -> new Point2D(one.x() + one.width() / 2, one.y() + one.height() / 2))
+                .orElseGet(() -> onDrawing(getWidth() / 2, getHeight() / 2));
+    }
+
+    private Hit hit(double x, double y) {
+        return new Hit(
+                laid.drawing()
+                        .symbols()
+                        .filter(symbol -> symbol.box().contains(x, y))
+                        .findFirst()
+                        .map(Mark.Symbol::subject),
+                laid.drawing().placeAt(x, y),
+                laid.drawing().wireNear(x, y, 2 * CLOSE));
     }
 
     private void putProbeDown(MouseEvent event) {
         if (meter.inHandProperty().get() != null && event.getButton() == MouseButton.PRIMARY) {
-            probes.putDown(drawing, drawingX(event), drawingY(event));
+            probes.putDown(laid.drawing(), drawingX(event), drawingY(event));
             probed = true;
             event.consume();
         }
-    }
-
-    /** The wheel makes the drawing larger or smaller around what is under the pointer; with Shift it moves it. */
-    private void scroll(ScrollEvent event) {
-        if (event.isShiftDown() || event.getDeltaY() == 0) {
-            viewport.moveBy(-event.getDeltaX(), -event.getDeltaY());
-        } else {
-            kept = Optional.of(new Point2D(event.getX(), event.getY()));
-            look.enlarge((int) Math.signum(event.getDeltaY()));
-        }
-    }
-
-    /** The paper is taken hold of where nothing is operated. */
-    private void grip(MouseEvent event) {
-        boolean grips = event.getButton() == MouseButton.MIDDLE
-                || event.getButton() == MouseButton.PRIMARY && !(event.getTarget() instanceof HotSpot);
-        held = grips ? Optional.of(new Point2D(event.getX(), event.getY())) : Optional.empty();
-    }
-
-    private void drag(MouseEvent event) {
-        held.ifPresent(from -> {
-            viewport.moveBy(from.getX() - event.getX(), from.getY() - event.getY());
-            held = Optional.of(new Point2D(event.getX(), event.getY()));
-        });
     }
 
     private void goTo(double x, double y) {
@@ -297,7 +304,7 @@ public final class SheetView extends Region {
     private void showSelected() {
         say();
         wanted = desk.flatMap(model -> model.selection().stretchProperty().get())
-                .flatMap(this::around)
+                .flatMap(stretch -> SelectedBox.around(laid.drawing(), stretch))
                 .map(SheetView::roomAround);
     }
 
@@ -310,12 +317,12 @@ public final class SheetView extends Region {
 
     /** While something is typed that makes sense, it is drawn, live, as it would be. */
     private void draft() {
-        draft = desk.flatMap(model -> model.offeredProperty()
-                        .get()
-                        .orElseGet(() -> model.previewProperty().get())
-                        .assembly())
-                .map(assembly -> Frame.of(assembly, run, practice.get(), arrangement));
-        wanted = draft.flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
+        laid.draft(desk.flatMap(model -> model.offeredProperty()
+                .get()
+                .orElseGet(() -> model.previewProperty().get())
+                .assembly()));
+        wanted = laid.draft()
+                .flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
                 .map(SheetView::roomAround);
         requestLayout();
     }
@@ -324,34 +331,12 @@ public final class SheetView extends Region {
         return new Box(box.x() - NEAR, box.y() - NEAR, box.width() + 2 * NEAR, box.height() + 2 * NEAR);
     }
 
-    private Drawing shownDrawing() {
-        return draft.map(Frame::drawing).orElse(drawing);
-    }
-
     private Moment shownMoment() {
         if (instead.isPresent()) {
             return instead.get();
         }
-        return draft.map(Frame::moment).orElseGet(() -> run.shownProperty().get());
-    }
-
-    /** The box around all that is selected, empty if it is not drawn. */
-    private Optional<Box> around(Stretch stretch) {
-        Place at = stretch.first();
-        List<Box> boxes = IntStream.rangeClosed(at.item(), stretch.last())
-                .mapToObj(item -> drawing.boxOf(new Place(at.circuit(), at.rung(), item)))
-                .flatMap(Optional::stream)
-                .toList();
-        return boxes.isEmpty() ? Optional.empty() : Optional.of(Box.around(boxes));
-    }
-
-    /** The frame around all that is selected: in the ladder with the tag above and the markings at both sides, but not through the words below. */
-    private Optional<Box> framed(Stretch stretch) {
-        boolean ladder = stretch.first().circuit() == Circuit.CONTROL;
-        return around(stretch)
-                .map(box -> ladder
-                        ? new Box(box.x() - 11, box.y() - 24, box.width() + 22, box.height() + 21)
-                        : new Box(box.x() - 2, box.y() - 4, box.width() + 4, box.height() + 8));
+        return laid.draft().map(Frame::moment).orElseGet(() -> run.shownProperty()
+                .get());
     }
 
     /** Puts the keyboard where it is of use: on the drawing for a desk, otherwise on the first device that can be operated. */
@@ -373,6 +358,14 @@ public final class SheetView extends Region {
         }
     }
 
+    /** Shows the way of a current, contact by contact; none if empty. */
+    public void showWay(List<Why.Step> contacts) {
+        if (!way.equals(contacts)) {
+            way = List.copyOf(contacts);
+            requestLayout();
+        }
+    }
+
     /** Puts numbers beside the tags of devices; none if empty. */
     public void number(Map<String, List<Integer>> byTag) {
         numbers = Map.copyOf(byTag);
@@ -381,7 +374,7 @@ public final class SheetView extends Region {
 
     /** The drawing that is shown. */
     public Drawing drawing() {
-        return drawing;
+        return laid.drawing();
     }
 
     /** Calls this whenever another part of the drawing comes into view. */
@@ -419,27 +412,14 @@ public final class SheetView extends Region {
         return localToScreen(inView(x, y));
     }
 
-    private boolean concerns(Fault fault, Subject subject) {
-        Optional<Part> part = run.assembly().part(subject.tag());
-        if (part.isEmpty()) {
-            return false;
-        }
-        if (subject instanceof Subject.OfContact of) {
-            List<Contact> contacts = part.get().contacts();
-            return of.contact() < contacts.size()
-                    && fault.isBetween(
-                            contacts.get(of.contact()).from(),
-                            contacts.get(of.contact()).to());
-        }
-        return part.get().loads().stream().anyMatch(load -> fault.isBetween(load.from(), load.to()));
-    }
-
     @Override
     protected void layoutChildren() {
         double width = getWidth();
         double height = getHeight();
-        arrange(width - BAR);
-        Drawing whole = shownDrawing();
+        if (laid.arrange((width - BAR) / READABLE)) {
+            spotsFit = false;
+        }
+        Drawing whole = laid.shown();
         Box before = viewport.seen();
         double scaleBefore = viewport.scale();
         double scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR - FOOT);
@@ -447,11 +427,10 @@ public final class SheetView extends Region {
         double foot = hides ? Math.max(FOOT, Overview.heightFor(whole) + 2 * FOOT) : FOOT;
         viewport.fit(new Box(0, 0, whole.width(), whole.height()), scale, width, height, foot);
         if (scale != scaleBefore) {
-            Point2D at = kept.orElseGet(() -> new Point2D(width / 2, height / 2));
+            Point2D at = hand.takeKept().orElseGet(() -> new Point2D(width / 2, height / 2));
             viewport.bring(
                     before.x() + at.getX() / scaleBefore, before.y() + at.getY() / scaleBefore, at.getX(), at.getY());
         }
-        kept = Optional.empty();
         wanted.ifPresent(this::bringIntoView);
         wanted = Optional.empty();
         hotSpots.resizeRelocate(-viewport.left(), -viewport.top(), width, height);
@@ -459,7 +438,7 @@ public final class SheetView extends Region {
         double seen = height / scale;
         if (desk.isEmpty()) {
             if (!spotsFit) {
-                hotSpots.fit(run.assembly(), drawing, handles);
+                hotSpots.fit(run.assembly(), laid.drawing(), handles);
                 spotsFit = true;
             }
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
@@ -467,28 +446,6 @@ public final class SheetView extends Region {
         Box view = new Box(viewport.left(), viewport.top(), width, height);
         paper.show(view, picture(Patches.covering(view)));
         showOverview(whole);
-    }
-
-    /** The ladder is beside the power circuit where both can be read there, else below it. An edit that makes both narrower leaves it below: nothing is to jump. */
-    private void arrange(double width) {
-        boolean resized = width != arrangedFor;
-        boolean tooWide = arrangement == Arrangement.BESIDE && READABLE * drawing.width() > width;
-        if (width <= 0 || !resized && !tooWide) {
-            return;
-        }
-        arrangedFor = width;
-        boolean fits = !tooWide
-                && READABLE
-                                * SheetDrawing.of(run.assembly(), practice.get(), Arrangement.BESIDE)
-                                        .width()
-                        <= width;
-        Arrangement wantedNow = fits ? Arrangement.BESIDE : Arrangement.BELOW;
-        if (wantedNow != arrangement) {
-            arrangement = wantedNow;
-            drawing = SheetDrawing.of(run.assembly(), practice.get(), arrangement);
-            spotsFit = false;
-            draft = draft.map(typedNow -> Frame.of(typedNow.moment().assembly(), run, practice.get(), arrangement));
-        }
     }
 
     private void showOverview(Drawing whole) {
@@ -499,7 +456,10 @@ public final class SheetView extends Region {
                     .filter(mark -> mark instanceof Mark.WireLine || mark instanceof Mark.Symbol)
                     .toList();
             overview.show(
-                    whole, new Sight(shownMoment(), this::concerns, Map.of()).of(strokes), viewport.seen(), look.ink());
+                    whole,
+                    new Sight(shownMoment(), new Flaws(run.assembly())::concerns, Map.of()).of(strokes),
+                    viewport.seen(),
+                    look.ink());
             overview.relocate(
                     getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - FOOT);
         }
@@ -508,28 +468,29 @@ public final class SheetView extends Region {
     /** All of the drawing, if that was asked for; otherwise as large as it can be read, larger if there is room. */
     private double fittingScale(double width, double height) {
         double fits =
-                Math.min(width / shownDrawing().width(), height / shownDrawing().height());
+                Math.min(width / laid.shown().width(), height / laid.shown().height());
         return Math.min(LARGEST_SCALE, look.wholeProperty().get() ? fits : Math.max(READABLE, fits));
     }
 
     /** How what lies within a box looks, in pixels. */
     private SheetPicture picture(Box area) {
         double scale = viewport.scale();
-        Drawing shown = shownDrawing();
+        Drawing shown = laid.shown();
         List<Mark> within = shown.marksBetween(
                 area.y() / scale - SheetPicture.MARGIN, (area.y() + area.height()) / scale + SheetPicture.MARGIN);
         return new SheetPicture(
-                new Sight(shownMoment(), this::concerns, numbers).of(within),
+                new Sight(shownMoment(), new Flaws(run.assembly())::concerns, numbers).of(within),
                 new SheetPicture.Pointers(
-                        probes.points(drawing),
+                        probes.points(laid.drawing()),
                         marked,
                         marked.ends().stream()
-                                .flatMap(end -> drawing.pointAt(end).stream())
+                                .flatMap(end -> laid.drawing().pointAt(end).stream())
                                 .toList(),
                         desk.flatMap(model ->
                                         model.selection().stretchProperty().get())
-                                .filter(stretch -> draft.isEmpty())
-                                .flatMap(this::framed)),
+                                .filter(stretch -> laid.draft().isEmpty())
+                                .flatMap(stretch -> SelectedBox.framed(laid.drawing(), stretch)),
+                        laid.draft().isPresent() ? List.of() : WayMark.of(way, laid.drawing())),
                 new SheetPicture.Manner(scale, look.ink()));
     }
 }

@@ -10,6 +10,7 @@ import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.desk.StrokeKey;
 import parable.app.point.PointLayer;
+import parable.offer.Spot;
 
 /** Drawing: the sheet is changed, rung by rung. */
 public final class DrawStep implements StepPage {
@@ -60,6 +61,11 @@ public final class DrawStep implements StepPage {
             view = Optional.of(makeView.get());
         }
         return view.get();
+    }
+
+    /** Opens the chooser at a place. */
+    public void choose(Spot spot) {
+        layer().begin(Optional.of(spot));
     }
 
     private PointLayer layer() {

@@ -12,6 +12,9 @@ import javafx.scene.layout.VBox;
 /** Leaves under one line of buttons, one of them open; the others are not in the window. */
 public final class Leaves extends VBox {
 
+    /** Whatever is open they take the same height, and more only if there is room: what is over them stays where it is. */
+    private static final double HEIGHT = 330;
+
     private final List<Leaf> leaves;
     private final ToggleGroup group = new ToggleGroup();
     private final HBox buttons = new HBox();
@@ -41,7 +44,8 @@ public final class Leaves extends VBox {
         getChildren().addAll(buttons, open);
         buttons.setVisible(leaves.size() > 1);
         buttons.setManaged(leaves.size() > 1);
-        setMinHeight(0);
+        setMinHeight(HEIGHT);
+        setPrefHeight(HEIGHT);
     }
 
     /** Opens a leaf; the first if there is none of this id. */

@@ -55,6 +55,12 @@ public final class TimeBar extends HBox {
         strip.setId("strip-open");
         strip.setTooltip(new Tooltip("What every device did, side by side over time"));
         getChildren().addAll(clock, back, runOrPause, forward, speeds(), past, now, restart, strip);
+        keepWidths();
+        follow();
+        show();
+    }
+
+    private void keepWidths() {
         getChildren().stream()
                 .filter(part -> part != past)
                 .map(Region.class::cast)
@@ -63,6 +69,9 @@ public final class TimeBar extends HBox {
                         part.setMinWidth(USE_PREF_SIZE);
                     }
                 });
+    }
+
+    private void follow() {
         run.shownTimeProperty().addListener((any, before, time) -> show());
         run.nowProperty().addListener((any, before, time) -> show());
         run.runningProperty().addListener((any, before, runs) -> show());
@@ -71,7 +80,6 @@ public final class TimeBar extends HBox {
                 run.lookAt(Math.round(value.doubleValue()));
             }
         });
-        show();
     }
 
     /** What tells on the drawing that the past is looked at; not seen otherwise. */

@@ -79,7 +79,8 @@ class PatchesTest {
         List<Terminal> at = ends.length == 0 ? List.of() : List.of(new Terminal("K1", "13"));
         return new SheetPicture(
                 new Sight(bench.moment(), (fault, subject) -> false, Map.of()).of(drawing.marks()),
-                new SheetPicture.Pointers(Map.of(), new Marked(List.of(), at), List.of(ends), Optional.empty()),
+                new SheetPicture.Pointers(
+                        Map.of(), new Marked(List.of(), at), List.of(ends), Optional.empty(), List.of()),
                 new SheetPicture.Manner(scale, Ink.DAYLIGHT));
     }
 

@@ -1,0 +1,307 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.app.job.JobModel;
+import parable.app.sheet.SheetView;
+import parable.bench.Action;
+import parable.bench.Bench;
+import parable.bench.Condition;
+import parable.bench.Fault;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.draw.Box;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
+import parable.parts.Assembly;
+import parable.parts.Verb;
+
+/** Drawing and trying by pointing: places, chooser, menu and card, by mouse alone and by keys alone. */
+@ExtendWith(ApplicationExtension.class)
+class PointingTest extends DrivenWindow {
+
+    private int actions;
+
+    @Start
+    private void start(Stage stage) throws Exception {
+        open(stage);
+    }
+
+    private void click(FxRobot robot, String query) {
+        actions++;
+        robot.clickOn(query);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void push(FxRobot robot, KeyCode... keys) {
+        actions++;
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void openEmpty() throws JobFormatException {
+        String empty = "{\"version\": 1, \"name\": \"Tern Hollow press house\", \"sheets\": [{\"name\": \"Bin gate\","
+                + " \"duty\": \"maintained\", \"rails\": {\"L\": \"1\", \"N\": \"2\"}, \"devices\": [], \"rungs\": []}]}";
+        jobs = new JobModel(JobFile.read(empty), Optional.empty());
+        window = new MainWindow(jobs, answers);
+    }
+
+    private Sheet sheet() {
+        return window.run().assembly().sheet();
+    }
+
+    private SheetView view() {
+        return (SheetView) window.part("sheet");
+    }
+
+    private Point2D onScreen(String tag, String from) {
+        List<Rung> rungs = sheet().control();
+        for (int rung = 0; rung < rungs.size(); rung++) {
+            for (int item = 0; item < rungs.get(rung).items().size(); item++) {
+                if (rungs.get(rung).items().get(item) instanceof RungItem.Passage passage
+                        && passage.tag().equals(tag)
+                        && passage.from().equals(from)) {
+                    Box box = view().drawing()
+                            .boxOf(new Place(Circuit.CONTROL, rung, item))
+                            .orElseThrow();
+                    return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
+                }
+            }
+        }
+        throw new AssertionError(tag + " is not in the ladder");
+    }
+
+    private static void startsHoldsAndStops(Sheet sheet) throws Exception {
+        Bench bench = Bench.of(Assembly.of(sheet));
+        bench.act(new Action(Verb.CLOSE, "Q1"));
+        bench.act(new Action(Verb.PRESS, "S2"));
+        bench.runUntil(300_000);
+        bench.act(new Action(Verb.RELEASE, "S2"));
+        bench.runUntil(600_000);
+        assertThat(bench.moment().condition("M1")).isEqualTo(Condition.FORWARD);
+        bench.act(new Action(Verb.PRESS, "S1"));
+        bench.runUntil(900_000);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+    }
+
+    private void showEmpty(FxRobot robot) {
+        robot.interact(() -> {
+            try {
+                Stage stage = (Stage) window.scene().getWindow();
+                openEmpty();
+                stage.setScene(window.scene());
+            } catch (JobFormatException impossible) {
+                throw new IllegalStateException(impossible);
+            }
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void aStarterIsDrawnFromAnEmptySheetByKeysAlone(FxRobot robot) throws Exception {
+        showEmpty(robot);
+        push(robot, KeyCode.CONTROL, KeyCode.D);
+        push(robot, KeyCode.INSERT);
+        for (char letter : "power direct".toCharArray()) {
+            actions++;
+            robot.write(letter);
+        }
+        push(robot, KeyCode.ENTER);
+        push(robot, KeyCode.ESCAPE);
+        push(robot, KeyCode.SPACE);
+        for (int i = 0; i < 5; i++) {
+            push(robot, KeyCode.ENTER);
+        }
+        push(robot, KeyCode.ESCAPE);
+
+        startsHoldsAndStops(sheet());
+        System.out.println("Direct-on-line starter by keys: " + actions + " actions");
+        assertThat(actions).isLessThanOrEqualTo(40);
+    }
+
+    @Test
+    void aStarterIsDrawnFromAnEmptySheetByMouseAlone(FxRobot robot) throws Exception {
+        showEmpty(robot);
+        click(robot, "#step-draw");
+        click(robot, "#begin-direct");
+        click(robot, "#begin-rung");
+        for (int i = 0; i < 5; i++) {
+            click(robot, "#offer-0");
+        }
+        actions++;
+        robot.clickOn(robot.point("#route-card").atPosition(Pos.BOTTOM_CENTER));
+
+        startsHoldsAndStops(sheet());
+        System.out.println("Direct-on-line starter by mouse: " + actions + " actions");
+        assertThat(actions).isLessThanOrEqualTo(12);
+    }
+
+    @Test
+    void aPlaceShowsItselfNearThePointerAndWhatIsChosenIsDrawnBeforeItIsTaken(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        Point2D start = onScreen("S1", "13");
+        robot.moveTo(start.add(-40, 0));
+        robot.moveBy(-1, 0);
+        assertThat(window.part("spot-plus").isVisible()).isTrue();
+        robot.clickOn("#spot-plus");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(window.part("chooser").isVisible()).isTrue();
+        assertThat(sheet()).as("only drawn").isEqualTo(before);
+        robot.write("e-st");
+        robot.push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.part("chooser").isVisible()).isFalse();
+        assertThat(sheet()).isEqualTo(before);
+        robot.push(KeyCode.SPACE);
+        robot.write("end switch that stops");
+        robot.push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().devices()).hasSize(before.devices().size() + 1);
+        robot.interact(() -> jobs.undo());
+        assertThat(sheet()).isEqualTo(before);
+    }
+
+    @Test
+    void theMenuPutsAFaultInAndTakesItOut(FxRobot robot) throws Exception {
+        robot.interact(() -> window.setDrawing(true));
+        robot.interact(() -> window.setDrawing(false));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(onScreen("K1", "13"), MouseButton.SECONDARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("Fault: K1 13-14 is welded closed");
+        until(() -> window.run().shownProperty().get().faults().size() == 1);
+        assertThat(window.run().shownProperty().get().faults())
+                .containsExactly(new Fault(Fault.Kind.WELDED, "K1", "13-14"));
+        robot.clickOn(onScreen("K1", "13"), MouseButton.SECONDARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("Take out: K1 13-14 is welded closed");
+        until(() -> window.run().shownProperty().get().faults().isEmpty());
+    }
+
+    @Test
+    void theMenuDrawsAWholeStepOfTheTrade(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        robot.clickOn(onScreen("K1", "A1"), MouseButton.SECONDARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("Whole steps at K1");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("One more station: a stop in series and a start in parallel, in another place");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().devices()).hasSize(before.devices().size() + 2);
+        assertThat(sheet().devices()).extracting(device -> device.place()).contains("Station 2");
+    }
+
+    @Test
+    void theCardSetsATimerAndSaysWhyACoilIsOff(FxRobot robot) throws Exception {
+        robot.interact(() -> window.showSheet("Mill"));
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(onScreen("KT", "A1"));
+        robot.doubleClickOn("#card-set-setting")
+                .push(KeyCode.CONTROL, KeyCode.A)
+                .write("8")
+                .push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().device("KT").orElseThrow().setting("setting")).contains("8 s");
+
+        robot.clickOn("#step-try");
+        robot.interact(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
+        robot.clickOn(onScreen("KM", "A1"));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#card-state").<Label>query().getText()).startsWith("KM is off. Open in its way:");
+        robot.clickOn("#card-do-S1-press");
+        until(() -> condition("KM") == Condition.IN);
+    }
+
+    /** Whatever message comes and whatever is selected: what was there stays where it was. */
+    @Test
+    void nothingMovesUnderThePointer(FxRobot robot) {
+        robot.interact(() -> window.run().setRunning(false));
+        WaitForAsyncUtils.waitForFxEvents();
+        List<String> watched = List.of(
+                "step-draw",
+                "step-test",
+                "sheet",
+                "actuator-S1",
+                "actuator-S3",
+                "more-M1",
+                "leaf-story",
+                "clock",
+                "save");
+        List<Bounds> before = places(watched);
+        List<Runnable> acts = new ArrayList<>();
+        acts.add(() ->
+                window.tell("A message that is so long that it needs two lines on the slip at the foot of the drawing,"
+                        + " as one of a file that cannot be written does with its whole name and the reason why."));
+        acts.add(() -> ((ToggleButton) window.part("leaf-card")).fire());
+        acts.add(() -> ((ToggleButton) window.part("leaf-meter")).fire());
+        acts.add(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
+        acts.add(() -> window.run().act(new Action(Verb.PRESS, "S1")));
+        acts.add(() -> window.run().stepBack());
+        acts.add(() -> window.run().set(new Fault(Fault.Kind.WELDED, "K1", "13-14"), true));
+        for (Runnable act : acts) {
+            robot.interact(act);
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(places(watched)).isEqualTo(before);
+        }
+        Box motor = view().drawing()
+                .symbols()
+                .filter(symbol -> symbol.subject().tag().equals("M1"))
+                .findFirst()
+                .orElseThrow()
+                .box();
+        robot.clickOn(view().onScreen(motor.x() + motor.width() / 2, motor.y() + motor.height() / 2));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#card-title").<Label>query().getText()).isEqualTo("M1");
+        assertThat(places(watched)).isEqualTo(before);
+    }
+
+    private List<Bounds> places(List<String> ids) {
+        return ids.stream()
+                .map(id -> {
+                    Node node = window.part(id);
+                    Bounds bounds = node.localToScene(node.getLayoutBounds());
+                    return (Bounds) new BoundingBox(Math.rint(bounds.getMinX()), Math.rint(bounds.getMinY()), 1, 1);
+                })
+                .toList();
+    }
+
+    @Test
+    void theDrawingHasSixtyPercentOfTheWindowAndCanBeRead() {
+        assertThat(window.scene().getWidth()).isEqualTo(1280);
+        assertThat(window.scene().getHeight()).isEqualTo(800);
+        for (Sheet one : jobs.jobProperty().get().sheets()) {
+            WaitForAsyncUtils.asyncFx(() -> window.showSheet(one.name()));
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(view().getWidth() * view().getHeight()).as(one.name()).isGreaterThanOrEqualTo(0.6 * 1280 * 800);
+            assertThat(view().scale()).as(one.name()).isGreaterThanOrEqualTo(1);
+        }
+    }
+}
