@@ -32,6 +32,7 @@ final class Header extends HBox {
     private final MenuButton sheetMenu = new MenuButton("Sheet");
     private final ActionButton save =
             new ActionButton("save", "Save", "Writes the job to its file  Ctrl+S", this::save);
+    private final Runnable showAll;
     private String chosen = "";
 
     /**
@@ -45,11 +46,14 @@ final class Header extends HBox {
         this.jobs = jobs;
         this.prompt = prompt;
         this.chooseSheet = chooseSheet;
+        showAll = sheetActions::showAll;
         tabs = new SheetTabs(chooseSheet);
         HBox.setHgrow(tabs, Priority.ALWAYS);
         fillJobMenu();
         fillSheetMenu(sheetActions);
-        getChildren().addAll(job, tabs, sheetMenu, step("undo", "Undo", "Ctrl+Z", jobs::undo, false));
+        ActionButton all = new ActionButton(
+                "all-sheets", "All sheets", "As pictures, with those of the library  Ctrl+Home", sheetActions::showAll);
+        getChildren().addAll(job, all, tabs, sheetMenu, step("undo", "Undo", "Ctrl+Z", jobs::undo, false));
         getChildren().add(step("redo", "Redo", "Ctrl+Y", jobs::redo, true));
         getChildren().addAll(menus);
         getChildren().add(save);
@@ -154,6 +158,7 @@ final class Header extends HBox {
                 }
             }
             case N -> sheetMenu.show();
+            case HOME -> showAll.run();
             case PAGE_UP -> chooseSheet.accept(tabs.from(chosen, -1));
             case PAGE_DOWN -> chooseSheet.accept(tabs.from(chosen, 1));
             default -> {}

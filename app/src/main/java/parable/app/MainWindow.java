@@ -4,6 +4,7 @@ import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
@@ -29,11 +30,13 @@ import parable.app.job.OpenJob;
 import parable.app.job.Person;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
+import parable.app.look.Magnified;
 import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
 import parable.app.paper.TitleView;
 import parable.app.run.RunModel;
 import parable.app.run.Wall;
+import parable.app.sheets.SheetsPage;
 import parable.app.start.StartModel;
 import parable.app.start.StartView;
 import parable.app.step.Leaf;
@@ -46,6 +49,7 @@ import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.drafting.Dress;
 import parable.logbook.Logbook;
+import parable.offer.Spot;
 import parable.timing.Refutation;
 
 /** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
@@ -56,7 +60,8 @@ public final class MainWindow {
 
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
-    private final Scene scene = new Scene(root, 1280, 800);
+    private final Magnified magnified = new Magnified(root);
+    private final Scene scene = new Scene(magnified, 1280, 800);
     private final StackPane middle = new StackPane();
     private final MessageSlip slip;
     private final RouteCard route = new RouteCard(this::setStep);
@@ -82,8 +87,9 @@ public final class MainWindow {
     public MainWindow(JobModel jobs, FilePrompt prompt) {
         this.jobs = jobs;
         root.getStyleClass().add("window");
-        scene.getStylesheets().add(MainWindow.class.getResource("parable.css").toExternalForm());
-        sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, prompt);
+        scene.getStylesheets().add(style("parable.css"));
+        magnified.factorProperty().bind(look.magnificationProperty());
+        sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, this::showAll, prompt);
         acceptances = new Acceptances(jobs, () -> shown, prompt);
         checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
         route.follow(Map.of(JobStep.CHECK, checking.state()));
@@ -319,6 +325,35 @@ public final class MainWindow {
         root.setRight(null);
     }
 
+    /** Opens the page with all sheets in the place of the drawing. */
+    private void showAll() {
+        instead(new SheetsPage(jobs.jobProperty().get(), look.ink(), new ForSheets(), () -> showSheet(shown)));
+    }
+
+    /** What the page with all sheets asks of the window. */
+    private final class ForSheets implements SheetsPage.Actions {
+
+        @Override
+        public void open(String name) {
+            showSheet(name);
+        }
+
+        @Override
+        public void add(Sheet sheet) {
+            sheetList.add(sheet);
+        }
+
+        @Override
+        public void ask() {
+            showStart();
+        }
+
+        @Override
+        public void addEmpty() {
+            sheetList.addEmpty();
+        }
+    }
+
     /** Opens the page of questions in the place of the drawing. */
     private void showStart() {
         StartModel start = new StartModel(jobs.jobProperty().get().conventions());
@@ -347,10 +382,12 @@ public final class MainWindow {
     }
 
     private void wear(Theme theme) {
-        String night = MainWindow.class.getResource("parable-night.css").toExternalForm();
-        scene.getStylesheets().remove(night);
-        if (theme == Theme.NIGHT) {
-            scene.getStylesheets().add(night);
+        for (Theme other : List.of(Theme.NIGHT, Theme.CONTRAST)) {
+            String sheet = style("parable-" + other.name().toLowerCase(Locale.ROOT) + ".css");
+            scene.getStylesheets().remove(sheet);
+            if (theme == other) {
+                scene.getStylesheets().add(sheet);
+            }
         }
         scene.setUserAgentStylesheet(
                 theme == Theme.NIGHT
@@ -359,9 +396,19 @@ public final class MainWindow {
         showSheet(shown);
     }
 
+    private static String style(String name) {
+        return MainWindow.class.getResource(name).toExternalForm();
+    }
+
     /** How the window is looked at. */
     Look look() {
         return look;
+    }
+
+    /** Opens the chooser at a place of the ladder, in the step of drawing. */
+    public void point(Spot spot) {
+        setDrawing(true);
+        page.point(spot);
     }
 
     /** Goes to the drawing desk, or from it to the bench. */
@@ -376,7 +423,7 @@ public final class MainWindow {
     }
 
     /** Says on its card why a device is on or off at the instant that is looked at, and what would change it. */
-    private void why(String tag) {
+    public void why(String tag) {
         page.card().select(new Pick.OfDevice(tag));
         page.card().ask();
         page.card().explain(true);

@@ -3,6 +3,9 @@ package parable.app;
 /** What can be done with the sheets of a job as wholes; every one of it can be undone. */
 interface SheetActions {
 
+    /** Shows all sheets, and those of the library, as pictures. */
+    void showAll();
+
     /** Asks what a starter is to do, and adds the sheet that the library proposes. */
     void start();
 

@@ -19,6 +19,7 @@ final class SheetList implements SheetActions {
     private final Supplier<String> shown;
     private final Consumer<String> show;
     private final Runnable startPage;
+    private final Runnable allPage;
     private final FilePrompt prompt;
 
     /**
@@ -27,12 +28,20 @@ final class SheetList implements SheetActions {
      * @param shown the name of the sheet that is shown
      * @param show shows another
      * @param startPage opens the page of questions
+     * @param allPage opens the page with all sheets
      */
-    SheetList(JobModel jobs, Supplier<String> shown, Consumer<String> show, Runnable startPage, FilePrompt prompt) {
+    SheetList(
+            JobModel jobs,
+            Supplier<String> shown,
+            Consumer<String> show,
+            Runnable startPage,
+            Runnable allPage,
+            FilePrompt prompt) {
         this.jobs = jobs;
         this.shown = shown;
         this.show = show;
         this.startPage = startPage;
+        this.allPage = allPage;
         this.prompt = prompt;
     }
 
@@ -63,6 +72,11 @@ final class SheetList implements SheetActions {
         Sheet named = sheet.named(free(sheet.name()));
         jobs.edit(changed.with(named));
         show.accept(named.name());
+    }
+
+    @Override
+    public void showAll() {
+        allPage.run();
     }
 
     @Override

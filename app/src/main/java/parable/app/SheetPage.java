@@ -280,6 +280,11 @@ final class SheetPage {
         return door;
     }
 
+    /** Opens the chooser at a place of the ladder. */
+    void point(Spot spot) {
+        draw.choose(spot);
+    }
+
     /** The desk of this sheet. */
     DeskModel desk() {
         return draw.desk();

@@ -6,24 +6,19 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 
-/** The sheets of the job side by side; where they find no room, they are moved along and one button lists them all. */
+/** The sheets of the job side by side; where they find no room they are moved along. */
 final class SheetTabs extends HBox {
 
     private final Consumer<String> choose;
     private final HBox tabs = new HBox();
     private final ScrollPane strip = new ScrollPane(tabs);
-    private final MenuButton all = new MenuButton();
     private List<String> names = List.of();
     private String chosen = "";
 
@@ -43,13 +38,10 @@ final class SheetTabs extends HBox {
         strip.setFitToHeight(true);
         strip.setMinWidth(0);
         strip.setFocusTraversable(false);
-        all.setId("sheet-choice");
-        all.setMinWidth(Region.USE_PREF_SIZE);
-        all.managedProperty().bind(all.visibleProperty());
         strip.viewportBoundsProperty().addListener((any, before, bounds) -> seeChosen());
         tabs.layoutBoundsProperty().addListener((any, before, bounds) -> seeChosen());
         HBox.setHgrow(strip, Priority.SOMETIMES);
-        getChildren().addAll(strip, all);
+        getChildren().add(strip);
     }
 
     /** Shows the sheets of a job. */
@@ -60,20 +52,14 @@ final class SheetTabs extends HBox {
         }
         names = now;
         List<ToggleButton> made = new ArrayList<>();
-        all.getItems().clear();
         for (String name : now) {
             ToggleButton tab = new ToggleButton(name);
             tab.setId("sheet-tab-" + name);
             tab.setMinWidth(USE_PREF_SIZE);
             tab.setOnAction(event -> choose.accept(name));
             made.add(tab);
-            MenuItem item = new MenuItem(name);
-            item.setOnAction(event -> choose.accept(name));
-            all.getItems().add(item);
         }
         tabs.getChildren().setAll(made);
-        all.setText("All " + now.size());
-        all.setTooltip(new Tooltip("All " + now.size() + " sheets of this job"));
         select(chosen);
     }
 
@@ -94,7 +80,6 @@ final class SheetTabs extends HBox {
     private void seeChosen() {
         Platform.runLater(() -> {
             double hidden = tabs.getWidth() - strip.getViewportBounds().getWidth();
-            all.setVisible(hidden > 1 && names.size() > 1);
             tabs.getChildren().stream()
                     .filter(tab -> ((ToggleButton) tab).isSelected())
                     .findFirst()

@@ -1,7 +1,9 @@
 package parable.app;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.RadioMenuItem;
@@ -20,6 +22,8 @@ import parable.drafting.Dress;
 /** How one looks at the job: size, theme, the dress of its symbols and tags, and what colours tell in it. */
 final class ViewMenu extends MenuButton {
 
+    private static final List<Integer> SIZES = List.of(100, 125, 150, 175, 200);
+
     private final JobModel jobs;
     private final Look look;
     private final CheckMenuItem night = new CheckMenuItem("Dark colours");
@@ -37,11 +41,10 @@ final class ViewMenu extends MenuButton {
         this.look = look;
         this.showKeys = showKeys;
         setId("view-menu");
-        night.setId("view-night");
         night.setAccelerator(shortcut(KeyCode.T));
-        night.setOnAction(
-                event -> look.themeProperty().set(look.themeProperty().get() == Theme.DAY ? Theme.NIGHT : Theme.DAY));
-        look.themeProperty().addListener((any, before, theme) -> night.setSelected(theme == Theme.NIGHT));
+        wears(night, "view-night", Theme.NIGHT);
+        CheckMenuItem contrast = new CheckMenuItem("Strongest contrast");
+        wears(contrast, "view-contrast", Theme.CONTRAST);
         getItems()
                 .addAll(
                         item("view-larger", "Larger", KeyCode.PLUS, () -> look.enlarge(1)),
@@ -52,6 +55,8 @@ final class ViewMenu extends MenuButton {
                                 KeyCode.DIGIT0,
                                 look::fit),
                         night,
+                        contrast,
+                        sizes(),
                         new SeparatorMenuItem());
         ToggleGroup dress = new ToggleGroup();
         for (Practice practice : Practice.values()) {
@@ -69,6 +74,29 @@ final class ViewMenu extends MenuButton {
         keys.setId("view-keys");
         keys.setOnAction(event -> showKeys.run());
         getItems().addAll(colours, new SeparatorMenuItem(), keys);
+    }
+
+    /** An item that puts a theme on, and takes it off again. */
+    private void wears(CheckMenuItem item, String id, Theme theme) {
+        item.setId(id);
+        item.setOnAction(event -> look.themeProperty().set(look.themeProperty().get() == theme ? Theme.DAY : theme));
+        look.themeProperty().addListener((any, before, now) -> item.setSelected(now == theme));
+    }
+
+    /** How large everything in the window is. */
+    private Menu sizes() {
+        Menu sizes = new Menu("Size of everything");
+        sizes.setId("view-size");
+        ToggleGroup group = new ToggleGroup();
+        for (int percent : SIZES) {
+            RadioMenuItem item = new RadioMenuItem(percent + " %");
+            item.setId("view-size-" + percent);
+            item.setToggleGroup(group);
+            item.setSelected(percent == SIZES.get(0));
+            item.setOnAction(event -> look.magnificationProperty().set(percent / 100.0));
+            sizes.getItems().add(item);
+        }
+        return sizes;
     }
 
     private Practice worn() {

@@ -34,11 +34,14 @@ import parable.app.job.JobModel;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Fault;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
 import parable.circuit.Revision;
 import parable.files.JobFile;
 import parable.files.LogbookFile;
 import parable.logbook.LogEntry;
 import parable.logbook.Logbook;
+import parable.offer.Spot;
 import parable.parts.Verb;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -156,11 +159,22 @@ final class ShotsCommand implements Callable<Integer> {
                     window.run().restart();
                     start(window);
                     window.setDrawing(true);
+                    ((ToggleButton) window.part("leaf-desk")).fire();
                     ((ToggleButton) window.part("stroke-new-rung")).fire();
                     ((TextField) window.part("line")).setText("@7 /K1 (P4) N ; standing still");
                 }),
-                new Shot("north-american-dress", Set.of("sheet=Press platen", "spot-LS1", "story"), window -> {
+                new Shot("pointing", Set.of("sheet=Wash pump", "chooser", "card-title"), window -> {
                     ((TextField) window.part("line")).clear();
+                    ((ToggleButton) window.part("leaf-card")).fire();
+                    window.point(new Spot.InSeries(new Place(Circuit.CONTROL, 0, 7), true));
+                }),
+                new Shot("why", Set.of("sheet=Wash pump", "card-state", "card-way"), window -> {
+                    window.setDrawing(true);
+                    act(window, Verb.PRESS, "S0", 0.2);
+                    act(window, Verb.RELEASE, "S0", 0.8);
+                    window.why("K1");
+                }),
+                new Shot("north-american-dress", Set.of("sheet=Press platen", "spot-LS1", "story"), window -> {
                     window.showSheet("Press platen");
                     window.run().restart();
                     start(window);

@@ -18,6 +18,9 @@ final class DeviceRow extends HBox {
 
     private static final double ROOM_FOR_TAG = 44;
 
+    /** It gets what is left of the row; what it would like to have must not make the row wider than the list. */
+    private static final double ROOM_FOR_DESCRIPTION = 40;
+
     private final TextField description = new TextField();
     private final Button open;
     private final Button closed;
@@ -43,6 +46,8 @@ final class DeviceRow extends HBox {
         closed.setText("closed");
         setAlignment(Pos.CENTER_LEFT);
         setHgrow(description, Priority.ALWAYS);
+        description.setPrefWidth(ROOM_FOR_DESCRIPTION);
+        description.setMinWidth(0);
         description.setId("device-" + part.tag());
         description.getStyleClass().add("description");
         description.setAccessibleText("What " + part.tag() + " is for and how it is set");

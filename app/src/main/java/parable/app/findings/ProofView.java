@@ -41,7 +41,7 @@ final class ProofView extends VBox {
         this.model = model;
         this.replay = replay;
         setId("proof");
-        prove = new ActionButton("prove", "Go through every state", "Every order of events, however fast", start);
+        prove = new ActionButton("prove", "Explore every state", "Every order of events, however fast", start);
         cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::cancel);
         state.setId("proof-state");
         state.setWrapText(true);

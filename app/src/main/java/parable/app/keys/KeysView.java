@@ -23,17 +23,19 @@ public final class KeysView extends BorderPane {
     private record Key(String key, String words) {}
 
     private static final List<Key> ANYWHERE = List.of(
-            new Key("Ctrl+D", "From drawing to trying and back"),
+            new Key("Ctrl+D  Ctrl+U", "Draw, and back to trying; try"),
+            new Key("Menu key, right button", "What can be done with the thing there"),
             new Key("Ctrl+K", "What the rules find"),
             new Key("Ctrl+G", "The program, or the translation into one"),
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),
+            new Key("Ctrl+Home", "All sheets, and the library, as pictures"),
             new Key("Ctrl+N", "New sheet, and all else with sheets"),
             new Key("Ctrl+PageUp  Ctrl+PageDown", "The sheet before, the next"),
             new Key("Ctrl+E  Ctrl+P", "All drawings as PDF, print this one"),
-            new Key("Ctrl+Plus  Ctrl+Minus", "Larger, smaller; also Ctrl and the mouse wheel"),
-            new Key("Ctrl+0", "Fit into the window"),
+            new Key("Ctrl+Plus  Ctrl+Minus", "Larger, smaller; the wheel too; Shift and the wheel move"),
+            new Key("Ctrl+0", "All of it in the window, or as large as can be read"),
             new Key("Ctrl+T", "Dark or light colours"),
             new Key("Tab  Shift+Tab", "To the next thing, to the one before"),
             new Key("F1", "This page"));
@@ -96,6 +98,7 @@ public final class KeysView extends BorderPane {
     private static List<Key> drawing() {
         List<Key> keys = new ArrayList<>();
         keys.add(new Key("Arrows", "Select the device beside, the rung above or below"));
+        keys.add(new Key("Space", "What can go beside the selected device"));
         keys.add(new Key("Shift+Left  Shift+Right", "Select a stretch of the rung"));
         for (DeskStroke stroke : DeskStroke.values()) {
             keys.add(new Key(StrokeKey.of(stroke), stroke.words()));

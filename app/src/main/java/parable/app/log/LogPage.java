@@ -70,6 +70,7 @@ public final class LogPage {
     /** The entries, with what is searched in them and the selected one in full. */
     private VBox listed() {
         search.setId("log-search");
+        search.setAccessibleText("Search the entries");
         search.setPromptText("search: words, names, dates, a circuit");
         search.textProperty().addListener((any, before, now) -> showEntries());
         fillEntries();
@@ -82,6 +83,7 @@ public final class LogPage {
 
     private void fillEntries() {
         entries.setId("log-entries");
+        entries.setAccessibleText("The entries of the record");
         entries.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
         entries.getColumns()
                 .setAll(List.of(
@@ -106,6 +108,7 @@ public final class LogPage {
     /** A reading over time. */
     private VBox overTime() {
         reading.setId("log-reading");
+        reading.setAccessibleText("Which reading is shown over time");
         reading.setOnAction(event -> showTrend());
         plot.setId("log-plot");
         plot.setAnimated(false);
@@ -124,17 +127,21 @@ public final class LogPage {
             }
         }
         kind.setId("log-kind");
+        kind.setAccessibleText("Kind of entry");
         kind.setValue(LogEntry.Kind.REMARK.words());
     }
 
     private void askForEntry(Person person) {
         text.setId("log-text");
+        text.setAccessibleText("What happened");
         text.setPromptText("what was found, done, changed");
         text.setWrapText(true);
         text.setPrefRowCount(LINES);
         readings.setId("log-readings");
+        readings.setAccessibleText("Readings");
         readings.setPromptText("readings: current U1 = 3.8 A; start time = 1.2 s");
         by.setId("log-by");
+        by.setAccessibleText("Who writes it");
         by.setPromptText("your name");
         by.textProperty().bindBidirectional(person.nameProperty());
         correct.setId("log-correct");

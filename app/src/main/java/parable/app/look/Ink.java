@@ -41,6 +41,17 @@ public record Ink(
             Color.web("#ff6db8"),
             Color.web("#333b41"));
 
+    /** Black on white, each colour dark enough to be read as text (contrast 7 to 1 and more). */
+    public static final Ink CONTRAST = new Ink(
+            Color.WHITE,
+            Color.BLACK,
+            Color.BLACK,
+            Color.web("#333333"),
+            Color.web("#8a2f00"),
+            Color.web("#00396b"),
+            Color.web("#7a0045"),
+            Color.web("#777777"));
+
     /** Black on white, for paper. */
     public static final Ink PRINT = new Ink(
             Color.WHITE, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK, Color.BLACK);

@@ -21,6 +21,13 @@ public final class Look {
 
     private final BooleanProperty whole = new SimpleBooleanProperty();
 
+    private final DoubleProperty magnification = new SimpleDoubleProperty(1);
+
+    /** How many times larger everything in the window is, from 1 to 2. */
+    public DoubleProperty magnificationProperty() {
+        return magnification;
+    }
+
     /** The colours. */
     public ObjectProperty<Theme> themeProperty() {
         return theme;

@@ -5,7 +5,9 @@ public enum Theme {
     /** For a bright workshop. */
     DAY(Ink.DAYLIGHT),
     /** For a dim room. */
-    NIGHT(Ink.NIGHT);
+    NIGHT(Ink.NIGHT),
+    /** For eyes that need the strongest contrast: black on white, thick where it is live. */
+    CONTRAST(Ink.CONTRAST);
 
     private final Ink ink;
 

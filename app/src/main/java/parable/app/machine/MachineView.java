@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.run.RunModel;
@@ -57,12 +56,15 @@ public final class MachineView extends VBox {
         loads = motors.stream().map(motor -> new Label()).toList();
         getChildren().clear();
         for (int i = 0; i < motors.size(); i++) {
-            getChildren().add(line(motors.get(i).tag(), loads.get(i), i == 0));
+            getChildren().add(line(motors.get(i).tag(), loads.get(i)));
+        }
+        if (!releases.isEmpty()) {
+            getChildren().add(warmth);
         }
         show();
     }
 
-    private HBox line(String motor, Label load, boolean first) {
+    private HBox line(String motor, Label load) {
         Label name = new Label("Load of " + motor);
         name.getStyleClass().add("plate-name");
         load.setId("load-" + motor);
@@ -70,11 +72,6 @@ public final class MachineView extends VBox {
         load.setMinWidth(Region.USE_PREF_SIZE);
         HBox line = new HBox(5, name, step(motor, -STEP, "\u2212"), load, step(motor, STEP, "+"));
         line.setAlignment(Pos.CENTER_LEFT);
-        if (first) {
-            Region gap = new Region();
-            HBox.setHgrow(gap, Priority.ALWAYS);
-            line.getChildren().addAll(gap, warmth);
-        }
         return line;
     }
 

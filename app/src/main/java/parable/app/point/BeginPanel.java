@@ -13,6 +13,9 @@ import parable.offer.Spot;
 /** What is on a sheet without rungs: the ways to begin. */
 final class BeginPanel extends VBox {
 
+    private static final double WIDE = 440;
+    private static final double NARROW = 230;
+
     private final PointModel model;
     private final Runnable questions;
 
@@ -29,7 +32,6 @@ final class BeginPanel extends VBox {
         getStyleClass().add("begin");
         setAlignment(Pos.TOP_LEFT);
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        setPrefWidth(440);
     }
 
     /** Shows what can be begun with; nothing on a sheet whose ladder is begun. */
@@ -40,6 +42,7 @@ final class BeginPanel extends VBox {
         if (begun) {
             return;
         }
+        setPrefWidth(sheet.power().isEmpty() ? WIDE : NARROW);
         if (sheet.power().isEmpty()) {
             getChildren().add(heading("Nothing is drawn yet. Say what the starter is to do, and it is drawn:"));
             getChildren()

@@ -59,7 +59,6 @@ public final class PointLayer extends Pane {
         plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
         chooser = new Chooser(model, practice, look, this::goAlong);
         begin = new BeginPanel(model, questions);
-        begin.relocate(BEGIN, BEGIN);
         getChildren().addAll(begin, plus, chooser);
         fitted.addListener((any, before, now) -> begin.show(now.sheet()));
         begin.show(fitted.get().sheet());
@@ -67,6 +66,14 @@ public final class PointLayer extends Pane {
         sheet.addEventHandler(MouseEvent.MOUSE_MOVED, event -> pointer(event.getX(), event.getY()));
         sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> model.leave());
         sheet.onMoved(() -> plus.setVisible(false));
+    }
+
+    /** The ways to begin are where nothing is drawn: to the right of a power circuit, else in the corner. */
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        boolean power = !fitted.get().sheet().power().isEmpty();
+        begin.relocate(power ? getWidth() - begin.getWidth() - BEGIN : BEGIN, power ? 3 * BEGIN : BEGIN);
     }
 
     private SpotMarks marks() {

@@ -52,6 +52,7 @@ final class TranslateView extends VBox {
             sealIn.getItems().add(one.words());
         }
         sealIn.setId("translate-seal-in");
+        sealIn.setAccessibleText("How what holds itself in is programmed");
         sealIn.setValue(SealIn.AUXILIARY_WITH_ALARM.words());
         sealIn.setOnAction(event -> show());
         transistor.setId("translate-transistor");

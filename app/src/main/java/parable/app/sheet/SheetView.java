@@ -424,7 +424,7 @@ public final class SheetView extends Region {
         double scaleBefore = viewport.scale();
         double scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR - FOOT);
         boolean hides = whole.width() * scale > width || whole.height() * scale + FOOT > height;
-        double foot = hides ? Math.max(FOOT, Overview.heightFor(whole) + 2 * FOOT) : FOOT;
+        double foot = hides ? Math.max(FOOT, overview.heightFor(whole) + 2 * FOOT) : FOOT;
         viewport.fit(new Box(0, 0, whole.width(), whole.height()), scale, width, height, foot);
         if (scale != scaleBefore) {
             Point2D at = hand.takeKept().orElseGet(() -> new Point2D(width / 2, height / 2));
@@ -452,14 +452,7 @@ public final class SheetView extends Region {
         List<Mark> marks = viewport.hides() ? whole.marks() : List.of();
         overview.setVisible(!marks.isEmpty() && marks.size() < MOST_IN_OVERVIEW);
         if (overview.isVisible()) {
-            List<Mark> strokes = marks.stream()
-                    .filter(mark -> mark instanceof Mark.WireLine || mark instanceof Mark.Symbol)
-                    .toList();
-            overview.show(
-                    whole,
-                    new Sight(shownMoment(), new Flaws(run.assembly())::concerns, Map.of()).of(strokes),
-                    viewport.seen(),
-                    look.ink());
+            overview.show(whole, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(
                     getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - FOOT);
         }

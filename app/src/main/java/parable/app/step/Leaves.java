@@ -38,6 +38,11 @@ public final class Leaves extends VBox {
             button.setUserData(leaf);
             button.setMinWidth(USE_PREF_SIZE);
             button.setOnAction(event -> open(leaf.id()));
+            button.selectedProperty().addListener((any, was, is) -> {
+                if (is) {
+                    show(leaf);
+                }
+            });
             buttons.getChildren().add(button);
         }
         VBox.setVgrow(open, Priority.ALWAYS);
@@ -53,7 +58,13 @@ public final class Leaves extends VBox {
         Leaf wanted =
                 leaves.stream().filter(leaf -> leaf.id().equals(id)).findFirst().orElse(leaves.get(0));
         group.getToggles().forEach(button -> button.setSelected(button.getUserData() == wanted));
-        open.getChildren().setAll(wanted.content());
-        opened.accept(wanted.id());
+    }
+
+    /** The arrow keys select a button without pressing it. */
+    private void show(Leaf leaf) {
+        if (!open.getChildren().equals(List.of(leaf.content()))) {
+            open.getChildren().setAll(leaf.content());
+            opened.accept(leaf.id());
+        }
     }
 }

@@ -53,6 +53,7 @@ public final class StoryView extends BorderPane {
         setTop(heading);
         setCenter(lines);
         lines.setId("story");
+        lines.setAccessibleText("What happens and why, line by line");
         lines.getStyleClass().add("story-lines");
         lines.setPrefHeight(SMALL);
         lines.setCellFactory(any -> new Line());

@@ -97,17 +97,20 @@ public final class TestingPage {
 
     private void askForReading() {
         found.setId("test-found");
+        found.setAccessibleText("What you found");
         found.setPromptText("what you found; nothing typed: as expected");
         found.setOnAction(event -> record());
         found.addEventFilter(KeyEvent.KEY_PRESSED, this::move);
         HBox.setHgrow(found, Priority.ALWAYS);
         remark.setId("test-remark");
+        remark.setAccessibleText("Remark");
         remark.setPromptText("remark, needed if a failure is to stay");
         remark.setOnAction(event -> record());
     }
 
     private void askForName() {
         by.setId("test-by");
+        by.setAccessibleText("Who reads it");
         by.setPromptText("your name");
         by.setPrefColumnCount(7);
         by.textProperty().bindBidirectional(person.nameProperty());
@@ -147,6 +150,7 @@ public final class TestingPage {
 
     private void fillList() {
         list.setId("test-steps");
+        list.setAccessibleText("The steps of the test sheet");
         list.setFixedCellSize(ROW);
         list.setMinHeight(LIST);
         list.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);

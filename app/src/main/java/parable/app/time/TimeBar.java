@@ -104,9 +104,11 @@ public final class TimeBar extends HBox {
             button.setAccessibleText("Each second shows " + speed.perSecond());
             button.setToggleGroup(group);
             button.setSelected(run.speedProperty().get() == speed);
-            button.setOnAction(event -> {
-                button.setSelected(true);
-                run.speedProperty().set(speed);
+            button.setOnAction(event -> button.setSelected(true));
+            button.selectedProperty().addListener((any, was, is) -> {
+                if (is) {
+                    run.speedProperty().set(speed);
+                }
             });
             run.speedProperty().addListener((any, before, chosen) -> button.setSelected(chosen == speed));
             box.getChildren().add(button);

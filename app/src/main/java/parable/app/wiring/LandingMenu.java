@@ -15,7 +15,7 @@ final class LandingMenu extends MenuButton {
     private final WiringModel model;
 
     LandingMenu(WiringModel model) {
-        super("Land it elsewhere  L");
+        super("Land it elsewhere");
         this.model = model;
         setId("wire-landing");
         setFocusTraversable(false);

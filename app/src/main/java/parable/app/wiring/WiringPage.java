@@ -21,6 +21,7 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -38,7 +39,7 @@ import parable.wiring.Wire;
 /** What is in the window in the step of wiring: the places under the drawing, and the lists beside it. */
 public final class WiringPage {
 
-    private static final double TICK = 64;
+    private static final double TICK = 50;
     private static final double ROW = 26;
 
     private final WiringModel model;
@@ -51,7 +52,7 @@ public final class WiringPage {
     private final CheckBox strip = new CheckBox("Through a terminal strip on the panel");
     private final TableView<Wire> wires = new TableView<>();
     private final LandingMenu landing;
-    private final Button done = new Button("Done, next wire  Space");
+    private final Button done = new Button("Done, next wire");
     private final TabPane tabs = new TabPane();
     private final VBox beside;
     private boolean wantsKeyboard;
@@ -81,13 +82,14 @@ public final class WiringPage {
 
     private void fillWires() {
         wires.setId("wires");
+        wires.setAccessibleText("The wires in the order in which they are made");
         wires.setFixedCellSize(ROW);
         wires.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_ALL_COLUMNS);
         wires.getColumns()
                 .setAll(List.of(
-                        narrow("Wire", 50, Wire::number),
-                        column("From", wire -> words(wire.from())),
-                        column("To", wire -> words(wire.to())),
+                        narrow("Wire", 40, Wire::number),
+                        narrow("From", 60, wire -> words(wire.from())),
+                        narrow("To", 60, wire -> words(wire.to())),
                         tickColumn(Tick.DONE),
                         tickColumn(Tick.TUGGED),
                         tickColumn(Tick.CHECKED)));
@@ -101,6 +103,7 @@ public final class WiringPage {
 
     private void offerDone() {
         done.setId("wire-done");
+        done.setTooltip(new Tooltip("Ticks it off and goes to the next that is not made  Space"));
         done.setOnAction(event -> model.done());
         strip.setId("wire-strip");
         strip.setOnAction(
