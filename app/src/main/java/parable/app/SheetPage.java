@@ -321,6 +321,7 @@ final class SheetPage {
         column.getStyleClass().add("beside");
         column.setPrefWidth(BESIDE);
         column.setMinWidth(BESIDE);
+        column.setMinHeight(0);
         column.getChildren().addAll(page.always());
         leaves = new Leaves(leaves(page), id -> opened.put(step, id));
         leaves.open(opened.getOrDefault(step, ""));

@@ -42,6 +42,7 @@ public final class PointModel {
         this.fitted = fitted;
         typed.addListener((any, before, now) -> filter());
         chosen.addListener((any, before, now) -> show());
+        jobs.jobProperty().addListener((any, before, now) -> leave());
     }
 
     /** The place that was pointed at, empty if none is. */
@@ -122,7 +123,7 @@ public final class PointModel {
         desk.drawPower(circuit);
     }
 
-    /** Points at nothing any more; nothing is put anywhere. */
+    /** Points at nothing any more; nothing is put anywhere. So it is after every edit: what was offered was offered for the sheet before. */
     public void leave() {
         spot.set(Optional.empty());
         made = Optional.empty();

@@ -47,6 +47,7 @@ public final class Board {
         this.bar = bar;
         drawing = new StackPane(sheet, legend, bar.tense());
         drawing.setMinSize(0, 0);
+        whole.setMinWidth(0);
         StackPane.setAlignment(legend, Pos.BOTTOM_LEFT);
         StackPane.setMargin(legend, new Insets(0, EDGE * 2, EDGE * 2, 0));
         StackPane.setAlignment(bar.tense(), Pos.TOP_CENTER);

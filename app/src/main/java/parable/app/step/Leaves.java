@@ -15,6 +15,8 @@ public final class Leaves extends VBox {
     /** Whatever is open they take the same height, and more only if there is room: what is over them stays where it is. */
     private static final double HEIGHT = 330;
 
+    private static final double LEAST = 150;
+
     private final List<Leaf> leaves;
     private final ToggleGroup group = new ToggleGroup();
     private final HBox buttons = new HBox();
@@ -49,7 +51,7 @@ public final class Leaves extends VBox {
         getChildren().addAll(buttons, open);
         buttons.setVisible(leaves.size() > 1);
         buttons.setManaged(leaves.size() > 1);
-        setMinHeight(HEIGHT);
+        setMinHeight(LEAST);
         setPrefHeight(HEIGHT);
     }
 

@@ -1,5 +1,6 @@
 package parable.app.time;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.BooleanProperty;
 import javafx.geometry.Pos;
@@ -26,6 +27,7 @@ public final class TimeBar extends HBox {
     private final Button now;
     private final ToggleButton strip = new ToggleButton("Over time");
     private final Slider past = new Slider();
+    private final List<Region> leftOut;
     private boolean following;
 
     /** The controls for a running sheet. */
@@ -46,6 +48,7 @@ public final class TimeBar extends HBox {
         past.setId("past");
         past.setAccessibleText("Time that is looked at");
         past.setMinWidth(60);
+        past.setPrefWidth(60);
         HBox.setHgrow(past, Priority.ALWAYS);
         Button back = new ActionButton("step-back", "‹ Back", "To the change before this instant  B", run::stepBack);
         Button forward = new ActionButton(
@@ -54,10 +57,26 @@ public final class TimeBar extends HBox {
         Button restart = new ActionButton("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
         strip.setId("strip-open");
         strip.setTooltip(new Tooltip("What every device did, side by side over time"));
-        getChildren().addAll(clock, back, runOrPause, forward, speeds(), past, now, restart, strip);
+        HBox speeds = speeds();
+        getChildren().addAll(clock, back, runOrPause, forward, speeds, past, now, restart, strip);
+        leftOut = List.of(speeds, restart, now, strip);
+        setMinWidth(0);
+        widthProperty().addListener((any, before, width) -> makeRoom());
         keepWidths();
         follow();
         show();
+    }
+
+    /** Where the line is short what is needed least is left out first. */
+    private void makeRoom() {
+        leftOut.forEach(part -> part.setManaged(true));
+        for (Region part : leftOut) {
+            if (prefWidth(-1) <= getWidth()) {
+                break;
+            }
+            part.setManaged(false);
+        }
+        leftOut.forEach(part -> part.setVisible(part.isManaged()));
     }
 
     private void keepWidths() {
