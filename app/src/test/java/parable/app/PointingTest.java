@@ -187,6 +187,26 @@ class PointingTest extends DrivenWindow {
     }
 
     @Test
+    void aSymbolIsDraggedToAnotherPlaceAndThePaperStays(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        Point2D start = onScreen("S1", "13");
+        robot.drag(onScreen("S4", "11")).dropTo(start.add(-42, 0));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().control().get(0).text())
+                .containsSubsequence("S0[11-12]", "S2[11-12]", "S4[11-12]", "S1[13-14]");
+        robot.interact(() -> jobs.undo());
+        assertThat(sheet()).isEqualTo(before);
+        Point2D fixed = onScreen("K1", "A1");
+        robot.drag(fixed.add(0, 330)).dropTo(fixed.add(0, 250));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(onScreen("K1", "A1").distance(fixed))
+                .as("the paper is moved where nothing is drawn")
+                .isGreaterThan(20);
+    }
+
+    @Test
     void theMenuPutsAFaultInAndTakesItOut(FxRobot robot) throws Exception {
         robot.interact(() -> window.setDrawing(true));
         robot.interact(() -> window.setDrawing(false));

@@ -12,6 +12,7 @@ import javafx.scene.layout.Pane;
 import parable.app.look.Look;
 import parable.app.point.SpotMarks.SpotMark;
 import parable.app.sheet.SheetView;
+import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.draw.Point;
 import parable.offer.Spot;
@@ -59,13 +60,44 @@ public final class PointLayer extends Pane {
         plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
         chooser = new Chooser(model, practice, look, this::goAlong);
         begin = new BeginPanel(model, questions);
-        getChildren().addAll(begin, plus, chooser);
+        SymbolDrag dragging = new SymbolDrag(sheet, new ForDrag());
+        getChildren().addAll(begin, plus, chooser, dragging.ghost());
         fitted.addListener((any, before, now) -> begin.show(now.sheet()));
         begin.show(fitted.get().sheet());
         model.spotProperty().addListener((any, before, now) -> now.ifPresentOrElse(this::open, this::close));
         sheet.addEventHandler(MouseEvent.MOUSE_MOVED, event -> pointer(event.getX(), event.getY()));
         sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> model.leave());
         sheet.onMoved(() -> plus.setVisible(false));
+    }
+
+    /** Where a symbol that is dragged would go is shown as a place that is pointed at. */
+    private final class ForDrag implements SymbolDrag.Target {
+
+        @Override
+        public boolean isOpen() {
+            return getScene() != null;
+        }
+
+        @Override
+        public Optional<Spot> show(double x, double y) {
+            pointer(x, y);
+            return near.map(SpotMark::spot);
+        }
+
+        @Override
+        public String words(Place place) {
+            return model.words(place);
+        }
+
+        @Override
+        public void drop(Place from, Spot to) {
+            model.move(from, to);
+        }
+
+        @Override
+        public void end() {
+            plus.setVisible(false);
+        }
     }
 
     /** The ways to begin are where nothing is drawn: to the right of a power circuit, else in the corner. */

@@ -11,10 +11,12 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import parable.app.desk.DeskModel;
 import parable.app.job.JobModel;
+import parable.circuit.Place;
 import parable.desk.DeskPreview;
 import parable.desk.PowerCircuit;
 import parable.offer.Offer;
 import parable.offer.Offers;
+import parable.offer.Rehanging;
 import parable.offer.Spot;
 import parable.parts.Assembly;
 
@@ -116,6 +118,27 @@ public final class PointModel {
         jobs.edit(drawn.get().sheet());
         desk.select(preview.get().next());
         Offers.next(fitted.get(), at.get()).ifPresent(this::point);
+    }
+
+    /** What is at a place of the ladder, as it is written. */
+    String words(Place place) {
+        return fitted.get()
+                .sheet()
+                .rungs(place.circuit())
+                .get(place.rung())
+                .items()
+                .get(place.item())
+                .text();
+    }
+
+    /** Takes something from its place and puts it at another; nothing happens if it cannot go there. */
+    void move(Place from, Spot to) {
+        new Rehanging(fitted.get(), jobs.jobProperty().get().conventions())
+                .moved(from, to)
+                .ifPresent(preview -> preview.sheet().ifPresent(changed -> {
+                    jobs.edit(changed);
+                    desk.select(preview.next());
+                }));
     }
 
     /** Puts a power circuit on a sheet that has none. */
