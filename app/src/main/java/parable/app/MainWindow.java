@@ -21,33 +21,24 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
 import javafx.util.Duration;
-import parable.app.colours.ColoursView;
-import parable.app.conflict.ConflictView;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
 import parable.app.job.OpenJob;
 import parable.app.job.Person;
-import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.look.Magnified;
 import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
-import parable.app.paper.TitleView;
 import parable.app.run.RunModel;
 import parable.app.run.Wall;
-import parable.app.sheets.SheetsPage;
-import parable.app.start.StartModel;
-import parable.app.start.StartView;
 import parable.app.step.Leaf;
 import parable.app.step.StepPage;
 import parable.card.Pick;
 import parable.check.Finding;
 import parable.circuit.Job;
 import parable.circuit.Place;
-import parable.circuit.Practice;
 import parable.circuit.Sheet;
-import parable.drafting.Dress;
 import parable.logbook.Logbook;
 import parable.offer.Spot;
 import parable.timing.Refutation;
@@ -89,12 +80,19 @@ public final class MainWindow {
         root.getStyleClass().add("window");
         scene.getStylesheets().add(style("parable.css"));
         magnified.factorProperty().bind(look.magnificationProperty());
-        sheetList = new SheetList(jobs, () -> shown, this::showSheet, this::showStart, this::showAll, prompt);
+        sheetList = new SheetList(
+                jobs,
+                () -> shown,
+                this::showSheet,
+                () -> interludes().ask(),
+                () -> interludes().showAll(),
+                prompt);
         acceptances = new Acceptances(jobs, () -> shown, prompt);
         checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
         route.follow(Map.of(JobStep.CHECK, checking.state()));
         workplace = new Workplace(jobs, new Person(), look, new Mounting(jobs, () -> shown, prompt), new ForPages());
-        viewMenu = new ViewMenu(jobs, look, this::showColours, this::showKeys);
+        viewMenu = new ViewMenu(
+                jobs, look, () -> interludes().showColours(), () -> interludes().showKeys());
         header = new Header(
                 jobs, prompt, sheetList, this::showSheet, viewMenu, new PaperMenu(jobs, prompt, new ForPaper()));
         recipes = new RecipeMenu(jobs, () -> run().assembly().sheet(), script -> run().play(script), this::tell);
@@ -141,7 +139,7 @@ public final class MainWindow {
 
         @Override
         public void askQuestions() {
-            showStart();
+            interludes().ask();
         }
 
         @Override
@@ -181,7 +179,7 @@ public final class MainWindow {
 
         @Override
         public void showTitle() {
-            instead(new TitleView(jobs, () -> showSheet(shown)));
+            interludes().showTitle();
         }
     }
 
@@ -190,7 +188,9 @@ public final class MainWindow {
         jobs.openProperty().addListener((any, before, now) -> show(before, now));
         jobs.messageProperty().addListener((any, before, message) -> tell(message));
         tell(jobs.messageProperty().get());
-        jobs.conflictProperty().addListener((any, before, now) -> now.ifPresent(this::showConflict));
+        jobs.conflictProperty()
+                .addListener((any, before, now) ->
+                        now.ifPresent(conflict -> interludes().showConflict(conflict, header::saveAs)));
         checking.findingsProperty().addListener((any, before, found) -> number());
         scene.windowProperty().addListener((any, before, window) -> {
             if (window != null) {
@@ -318,67 +318,15 @@ public final class MainWindow {
         page.number(stepPage().showsFindings() ? checking.findingsProperty().get() : List.of());
     }
 
+    private Interludes interludes() {
+        return new Interludes(jobs, look, sheetList, this::instead, this::showSheet, () -> showSheet(shown));
+    }
+
     /** Puts a page to be read or answered in the place of the drawing. */
     private void instead(Node page) {
         asking = true;
         middle.getChildren().setAll(page, slip);
         root.setRight(null);
-    }
-
-    /** Opens the page with all sheets in the place of the drawing. */
-    private void showAll() {
-        instead(new SheetsPage(jobs.jobProperty().get(), look.ink(), new ForSheets(), () -> showSheet(shown)));
-    }
-
-    /** What the page with all sheets asks of the window. */
-    private final class ForSheets implements SheetsPage.Actions {
-
-        @Override
-        public void open(String name) {
-            showSheet(name);
-        }
-
-        @Override
-        public void add(Sheet sheet) {
-            sheetList.add(sheet);
-        }
-
-        @Override
-        public void ask() {
-            showStart();
-        }
-
-        @Override
-        public void addEmpty() {
-            sheetList.addEmpty();
-        }
-    }
-
-    /** Opens the page of questions in the place of the drawing. */
-    private void showStart() {
-        StartModel start = new StartModel(jobs.jobProperty().get().conventions());
-        instead(new StartView(start, this::begin, () -> showSheet(shown)));
-    }
-
-    /** Draws what was wished for; the job wears the dress that was chosen with it. */
-    private void begin(StartModel start) {
-        Practice practice = start.wishProperty().get().practice();
-        sheetList.add(start.starter().sheet(), Dress.of(jobs.jobProperty().get(), practice));
-    }
-
-    /** Opens the page with all keys in the place of the drawing. */
-    private void showKeys() {
-        instead(new KeysView(() -> showSheet(shown)));
-    }
-
-    /** Opens the page of colours in the place of the drawing. */
-    private void showColours() {
-        instead(new ColoursView(jobs, () -> showSheet(shown)));
-    }
-
-    /** Opens the page that asks which of two versions is to stay, in the place of the drawing. */
-    private void showConflict(JobModel.Conflict conflict) {
-        instead(new ConflictView(jobs, conflict, header::saveAs, () -> showSheet(shown)));
     }
 
     private void wear(Theme theme) {

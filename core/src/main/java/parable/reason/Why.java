@@ -87,14 +87,14 @@ public final class Why {
      * @param contact its position among the device's contacts
      * @param conducts whether it conducts at the instant
      */
-    public record Step(String tag, int contact, boolean conducts) {}
+    public record WayStep(String tag, int contact, boolean conducts) {}
 
     /**
      * The contacts of {@link #way}, in the same order.
      *
      * @throws IllegalArgumentException if there is no such device
      */
-    public List<Step> steps(String tag) {
+    public List<WayStep> steps(String tag) {
         int index = network.assembly()
                 .indexOf(tag)
                 .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
@@ -102,7 +102,7 @@ public final class Why {
                 ? List.of()
                 : feed(index)
                         .map(feed -> contacts(feed).stream()
-                                .map(branch -> new Step(
+                                .map(branch -> new WayStep(
                                         parts.get(branch.part()).tag(), branch.index(), solution.conducts(branch)))
                                 .toList())
                         .orElse(List.of());

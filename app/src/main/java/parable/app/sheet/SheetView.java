@@ -73,7 +73,7 @@ public final class SheetView extends Region {
     private final PaperHand hand;
     private Map<String, List<Integer>> numbers = Map.of();
     private Optional<DeskModel> desk = Optional.empty();
-    private List<Why.Step> way = List.of();
+    private List<Why.WayStep> way = List.of();
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
     private Optional<Box> wanted = Optional.empty();
@@ -201,26 +201,20 @@ public final class SheetView extends Region {
         requestLayout();
     }
 
-    private double drawingX(MouseEvent event) {
-        return viewport.drawingX(event.getX());
-    }
-
-    private double drawingY(MouseEvent event) {
-        return viewport.drawingY(event.getY());
-    }
-
     private void select(MouseEvent event) {
         if (event.getButton() == MouseButton.SECONDARY) {
             return;
         }
         desk.ifPresent(model -> {
-            laid.drawing().placeAt(drawingX(event), drawingY(event)).ifPresent(place -> {
-                if (event.isShiftDown()) {
-                    model.selection().reachTo(place);
-                } else {
-                    model.select(place);
-                }
-            });
+            laid.drawing()
+                    .placeAt(viewport.drawingX(event.getX()), viewport.drawingY(event.getY()))
+                    .ifPresent(place -> {
+                        if (event.isShiftDown()) {
+                            model.selection().reachTo(place);
+                        } else {
+                            model.select(place);
+                        }
+                    });
             requestFocus();
         });
     }
@@ -241,8 +235,8 @@ public final class SheetView extends Region {
             clicks.operated(spot.tag());
             return;
         }
-        double x = drawingX(event);
-        double y = drawingY(event);
+        double x = viewport.drawingX(event.getX());
+        double y = viewport.drawingY(event.getY());
         laid.drawing()
                 .symbols()
                 .filter(symbol -> symbol.box().contains(x, y))
@@ -287,7 +281,7 @@ public final class SheetView extends Region {
 
     private void putProbeDown(MouseEvent event) {
         if (meter.inHandProperty().get() != null && event.getButton() == MouseButton.PRIMARY) {
-            probes.putDown(laid.drawing(), drawingX(event), drawingY(event));
+            probes.putDown(laid.drawing(), viewport.drawingX(event.getX()), viewport.drawingY(event.getY()));
             probed = true;
             event.consume();
         }
@@ -359,7 +353,7 @@ public final class SheetView extends Region {
     }
 
     /** Shows the way of a current, contact by contact; none if empty. */
-    public void showWay(List<Why.Step> contacts) {
+    public void showWay(List<Why.WayStep> contacts) {
         if (!way.equals(contacts)) {
             way = List.copyOf(contacts);
             requestLayout();

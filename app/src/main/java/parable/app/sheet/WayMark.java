@@ -31,10 +31,10 @@ record WayMark(Box box, int number, boolean open) {
     private static final double LETTER = 11;
 
     /** Those of a way on a drawing; a contact that is not drawn is left out, and keeps its number. */
-    static List<WayMark> of(List<Why.Step> way, Drawing drawing) {
+    static List<WayMark> of(List<Why.WayStep> way, Drawing drawing) {
         List<WayMark> marks = new ArrayList<>();
         for (int i = 0; i < way.size(); i++) {
-            Why.Step step = way.get(i);
+            Why.WayStep step = way.get(i);
             int number = i + 1;
             Optional<Box> box = drawing.symbols()
                     .filter(symbol -> symbol.subject().equals(new Subject.OfContact(step.tag(), step.contact())))
