@@ -33,7 +33,6 @@ import parable.app.ParableApp;
 import parable.app.job.JobModel;
 import parable.app.run.RunModel;
 import parable.bench.Action;
-import parable.bench.Fault;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Revision;
@@ -130,17 +129,6 @@ final class ShotsCommand implements Callable<Integer> {
                     ((TextField) window.part("probe-red")).setText("6");
                     ((TextField) window.part("probe-black")).setText("2");
                 }),
-                new Shot("welded-pole", Set.of("sheet=Wash pump", "faults", "story", "spot-F2"), window -> {
-                    ((ToggleButton) window.part("leaf-story")).fire();
-                    window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), true);
-                    act(window, Verb.PRESS, "S0", 0.3);
-                }),
-                new Shot("overload-tripped", Set.of("sheet=Wash pump", "spot-F2", "story"), window -> {
-                    act(window, Verb.RELEASE, "S0", 0.1);
-                    window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false);
-                    start(window);
-                    act(window, Verb.TRIP, "F2", 0.5);
-                }),
                 new Shot("mill-in-star", Set.of("sheet=Mill", "spot-F2", "load-M1", "story"), window -> {
                     window.showSheet("Mill");
                     start(window);
@@ -218,6 +206,11 @@ final class ShotsCommand implements Callable<Integer> {
                             ((ButtonBase) window.part("try-faults")).fire();
                         },
                         Duration.seconds(15)),
+                new Shot("all-sheets", Set.of("sheets-page", "sheet-picture-mill"), window -> {
+                    open(jobs, Jobs.example("tern-hollow-press-house"));
+                    window.setDrawing(false);
+                    ((ButtonBase) window.part("all-sheets")).fire();
+                }),
                 new Shot("questions", Set.of("start-question-1", "start-draw"), window -> {
                     open(jobs, Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
@@ -272,15 +265,6 @@ final class ShotsCommand implements Callable<Integer> {
                 new Shot("record", Set.of("log-entries", "log-plot"), window -> {
                     open(jobs, recorded());
                     ((ToggleButton) window.part("step-log")).fire();
-                }),
-                new Shot("drum-switch", Set.of("sheet=Drum switch", "spot-S1", "load-M1", "meter"), window -> {
-                    open(jobs, Jobs.example("tern-hollow-further-starters"));
-                    window.showSheet("Drum switch");
-                    ((ToggleButton) window.part("step-try")).fire();
-                    ((ToggleButton) window.part("leaf-meter")).fire();
-                    act(window, Verb.CLOSE, "Q1", 0.3);
-                    window.run().act(new Action(Verb.TURN, "S1", "reverse"));
-                    wait(window.run(), 1);
                 }));
     }
 

@@ -61,6 +61,14 @@ public final class Drawing {
                 .toList();
     }
 
+    /** The rungs of the ladder, by their positions, of which something may be seen between two heights. */
+    public List<Integer> rungsBetween(double top, double bottom) {
+        return bands.stream()
+                .filter(band -> band.reaches(top, bottom))
+                .flatMap(band -> band.rung().stream())
+                .toList();
+    }
+
     /** The symbols, in the order they are drawn. */
     public Stream<Mark.Symbol> symbols() {
         return allMarks().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);

@@ -22,6 +22,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import parable.Examples;
 import parable.bench.Condition;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.RungItem;
@@ -457,5 +459,20 @@ class SheetDrawingTest {
     private static String point(Random random) {
         int which = random.nextInt(7);
         return which == 0 ? "L" : which == 1 ? "N" : "@" + (which + 1);
+    }
+
+    /** Whoever asks for the rungs at a height gets that rung, also where the ladder is below the power circuit. */
+    @Test
+    void theRungsAtAHeightAreThoseThatAreDrawnThere() {
+        Sheet mill = Examples.ofLibrary("Mill");
+        for (Arrangement arrangement : Arrangement.values()) {
+            Drawing drawing = SheetDrawing.of(Examples.fitted(mill), Practice.IEC, arrangement);
+            for (int rung = 0; rung < mill.control().size(); rung++) {
+                Box box = drawing.boxOf(new Place(Circuit.CONTROL, rung, 1)).orElseThrow();
+                double middle = box.y() + box.height() / 2;
+                assertThat(drawing.rungsBetween(middle, middle)).contains(rung).hasSizeLessThan(6);
+            }
+            assertThat(drawing.rungsBetween(-500, -400)).isEmpty();
+        }
     }
 }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
-import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -49,15 +48,11 @@ final class SpotMarks {
 
     /** The nearest place, empty if none is as near as this. */
     Optional<SpotMark> near(double x, double y, double within) {
-        List<Rung> rungs = assembly.sheet().control();
+        int rungs = assembly.sheet().control().size();
         List<SpotMark> marks = new ArrayList<>();
-        for (int rung = 0; rung < rungs.size(); rung++) {
-            if (first(rung)
-                    .filter(box -> Math.abs(middle(box) - y) < 3 * HALF_A_ROW)
-                    .isPresent()) {
-                marks.addAll(ofRung(rung));
-            }
-        }
+        drawing.rungsBetween(y - HALF_A_ROW, y + HALF_A_ROW).stream()
+                .filter(rung -> rung < rungs)
+                .forEach(rung -> marks.addAll(ofRung(rung)));
         return marks.stream()
                 .filter(mark -> mark.distance(x, y) <= within)
                 .min(Comparator.comparingDouble(mark -> mark.distance(x, y)));

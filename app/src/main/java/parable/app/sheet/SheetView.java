@@ -52,8 +52,8 @@ public final class SheetView extends Region {
     private static final double ABOVE_LADDER = 100;
     private static final double RUNGS_TO_SEE = 250;
 
-    /** Of a very large drawing an overview would be one grey patch. */
-    private static final int MOST_IN_OVERVIEW = 20_000;
+    /** In rungs. Of a very large drawing an overview would be one grey patch, and all of it would have to be drawn. */
+    private static final int MOST_IN_OVERVIEW = 300;
 
     private final RunModel run;
     private final Look look;
@@ -443,8 +443,7 @@ public final class SheetView extends Region {
     }
 
     private void showOverview(Drawing whole) {
-        List<Mark> marks = viewport.hides() ? whole.marks() : List.of();
-        overview.setVisible(!marks.isEmpty() && marks.size() < MOST_IN_OVERVIEW);
+        overview.setVisible(viewport.hides() && run.assembly().sheet().control().size() <= MOST_IN_OVERVIEW);
         if (overview.isVisible()) {
             overview.show(whole, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(
