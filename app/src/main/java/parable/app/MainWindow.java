@@ -21,6 +21,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
 import javafx.util.Duration;
+import parable.app.find.FindSlip;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
@@ -55,6 +56,8 @@ public final class MainWindow {
     private final Scene scene = new Scene(magnified, 1280, 800);
     private final StackPane middle = new StackPane();
     private final MessageSlip slip;
+    private final FindSlip find = new FindSlip(
+            () -> run().assembly().sheet(), this::showFound, () -> stepPage().takeKeyboard());
     private final RouteCard route = new RouteCard(this::setStep);
     private final RecipeMenu recipes;
     private final PauseTransition quiet = new PauseTransition(QUIET);
@@ -99,6 +102,8 @@ public final class MainWindow {
         slip = new MessageSlip(jobs::acknowledge);
         StackPane.setAlignment(slip, Pos.BOTTOM_CENTER);
         StackPane.setMargin(slip, new Insets(0, 24, 60, 24));
+        StackPane.setAlignment(find, Pos.TOP_RIGHT);
+        StackPane.setMargin(find, new Insets(8, 28, 0, 0));
         root.setTop(header);
         root.setLeft(route);
         root.setCenter(middle);
@@ -289,7 +294,7 @@ public final class MainWindow {
     private void arrange() {
         asking = false;
         root.setRight(page.beside(step, recipes));
-        middle.getChildren().setAll(stepPage().centre(), slip);
+        middle.getChildren().setAll(stepPage().centre(), find, slip);
         route.select(step);
     }
 
@@ -370,6 +375,10 @@ public final class MainWindow {
         showSheet(shown);
     }
 
+    private void showFound(Pick pick) {
+        page.show(pick);
+    }
+
     /** Says on its card why a device is on or off at the instant that is looked at, and what would change it. */
     public void why(String tag) {
         page.card().select(new Pick.OfDevice(tag));
@@ -444,6 +453,7 @@ public final class MainWindow {
             case I -> whySelected();
             case D -> setDrawing(!drawing());
             case U -> setStep(JobStep.TRY);
+            case F -> find.open();
             case K -> setStep(JobStep.CHECK);
             case G -> setStep(JobStep.PROGRAM);
             case L -> setStep(JobStep.WIRE);

@@ -343,6 +343,16 @@ final class SheetPage {
         return card;
     }
 
+    /** Shows something that was found: its card, and where it is drawn. */
+    void show(Pick pick) {
+        card.select(pick);
+        if (pick instanceof Pick.OfDevice device && workplace.window().isDrawing()) {
+            desk().selection().selectDevice(device.tag());
+        }
+        leaves.open(Leaf.CARD);
+        sheet.bringIntoView(pick);
+    }
+
     /** Opens a leaf of the step that is shown. */
     void open(String leaf) {
         leaves.open(leaf);

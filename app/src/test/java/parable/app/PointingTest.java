@@ -260,6 +260,23 @@ class PointingTest extends DrivenWindow {
         until(() -> condition("KM") == Condition.IN);
     }
 
+    @Test
+    void whatIsTypedIsFoundAndBroughtIntoView(FxRobot robot) throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.F);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.write("tripped");
+        until(() -> robot.lookup("#find-told").<Label>query().getText().equals("1 of 2"));
+        assertThat(robot.lookup("#card-title").<Label>query().getText()).isEqualTo("P3");
+        Point2D lamp = view().screenToLocal(onScreen("P3", "X1"));
+        assertThat(lamp.getY()).isBetween(0.0, view().getHeight());
+        robot.push(KeyCode.ENTER);
+        until(() -> robot.lookup("#card-title").<Label>query().getText().startsWith("Rung 6"));
+        robot.push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.part("find").isVisible()).isFalse();
+        assertThat(condition("S4")).as("typing presses nothing").isEqualTo(Condition.RELEASED);
+    }
+
     /** Whatever message comes and whatever is selected: what was there stays where it was. */
     @Test
     void nothingMovesUnderThePointer(FxRobot robot) {

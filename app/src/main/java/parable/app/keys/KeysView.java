@@ -30,6 +30,7 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),
+            new Key("Ctrl+F", "Find a device, wire or rung of this sheet"),
             new Key("Ctrl+Home", "All sheets, and the library, as pictures"),
             new Key("Ctrl+N", "New sheet, and all else with sheets"),
             new Key("Ctrl+PageUp  Ctrl+PageDown", "The sheet before, the next"),

@@ -21,6 +21,7 @@ import parable.app.meter.Probe;
 import parable.app.run.Handle;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
+import parable.card.Pick;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
@@ -399,6 +400,11 @@ public final class SheetView extends Region {
     /** Moves no more than is needed to have a point of the drawing in view, with some room around it. */
     public void bringIntoView(double x, double y) {
         bringIntoView(roomAround(new Box(x, y, 0, 0)));
+    }
+
+    /** Moves no more than is needed to have something of the sheet in view; nothing happens if it is not drawn. */
+    public void bringIntoView(Pick pick) {
+        Located.on(laid.drawing(), pick).ifPresent(box -> bringIntoView(roomAround(box)));
     }
 
     /** Where a point of the drawing is on the screen. */
