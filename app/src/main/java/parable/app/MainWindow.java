@@ -1,10 +1,7 @@
 package parable.app;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
@@ -81,7 +78,7 @@ public final class MainWindow {
     public MainWindow(JobModel jobs, FilePrompt prompt) {
         this.jobs = jobs;
         root.getStyleClass().add("window");
-        scene.getStylesheets().add(style("parable.css"));
+        scene.getStylesheets().add(Wardrobe.style("parable.css"));
         magnified.factorProperty().bind(look.magnificationProperty());
         sheetList = new SheetList(
                 jobs,
@@ -335,22 +332,8 @@ public final class MainWindow {
     }
 
     private void wear(Theme theme) {
-        for (Theme other : List.of(Theme.NIGHT, Theme.CONTRAST)) {
-            String sheet = style("parable-" + other.name().toLowerCase(Locale.ROOT) + ".css");
-            scene.getStylesheets().remove(sheet);
-            if (theme == other) {
-                scene.getStylesheets().add(sheet);
-            }
-        }
-        scene.setUserAgentStylesheet(
-                theme == Theme.NIGHT
-                        ? new PrimerDark().getUserAgentStylesheet()
-                        : new PrimerLight().getUserAgentStylesheet());
+        Wardrobe.wear(scene, theme);
         showSheet(shown);
-    }
-
-    private static String style(String name) {
-        return MainWindow.class.getResource(name).toExternalForm();
     }
 
     /** How the window is looked at. */

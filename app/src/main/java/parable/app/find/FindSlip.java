@@ -10,8 +10,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import parable.app.look.ActionButton;
+import parable.card.Lookup;
 import parable.card.Pick;
-import parable.card.Search;
 import parable.circuit.Sheet;
 
 /** A field over the corner of the drawing that finds as one types; it moves nothing. */
@@ -79,13 +79,13 @@ public final class FindSlip extends HBox {
     }
 
     private void look() {
-        found = Search.of(sheet.get(), field.getText());
+        found = Lookup.of(sheet.get(), field.getText());
         at = 0;
         tell();
     }
 
     private void go(int sense) {
-        found = Search.of(sheet.get(), field.getText());
+        found = Lookup.of(sheet.get(), field.getText());
         at = found.isEmpty() ? 0 : Math.floorMod(at + sense, found.size());
         tell();
     }

@@ -198,7 +198,7 @@ public final class SheetView extends Region {
         Stream.concat(
                         what.wires().stream().flatMap(number -> laid.drawing().pointOn(number).stream()),
                         what.ends().stream().flatMap(end -> laid.drawing().pointAt(end).stream()))
-                .forEach(at -> bringIntoView(roomAround(new Box(at.x(), at.y(), 0, 0))));
+                .forEach(at -> bringIntoView(new Box(at.x(), at.y(), 0, 0).widened(NEAR)));
         requestLayout();
     }
 
@@ -300,7 +300,7 @@ public final class SheetView extends Region {
         say();
         wanted = desk.flatMap(model -> model.selection().stretchProperty().get())
                 .flatMap(stretch -> SelectedBox.around(laid.drawing(), stretch))
-                .map(SheetView::roomAround);
+                .map(box -> box.widened(NEAR));
     }
 
     /** Says to those who cannot see the drawing what is selected and how it is at this instant. */
@@ -318,12 +318,8 @@ public final class SheetView extends Region {
                 .assembly()));
         wanted = laid.draft()
                 .flatMap(typed -> typed.firstChangeFrom(run.assembly().sheet()))
-                .map(SheetView::roomAround);
+                .map(box -> box.widened(NEAR));
         requestLayout();
-    }
-
-    private static Box roomAround(Box box) {
-        return new Box(box.x() - NEAR, box.y() - NEAR, box.width() + 2 * NEAR, box.height() + 2 * NEAR);
     }
 
     private Moment shownMoment() {
@@ -399,12 +395,12 @@ public final class SheetView extends Region {
 
     /** Moves no more than is needed to have a point of the drawing in view, with some room around it. */
     public void bringIntoView(double x, double y) {
-        bringIntoView(roomAround(new Box(x, y, 0, 0)));
+        bringIntoView(new Box(x, y, 0, 0).widened(NEAR));
     }
 
     /** Moves no more than is needed to have something of the sheet in view; nothing happens if it is not drawn. */
     public void bringIntoView(Pick pick) {
-        Located.on(laid.drawing(), pick).ifPresent(box -> bringIntoView(roomAround(box)));
+        PickBox.on(laid.drawing(), pick).ifPresent(box -> bringIntoView(box.widened(NEAR)));
     }
 
     /** Where a point of the drawing is on the screen. */

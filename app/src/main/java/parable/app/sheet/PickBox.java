@@ -8,11 +8,11 @@ import parable.draw.Drawing;
 import parable.draw.Mark;
 
 /** Where on a drawing something of its sheet is. */
-final class Located {
+final class PickBox {
 
     private static final int MOST_ITEMS = 40;
 
-    private Located() {}
+    private PickBox() {}
 
     /** The first place where it is drawn, empty if it is not. */
     static Optional<Box> on(Drawing drawing, Pick pick) {

@@ -12,9 +12,9 @@ import parable.circuit.Rung;
 import parable.circuit.Sheet;
 
 /** Finds devices, wires and rungs by what is typed. */
-public final class Search {
+public final class Lookup {
 
-    private Search() {}
+    private Lookup() {}
 
     /**
      * What of a sheet has what is typed: devices by tag, then those by a word of their name, a wire by its number, rungs by a word of their remark. Nothing if nothing is

@@ -11,7 +11,7 @@ import parable.circuit.Circuit;
 import parable.circuit.Sheet;
 
 /** Devices, wires and rungs are found by what is typed. */
-class SearchTest {
+class LookupTest {
 
     private final Sheet pump = Examples.ofLibrary("Wash pump");
 
@@ -26,7 +26,7 @@ class SearchTest {
         "zz, ''"
     })
     void devicesByTagAndByAWordOfTheirName(String typed, String tags) {
-        List<String> found = Search.of(pump, typed).stream()
+        List<String> found = Lookup.of(pump, typed).stream()
                 .filter(Pick.OfDevice.class::isInstance)
                 .map(pick -> ((Pick.OfDevice) pick).tag())
                 .toList();
@@ -36,16 +36,16 @@ class SearchTest {
 
     @Test
     void aWireByItsWholeNumberAndARungByItsRemark() {
-        assertThat(Search.of(pump, "7")).containsExactly(new Pick.OfWire("7"));
-        assertThat(Search.of(pump, "holds")).containsExactly(new Pick.OfRung(Circuit.CONTROL, 2));
-        assertThat(Search.of(pump, " ")).isEmpty();
+        assertThat(Lookup.of(pump, "7")).containsExactly(new Pick.OfWire("7"));
+        assertThat(Lookup.of(pump, "holds")).containsExactly(new Pick.OfRung(Circuit.CONTROL, 2));
+        assertThat(Lookup.of(pump, " ")).isEmpty();
     }
 
     /** Whatever is found is there. */
     @Test
     void whatIsFoundIsOnTheSheet() {
         for (String typed : List.of("s", "t", "1", "2", "run", "e")) {
-            assertThat(Search.of(pump, typed)).allMatch(pick -> pick.isOn(pump)).doesNotHaveDuplicates();
+            assertThat(Lookup.of(pump, typed)).allMatch(pick -> pick.isOn(pump)).doesNotHaveDuplicates();
         }
     }
 }
