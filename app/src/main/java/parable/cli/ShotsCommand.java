@@ -130,6 +130,9 @@ final class ShotsCommand implements Callable<Integer> {
                     ((TextField) window.part("probe-black")).setText("2");
                 }),
                 new Shot("mill-in-star", Set.of("sheet=Mill", "spot-F2", "load-M1", "story"), window -> {
+                    ((TextField) window.part("probe-red")).clear();
+                    ((TextField) window.part("probe-black")).clear();
+                    ((ToggleButton) window.part("leaf-story")).fire();
                     window.showSheet("Mill");
                     start(window);
                 }),

@@ -207,6 +207,21 @@ class PointingTest extends DrivenWindow {
     }
 
     @Test
+    void whoeverGoesToAnotherStepHasChosenNothing(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        robot.push(KeyCode.DOWN).push(KeyCode.SPACE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.part("chooser").isVisible()).isTrue();
+        robot.clickOn("#step-check");
+        robot.clickOn("#step-draw");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.part("chooser").isVisible()).isFalse();
+        assertThat(sheet()).isEqualTo(before);
+    }
+
+    @Test
     void theMenuPutsAFaultInAndTakesItOut(FxRobot robot) throws Exception {
         robot.interact(() -> window.setDrawing(true));
         robot.interact(() -> window.setDrawing(false));

@@ -168,6 +168,11 @@ public final class PointLayer extends Pane {
         });
     }
 
+    /** Closes the chooser; nothing is put anywhere. */
+    public void leave() {
+        model.leave();
+    }
+
     /** Whether something is being chosen. */
     public boolean isOpen() {
         return chooser.isVisible();

@@ -78,6 +78,7 @@ public final class DrawStep implements StepPage {
     @Override
     public Node centre() {
         Node whole = board.whole("Point at a wire or below a contact: + puts something there.");
+        layer().leave();
         board.sheet().selectFor(desk());
         board.cover(layer());
         return whole;

@@ -122,7 +122,7 @@ public final class TestingPage {
         whose.setMinWidth(Region.USE_PREF_SIZE);
         HBox buttons = new HBox(
                 6,
-                button("test-write", "Write it down  Enter", this::record),
+                button("test-write", "Write it down", this::record),
                 button("test-forget", "Take back", model::forget),
                 whose,
                 by);
