@@ -89,8 +89,8 @@ public final class StepStates {
                 .toList();
         return switch (running.size()) {
             case 0 -> "at rest";
-            case 1 -> running.get(0) + " runs";
-            default -> running.size() + " motors run";
+            case 1 -> running.get(0) + " " + moment.condition(running.get(0)).word();
+            default -> running.size() + " motors turn";
         };
     }
 
