@@ -71,6 +71,7 @@ import parable.reason.Why;
 final class SheetPage {
 
     private static final double BESIDE = 347;
+    private static final String METER = "meter";
 
     private final Workplace workplace;
     private final String name;
@@ -185,6 +186,11 @@ final class SheetPage {
         }
 
         @Override
+        public boolean measures() {
+            return leaves.has(METER);
+        }
+
+        @Override
         public DeskModel desk() {
             return draw.desk();
         }
@@ -217,7 +223,7 @@ final class SheetPage {
 
         @Override
         public void meter() {
-            leaves.open("meter");
+            leaves.open(METER);
         }
     }
 
@@ -250,7 +256,7 @@ final class SheetPage {
                 new MachineView(run),
                 List.of(
                         new Leaf("story", "What happens", new StoryView(run)),
-                        new Leaf("meter", "Meter", new MeterView(run, meter))));
+                        new Leaf(METER, "Meter", new MeterView(run, meter))));
     }
 
     private PlcStep programming() {

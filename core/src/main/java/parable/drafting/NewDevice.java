@@ -1,6 +1,10 @@
 package parable.drafting;
 
 import java.util.Optional;
+import parable.circuit.ColourUse;
+import parable.circuit.Conventions;
+import parable.circuit.Device;
+import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -29,5 +33,26 @@ public final class NewDevice {
         Fitting fitting = new Fitting(sheet, voltage);
         fitting.need(tagFor(sheet, kind, practice), Optional.of(kind));
         return fitting.sheet();
+    }
+
+    /**
+     * The sheet with one more device of a kind, named, and in the first colour that a job allows for what it does.
+     *
+     * @param label what it is for, empty if that is not known
+     * @param use what its colour tells, empty if it has none
+     * @param voltage the voltage of its coil or lamp
+     * @throws EditException if there is no such kind
+     */
+    public static Sheet named(
+            Sheet sheet, String kind, String label, Optional<ColourUse> use, String voltage, Conventions conventions)
+            throws EditException {
+        String tag = tagFor(sheet, kind, conventions.practice());
+        Sheet with = on(sheet, kind, voltage, conventions.practice());
+        Device device = with.device(tag).orElseThrow().labelled(label);
+        return new Edit.PutDevice(use.flatMap(any ->
+                                conventions.colours().colours(any).stream().findFirst())
+                        .map(colour -> device.with("colour", colour))
+                        .orElse(device))
+                .on(with);
     }
 }

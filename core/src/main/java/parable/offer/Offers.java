@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import parable.circuit.ColourUse;
 import parable.circuit.Conventions;
-import parable.circuit.Device;
 import parable.circuit.EditException;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
@@ -57,19 +56,13 @@ public final class Offers {
     private static final Map<Fresh, Integer> FRESH_LOADS = Map.of(
             new Fresh("control-relay", "", "a further relay", Offer.Shape.LOAD), POSSIBLE,
             new Fresh("timer", "", "a timer", Offer.Shape.LOAD), POSSIBLE - 1,
-            new Fresh("pilot-lamp", "", "a lamp", Offer.Shape.LOAD, Optional.of(ColourUse.RUNNING)), POSSIBLE - 2,
+            new Fresh("pilot-lamp", "", "a lamp", Offer.Shape.LOAD), POSSIBLE - 2,
             new Fresh("contactor", "", "a further contactor", Offer.Shape.LOAD), SELDOM,
             new Fresh("horn", "Horn", "a horn", Offer.Shape.LOAD), SELDOM - 1,
             new Fresh("solenoid", "", "a valve", Offer.Shape.LOAD), SELDOM - 2);
 
     private static final Map<Fresh, Integer> FRESH_SWITCHES = Map.of(
-            new Fresh(
-                            "emergency-stop",
-                            "E-stop",
-                            "E-stop, closed at rest",
-                            Offer.Shape.CLOSED_CONTACT,
-                            Optional.of(ColourUse.EMERGENCY_STOP)),
-                    SELDOM,
+            new Fresh("emergency-stop", "E-stop", "E-stop, closed at rest", Offer.Shape.CLOSED_CONTACT), SELDOM,
             new Fresh("limit-switch", "End switch", "an end switch that stops", Offer.Shape.CLOSED_CONTACT), SELDOM - 1,
             new Fresh("limit-switch", "End switch", "an end switch that starts", Offer.Shape.OPEN_CONTACT), SELDOM - 2,
             new Fresh("float-switch", "Float", "a float switch", Offer.Shape.OPEN_CONTACT), SELDOM - 3);
@@ -223,22 +216,13 @@ public final class Offers {
         return new Offer(part.tag(), words, shape, Optional.empty(), line(assembly, spot, word(part.tag(), shape)));
     }
 
-    /** A new device with a name, and the first colour that the job allows for what it does. */
     private Offer fresh(Spot spot, Fresh fresh) {
         try {
             String tag = NewDevice.tagFor(sheet(), fresh.kind, conventions.practice());
-            Sheet with = NewDevice.on(sheet(), fresh.kind, voltage, conventions.practice());
-            Device named = with.device(tag).orElseThrow().labelled(fresh.label);
-            Device device = fresh.use
-                    .filter(any -> !fresh.kind.equals("emergency-stop"))
-                    .flatMap(any -> conventions.colours().colours(any).stream().findFirst())
-                    .map(colour -> named.with("colour", colour))
-                    .orElse(named);
-            Assembly fitted = assembly.on(with.withDevices(with.devices().stream()
-                    .map(one -> one.tag().equals(tag) ? device : one)
-                    .toList()));
+            Sheet with = NewDevice.named(sheet(), fresh.kind, fresh.label, fresh.use, voltage, conventions);
+            Assembly fitted = assembly.on(with);
             return new Offer(
-                    tag, fresh.words, fresh.shape, Optional.of(device), line(fitted, spot, word(tag, fresh.shape)));
+                    tag, fresh.words, fresh.shape, with.device(tag), line(fitted, spot, word(tag, fresh.shape)));
         } catch (EditException | PartException impossible) {
             throw new IllegalStateException("a new " + fresh.kind + " can always be put on a sheet", impossible);
         }

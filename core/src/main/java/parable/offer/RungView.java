@@ -14,12 +14,17 @@ import parable.parts.Family;
 import parable.parts.Part;
 
 /** A rung as an electrician reads it: what stops, what starts, and what it is all for. */
-final class RungView {
+public final class RungView {
 
     private final Assembly assembly;
     private final int rung;
 
-    RungView(Assembly assembly, int rung) {
+    /**
+     * A rung of a sheet.
+     *
+     * @param rung its position in the ladder, which the sheet has
+     */
+    public RungView(Assembly assembly, int rung) {
         this.assembly = assembly;
         this.rung = rung;
     }
@@ -62,7 +67,7 @@ final class RungView {
     }
 
     /** The contacts that current for the rung's load has to pass: those on it, and those on the rungs that lead to where it begins. */
-    List<RungItem.Passage> contacts() {
+    public List<RungItem.Passage> contacts() {
         List<RungItem.Passage> contacts = new ArrayList<>();
         collect(rung, contacts, new ArrayList<>());
         return contacts;

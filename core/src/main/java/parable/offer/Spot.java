@@ -15,7 +15,7 @@ public sealed interface Spot {
     /** What has to be selected for it, empty if nothing has. */
     Optional<Stretch> selected();
 
-    /** In a few words: {@code in series, before S1}. */
+    /** In a few words: {@code In series on rung 1}. */
     String words();
 
     /**

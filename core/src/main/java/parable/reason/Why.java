@@ -67,17 +67,15 @@ public final class Why {
      * @throws IllegalArgumentException if there is no such device
      */
     public List<String> way(String tag) {
-        int index = network.assembly()
-                .indexOf(tag)
-                .orElseThrow(() -> new IllegalArgumentException(tag + ": the sheet has no such device"));
-        return parts.get(index).loads().isEmpty()
-                ? List.of()
-                : feed(index)
-                        .map(feed -> contacts(feed).stream()
-                                .map(branch -> parts.get(branch.part()).tag() + " "
-                                        + contact(branch).marking())
-                                .toList())
-                        .orElse(List.of());
+        return steps(tag).stream()
+                .map(step -> step.tag() + " "
+                        + network.assembly()
+                                .part(step.tag())
+                                .orElseThrow()
+                                .contacts()
+                                .get(step.contact())
+                                .marking())
+                .toList();
     }
 
     /**

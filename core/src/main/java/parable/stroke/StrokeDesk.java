@@ -11,6 +11,7 @@ import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Places;
+import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
@@ -18,6 +19,7 @@ import parable.desk.CoilVoltage;
 import parable.drafting.NewDevice;
 import parable.drafting.TypedRung;
 import parable.network.OpposedContactors;
+import parable.offer.RungView;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
@@ -99,33 +101,84 @@ final class StrokeDesk {
         return end instanceof RungItem.NamedPoint point && !point.rail() && points.contains(point);
     }
 
-    /** The buttons that start it, or those that stop it, in the order of its rungs. */
-    private List<Place> buttons(boolean stops) throws EditException {
-        List<Place> found = new ArrayList<>();
+    /** Buttons of which only open contacts are used on the sheet, or only closed ones: a jog button and one that bars another has both. */
+    private List<RungItem.Passage> buttons(boolean stops) throws EditException {
+        List<RungItem.Passage> found = new ArrayList<>();
         for (Place place : places((any, passage) -> part(passage).family() == Family.PUSH_BUTTON)) {
             RungItem.Passage passage = Structure.passageAt(sheet, place);
-            Optional<Contact> contact = part(passage)
-                    .contactBetween(passage.from(), passage.to())
-                    .map(index -> part(passage).contacts().get(index));
-            if (isOnItsRungs(place)
-                    && contact.filter(one -> one.isNormallyClosed() == stops).isPresent()) {
-                found.add(place);
+            boolean here = stops ? coilPasses(passage) : isOnItsRungs(place);
+            if (here && isClosed(passage) == stops && isPure(passage)) {
+                found.add(passage);
             }
         }
         return found;
     }
 
+    /** Whether current for the coil has to pass it on the way along its own rung or a rung before that. */
+    private boolean coilPasses(RungItem.Passage passage) throws EditException {
+        return new RungView(before, coil(tag).rung()).contacts().contains(passage);
+    }
+
+    private boolean isClosed(RungItem.Passage passage) {
+        return part(passage)
+                .contactBetween(passage.from(), passage.to())
+                .map(index -> part(passage).contacts().get(index))
+                .filter(Contact::isNormallyClosed)
+                .isPresent();
+    }
+
+    private boolean isPure(RungItem.Passage passage) throws EditException {
+        for (Place place : places((any, other) -> other.tag().equals(passage.tag()))) {
+            RungItem.Passage other = Structure.passageAt(sheet, place);
+            boolean contact =
+                    part(other).contactBetween(other.from(), other.to()).isPresent();
+            if (contact && isClosed(other) != isClosed(passage)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Where something is on the sheet as it is now. */
+    private Place placeOf(RungItem.Passage passage) {
+        return places((place, other) -> other.equals(passage)).get(0);
+    }
+
     Sheet holdIn() throws EditException {
-        List<Place> starts = buttons(false);
+        List<RungItem.Passage> starts = buttons(false);
         if (starts.isEmpty()) {
             throw noFit("no button that starts it", "an open button before its coil");
         }
-        boolean held = places((place, passage) -> passage.tag().equals(tag) && !isCoil(passage, tag)).stream()
-                .anyMatch(place -> isParallelTo(place, starts.get(0)));
-        if (held) {
+        if (starts.stream().anyMatch(start -> isHeld(placeOf(start)))) {
             throw noFit("it holds itself in already", "a start that nothing bridges");
         }
-        return around(starts.get(0), tag);
+        return around(placeOf(starts.get(0)), tag);
+    }
+
+    /** Whether a contact of its own is in parallel to a start. */
+    private boolean isHeld(Place start) {
+        return places((place, passage) -> passage.tag().equals(tag) && !isCoil(passage, tag)).stream()
+                .anyMatch(place -> isParallelTo(place, start));
+    }
+
+    /** Whether another rung without a load leads from before something to behind it. */
+    private boolean isBridged(Place at) {
+        List<RungItem> items = sheet.control().get(at.rung()).items();
+        return sheet.control().stream()
+                .map(Rung::items)
+                .filter(others -> others != items)
+                .filter(others -> others.stream().noneMatch(this::isLoad))
+                .anyMatch(others -> {
+                    int one = items.indexOf(others.get(0));
+                    int other = items.indexOf(others.get(others.size() - 1));
+                    return Math.min(one, other) >= 0
+                            && Math.min(one, other) < at.item()
+                            && Math.max(one, other) > at.item();
+                });
+    }
+
+    private boolean isLoad(RungItem item) {
+        return item instanceof RungItem.Passage passage && isCoil(passage, passage.tag());
     }
 
     private boolean isParallelTo(Place place, Place start) {
@@ -136,17 +189,20 @@ final class StrokeDesk {
     }
 
     Sheet station() throws EditException {
-        List<Place> starts = buttons(false);
-        List<Place> stops = buttons(true);
+        List<RungItem.Passage> starts =
+                buttons(false).stream().filter(start -> isHeld(placeOf(start))).toList();
+        List<RungItem.Passage> stops =
+                buttons(true).stream().filter(stop -> !isBridged(placeOf(stop))).toList();
         if (starts.isEmpty() || stops.isEmpty()) {
             throw noFit(
-                    "no " + (starts.isEmpty() ? "start" : "stop") + " button", "one station with start and stop first");
+                    starts.isEmpty() ? "no start that its own contact holds" : "no stop that nothing leads around",
+                    "one station with start and stop first");
         }
         String place = freeStation();
         String stop = fresh("push-button", "Stop", place, Optional.of(ColourUse.STOP));
         String start = fresh("push-button", "Start", place, Optional.of(ColourUse.START));
-        sheet = around(starts.get(starts.size() - 1), start);
-        return inSeries(stops.get(stops.size() - 1), true, "/" + stop);
+        sheet = around(placeOf(starts.get(starts.size() - 1)), start);
+        return inSeries(placeOf(stops.get(stops.size() - 1)), true, "/" + stop);
     }
 
     private String freeStation() {
@@ -208,12 +264,19 @@ final class StrokeDesk {
     }
 
     Sheet lampTripped() throws EditException {
-        Part overload = before.parts().stream()
-                .filter(part -> part.family() == Family.OVERLOAD_RELAY)
-                .findFirst()
-                .orElseThrow(() -> noFit("no overload relay on the sheet", "one whose trip the lamp is to tell"));
+        List<String> overloads = new RungView(before, coil(tag).rung())
+                .contacts().stream()
+                        .filter(passage -> part(passage).family() == Family.OVERLOAD_RELAY)
+                        .map(RungItem.Passage::tag)
+                        .distinct()
+                        .toList();
+        if (overloads.size() != 1) {
+            throw noFit(
+                    overloads.isEmpty() ? "no overload relay in its way" : String.join(" and ", overloads),
+                    "one whose trip the lamp is to tell");
+        }
         String lamp = fresh("pilot-lamp", "Tripped", Places.DOOR, Optional.of(ColourUse.TRIPPED));
-        return rung(overload.tag() + " (" + lamp + ")", "tripped");
+        return rung(overloads.get(0) + " (" + lamp + ")", "tripped");
     }
 
     private Sheet rung(String words, String remark) throws EditException {
@@ -246,11 +309,8 @@ final class StrokeDesk {
     /** Puts a new device on the sheet; returns its tag. */
     private String fresh(String kind, String label, String place, Optional<ColourUse> use) throws EditException {
         String free = NewDevice.tagFor(sheet, kind, conventions.practice());
-        sheet = NewDevice.on(sheet, kind, voltage, conventions.practice());
-        Device device = sheet.device(free).orElseThrow().labelled(label).placed(place);
-        Optional<String> colour =
-                use.flatMap(any -> conventions.colours().colours(any).stream().findFirst());
-        sheet = new Edit.PutDevice(colour.map(any -> device.with("colour", any)).orElse(device)).on(sheet);
+        sheet = NewDevice.named(sheet, kind, label, use, voltage, conventions);
+        sheet = new Edit.PutDevice(sheet.device(free).orElseThrow().placed(place)).on(sheet);
         return free;
     }
 }

@@ -5,10 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -20,6 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
+import parable.app.fault.FaultGroups;
 import parable.app.look.Colours;
 import parable.app.run.RunModel;
 import parable.bench.Action;
@@ -46,6 +47,7 @@ final class DeviceCard extends VBox {
     private final VBox changes = new VBox(4);
     private final Map<ContactUse, Label> contacts = new LinkedHashMap<>();
     private final VBox faults = new VBox(3);
+    private Optional<List<Fault>> shownFaults = Optional.empty();
 
     /**
      * The card of a device of the running sheet.
@@ -254,24 +256,22 @@ final class DeviceCard extends VBox {
     }
 
     private void showFaults(Moment moment) {
-        List<Fault> possible = Fault.possibleIn(part);
         List<Fault> there = moment.faults().stream()
                 .filter(fault -> fault.tag().equals(part.tag()))
                 .toList();
+        if (shownFaults.filter(there::equals).isPresent()) {
+            return;
+        }
+        shownFaults = Optional.of(there);
         faults.getChildren().clear();
-        if (possible.isEmpty()) {
+        if (Fault.possibleIn(part).isEmpty()) {
             return;
         }
         MenuButton put = new MenuButton(there.isEmpty() ? "Put in a fault" : "Faults");
         put.setId("card-faults");
         put.getStyleClass().add("card-link");
         put.setMinWidth(Region.USE_PREF_SIZE);
-        for (Fault fault : possible) {
-            CheckMenuItem item = new CheckMenuItem(fault.words());
-            item.setSelected(there.contains(fault));
-            item.setOnAction(event -> run.set(fault, item.isSelected()));
-            put.getItems().add(item);
-        }
+        put.getItems().setAll(FaultGroups.of(run, part));
         Stream<Node> taken = there.stream()
                 .map(fault -> CardParts.link(
                         "card-mend",

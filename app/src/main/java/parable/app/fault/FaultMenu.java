@@ -1,11 +1,7 @@
 package parable.app.fault;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.Tooltip;
@@ -38,47 +34,13 @@ public final class FaultMenu extends MenuButton {
         fitted = Optional.of(run.assembly());
         getItems().clear();
         for (Part part : run.assembly().parts()) {
-            List<Fault> possible = Fault.possibleIn(part);
-            if (!possible.isEmpty()) {
-                getItems().add(menu(part, possible));
+            List<Menu> groups = FaultGroups.of(run, part);
+            if (!groups.isEmpty()) {
+                Menu menu = new Menu(part.tag() + "  " + part.device().label());
+                menu.getItems().setAll(groups);
+                getItems().add(menu);
             }
         }
-    }
-
-    private Menu menu(Part part, List<Fault> possible) {
-        Menu menu = new Menu(part.tag() + "  " + part.device().label());
-        Map<String, List<Fault>> groups = new LinkedHashMap<>();
-        possible.forEach(fault -> groups.computeIfAbsent(groupOf(fault.kind()), any -> new ArrayList<>())
-                .add(fault));
-        groups.forEach((title, faults) -> menu.getItems().add(group(title, faults)));
-        return menu;
-    }
-
-    private Menu group(String title, List<Fault> faults) {
-        Menu menu = new Menu(title);
-        for (Fault fault : faults) {
-            CheckMenuItem item = new CheckMenuItem(fault.words());
-            item.setUserData(fault);
-            item.setOnAction(event -> run.set(fault, item.isSelected()));
-            menu.getItems().add(item);
-        }
-        menu.setOnShowing(event -> menu.getItems().forEach(item -> ((CheckMenuItem) item)
-                .setSelected(run.shownProperty().get().faults().contains((Fault) item.getUserData()))));
-        return menu;
-    }
-
-    private static String groupOf(Fault.Kind kind) {
-        return switch (kind) {
-            case WELDED -> "Contact welded";
-            case BURNT -> "Contact burnt";
-            case BROKEN, SHORTED -> "Coil, lamp or winding";
-            case STUCK, BLOWN, LOST, LOW, MISSET, MISSING -> "The device itself";
-            case OFF -> "Wire off";
-            case LOOSE -> "Terminal loose";
-            case EARTHED -> "Terminal on earth";
-            case MISPLACED -> "Wire on the neighbouring terminal";
-            case SWAPPED -> "Two wires exchanged";
-        };
     }
 
     private void show(List<Fault> faults) {

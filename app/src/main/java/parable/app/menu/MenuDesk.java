@@ -12,6 +12,9 @@ public interface MenuDesk {
     /** Whether one draws, rather than tries. */
     boolean draws();
 
+    /** Whether the meter is at hand. */
+    boolean measures();
+
     /** The desk that the sheet is drawn at. */
     DeskModel desk();
 

@@ -9,6 +9,7 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import parable.app.fault.FaultGroups;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
@@ -53,7 +54,7 @@ public final class SheetMenu {
             groups.add(asking(part));
             groups.add(desk.draws() ? List.of() : faults(part, hit));
         });
-        groups.add(desk.draws() ? List.of() : probes(hit));
+        groups.add(desk.measures() ? probes(hit) : List.of());
         hit.wire()
                 .filter(number -> hit.tag().isEmpty())
                 .ifPresent(number -> groups.add(
@@ -123,7 +124,7 @@ public final class SheetMenu {
         return items;
     }
 
-    /** The faults of what was pointed at first, the others of the device behind them. */
+    /** The likely faults of what was pointed at first, behind them all of the device. */
     private List<MenuItem> faults(Part part, Hit hit) {
         Moment moment = run.shownProperty().get();
         List<Fault> there = moment.faults();
@@ -141,12 +142,9 @@ public final class SheetMenu {
                 .filter(fault -> !there.contains(fault))
                 .forEach(fault -> items.add(item(
                         "menu-fault-" + fault.kind().word(), "Fault: " + fault.words(), () -> run.set(fault, true))));
-        Menu others = new Menu("Other faults of " + part.tag());
+        Menu others = new Menu("All faults of " + part.tag());
         others.setId("menu-faults");
-        possible.stream()
-                .filter(fault -> !likely.contains(fault) && !there.contains(fault))
-                .forEach(fault ->
-                        others.getItems().add(item("menu-other-fault", fault.words(), () -> run.set(fault, true))));
+        others.getItems().setAll(FaultGroups.of(run, part));
         if (!others.getItems().isEmpty()) {
             items.add(others);
         }

@@ -119,11 +119,6 @@ final class Chooser extends VBox {
         setVisible(false);
     }
 
-    /** Puts the keyboard into the search. */
-    void takeKeyboard() {
-        search.requestFocus();
-    }
-
     /** An offer: its symbol, its tag and what it does. */
     private final class Row extends ListCell<Offer> {
 

@@ -55,6 +55,11 @@ public final class Leaves extends VBox {
         setPrefHeight(HEIGHT);
     }
 
+    /** Whether there is a leaf of this id. */
+    public boolean has(String id) {
+        return leaves.stream().anyMatch(leaf -> leaf.id().equals(id));
+    }
+
     /** Opens a leaf; the first if there is none of this id. */
     public void open(String id) {
         Leaf wanted =
