@@ -1,13 +1,16 @@
 package parable.app.menu;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.MouseEvent;
 import parable.app.desk.DeskModel;
 import parable.app.run.RunModel;
@@ -102,11 +105,16 @@ final class DrawingItems {
         });
     }
 
+    private static final Set<TradeStroke> GROUP_BEGINS = EnumSet.of(TradeStroke.END_SWITCH, TradeStroke.LAMP_RUNNING);
+
     /** The whole steps of the trade; one that is pointed at is drawn as it would be, one that does not fit says why. */
     private Menu strokes(Part part) {
         Menu menu = new Menu("Whole steps at " + part.tag());
         menu.setId("menu-strokes");
         for (TradeStroke stroke : TradeStroke.values()) {
+            if (GROUP_BEGINS.contains(stroke)) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
             menu.getItems().add(stroke(part.tag(), stroke));
         }
         menu.setOnHidden(event -> desk.desk().offer(Optional.empty()));

@@ -1,0 +1,181 @@
+package parable.stroke;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import parable.circuit.Circuit;
+import parable.circuit.ColourUse;
+import parable.circuit.Device;
+import parable.circuit.Edit;
+import parable.circuit.EditException;
+import parable.circuit.Place;
+import parable.circuit.Places;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.circuit.Structure;
+import parable.parts.Contact;
+import parable.parts.Family;
+import parable.parts.Part;
+
+/** A second contactor that exchanges two lines, with a start of its own behind the same stops, and bars against both being in. */
+final class SecondDirection {
+
+    private static final int LINES = 3;
+
+    private final StrokeSheet desk;
+
+    SecondDirection(StrokeSheet desk) {
+        this.desk = desk;
+    }
+
+    Sheet drawn() throws EditException {
+        Optional<String> opponent = new Barring(desk).opponent();
+        if (opponent.isPresent()) {
+            throw desk.noFit(opponent.get() + " is its opponent already", "a contactor without one");
+        }
+        RungItem.Passage start = start();
+        List<RungItem.Passage> poles = poles();
+        Device one = desk.sheet().device(desk.tag()).orElseThrow();
+        String other = desk.fresh("contactor", "Reverse", one.place(), Optional.empty());
+        desk.put(alike(one, desk.sheet().device(other).orElseThrow()));
+        power(poles, other);
+        String button = desk.fresh("push-button", "Reverse", Places.DOOR, Optional.of(ColourUse.START));
+        control(start, button, other);
+        forward(start.tag());
+        forward(desk.tag());
+        return new Barring(desk.again()).bar();
+    }
+
+    /** A start on the coil's own rung that the contactor holds, with nothing between it and the coil that the second direction needs too. */
+    private RungItem.Passage start() throws EditException {
+        Place coil = desk.coil();
+        RungItem.Passage start = new Buttons(desk)
+                .heldStarts().stream()
+                        .filter(held -> desk.placeOf(held).rung() == coil.rung())
+                        .findFirst()
+                        .orElseThrow(() -> desk.noFit(
+                                "no start on its coil's rung that its own contact holds",
+                                "a start and a contact that holds it in"));
+        for (Place place : desk.places((place, passage) -> place.rung() == coil.rung()
+                && place.item() > desk.placeOf(start).item()
+                && place.item() < coil.item())) {
+            RungItem.Passage between = Structure.passageAt(desk.sheet(), place);
+            if (desk.family(between) != Family.MACHINE_SWITCH) {
+                throw desk.noFit(
+                        between.tag() + " between its start and its coil", "it before the start, for both directions");
+            }
+        }
+        List<String> others = followers(start, coil);
+        if (!others.isEmpty()) {
+            throw desk.noFit(String.join(", ", others) + " started with it", "a contactor that is started alone");
+        }
+        return start;
+    }
+
+    /** What else pulls in by the same start, as star, delta and timer do. */
+    private List<String> followers(RungItem.Passage start, Place coil) {
+        Place at = desk.placeOf(start);
+        RungItem after = desk.item(new Place(at.circuit(), at.rung(), at.item() + 1));
+        return desk
+                .places((place, passage) -> place.rung() != coil.rung()
+                        && desk.isCommandCoil(passage)
+                        && desk.rungs().get(place.rung()).items().contains(after))
+                .stream()
+                .map(place -> ((RungItem.Passage) desk.item(place)).tag())
+                .toList();
+    }
+
+    private List<RungItem.Passage> poles() throws EditException {
+        List<RungItem.Passage> poles = new ArrayList<>();
+        for (Place place : powerPlaces()) {
+            poles.add((RungItem.Passage) desk.item(place));
+        }
+        if (poles.size() != LINES || !feedsThreePhaseMotor()) {
+            throw desk.noFit(poles.size() + " poles in the power circuit", "three, before a three-phase motor");
+        }
+        return poles;
+    }
+
+    private List<Place> powerPlaces() {
+        return desk.places(Circuit.POWER, (place, passage) -> passage.tag().equals(desk.tag()));
+    }
+
+    private boolean feedsThreePhaseMotor() {
+        return desk.before().parts().stream()
+                .anyMatch(part -> part.family() == Family.MOTOR && part.loads().size() == LINES);
+    }
+
+    /** The second contactor is for the same voltage and current; contacts and its other tag are its own. */
+    private static Device alike(Device one, Device other) {
+        Device alike = other;
+        for (String setting : List.of("coil", "rated")) {
+            alike = alike.with(setting, one.setting(setting).orElse(""));
+        }
+        return alike;
+    }
+
+    private void power(List<RungItem.Passage> poles, String other) throws EditException {
+        List<RungItem> line = new ArrayList<>();
+        List<RungItem> motor = new ArrayList<>();
+        for (RungItem.Passage pole : poles) {
+            line.add(beside(pole, false));
+            motor.add(beside(pole, true));
+        }
+        Part part = desk.part(new RungItem.Passage(other, "1", "2"));
+        List<Contact> its = part.contacts().stream().filter(Contact::pole).toList();
+        for (int i = 0; i < LINES; i++) {
+            RungItem.Passage pole =
+                    new RungItem.Passage(other, its.get(i).from(), its.get(i).to());
+            Rung rung = new Rung(List.of(line.get(i), pole, motor.get(LINES - 1 - i)), "");
+            desk.put(new Edit.InsertRung(Circuit.POWER, desk.sheet().power().size(), rung).on(desk.sheet()));
+        }
+    }
+
+    /** The point on one side of a pole of the power circuit; a new one if only another device is there. */
+    private RungItem beside(RungItem.Passage pole, boolean after) throws EditException {
+        Place place = place(pole);
+        Place next = new Place(place.circuit(), place.rung(), place.item() + (after ? 1 : -1));
+        if (desk.item(next) instanceof RungItem.Passage) {
+            desk.put(Structure.pointAfter(desk.sheet(), after ? place : next));
+            return beside(pole, after);
+        }
+        return desk.item(next);
+    }
+
+    private Place place(RungItem.Passage pole) {
+        return powerPlaces().stream()
+                .filter(place -> desk.item(place).equals(pole))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void control(RungItem.Passage start, String button, String other) throws EditException {
+        desk.put(Structure.pointAfter(desk.sheet(), desk.coil()));
+        Place coil = desk.coil();
+        String back = desk.item(new Place(coil.circuit(), coil.rung(), coil.item() + 1))
+                .text();
+        Place at = desk.placeOf(start);
+        String before =
+                desk.item(new Place(at.circuit(), at.rung(), at.item() - 1)).text();
+        String after = desk.freePoint().text();
+        int below = coil.rung() + 1;
+        while (below < desk.rungs().size() && isBranch(desk.rungs().get(below))) {
+            below++;
+        }
+        desk.rung(below, before + " " + button + " " + after + " (" + other + ") " + back + " ; reverse");
+        desk.rung(below + 1, before + " " + other + " " + after);
+    }
+
+    private boolean isBranch(Rung rung) {
+        return rung.items().get(0) instanceof RungItem.NamedPoint point && !point.rail();
+    }
+
+    /** What was the only direction is one of two now. */
+    private void forward(String tag) {
+        Device device = desk.sheet().device(tag).orElseThrow();
+        if (List.of("", "Start", "Run", "Motor", "Motor contactor").contains(device.label())) {
+            desk.put(device.labelled("Forward"));
+        }
+    }
+}
