@@ -8,7 +8,6 @@ import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.value.ObservableStringValue;
-import javafx.scene.Node;
 import parable.app.findings.Accepting;
 import parable.app.findings.FindingsActions;
 import parable.app.findings.FindingsModel;
@@ -128,7 +127,7 @@ final class Checking implements FindingsActions {
     }
 
     /** A view of all of it. */
-    Node view() {
+    FindingsView view() {
         return new FindingsView(findings, proof, this);
     }
 

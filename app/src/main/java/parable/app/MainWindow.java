@@ -19,6 +19,7 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
 import javafx.util.Duration;
 import parable.app.find.FindSlip;
+import parable.app.findings.FindingsView;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
@@ -135,7 +136,7 @@ public final class MainWindow {
         }
 
         @Override
-        public Node findings() {
+        public FindingsView findings() {
             return checking.view();
         }
 
@@ -302,6 +303,9 @@ public final class MainWindow {
      */
     public void showSheet(String name) {
         wall.wake();
+        if (!name.equals(shown) && isEmpty(name)) {
+            step = JobStep.DRAW;
+        }
         shown = name;
         page = pages.computeIfAbsent(name, this::page);
         recipes.look();
@@ -313,6 +317,15 @@ public final class MainWindow {
         quiet.playFromStart();
         number();
         stepPage().takeKeyboard();
+    }
+
+    /** Whether nothing is drawn on a sheet yet, so that there is nothing to be done with it but to draw. */
+    private boolean isEmpty(String name) {
+        return jobs.jobProperty()
+                .get()
+                .sheet(name)
+                .filter(sheet -> sheet.power().isEmpty() && sheet.control().isEmpty())
+                .isPresent();
     }
 
     /** What is found is marked on the drawing in the steps that show it. */
@@ -433,8 +446,13 @@ public final class MainWindow {
         switch (event.getCode()) {
             case Z -> jobs.undo();
             case Y -> jobs.redo();
-            case I -> whySelected();
-            case D -> setDrawing(!drawing());
+            case I -> page.card().device().ifPresent(this::why);
+            case M -> {
+                setStep(JobStep.TRY);
+                page.measure();
+            }
+            case ENTER -> page.takeMenu();
+            case D -> setDrawing(!drawing() || isEmpty(shown));
             case U -> setStep(JobStep.TRY);
             case F -> find.open();
             case K -> setStep(JobStep.CHECK);
@@ -449,14 +467,9 @@ public final class MainWindow {
         return true;
     }
 
-    private void whySelected() {
-        if (drawing()) {
-            page.desk().selection().tag().ifPresent(this::why);
-        }
-    }
-
     private void timeKey(KeyEvent event) {
         switch (event.getCode()) {
+            case F2 -> page.takeCard();
             case P -> run().setRunning(!run().runningProperty().get());
             case B -> run().stepBack();
             case N -> run().stepForward();

@@ -88,6 +88,7 @@ final class SheetPage {
     private Optional<ContextMenu> shownMenu = Optional.empty();
     private final CardModel card;
     private final CardView cardView;
+    private final MeterView meterView;
     private final Map<JobStep, String> opened = new EnumMap<>(JobStep.class);
     private Leaves leaves = new Leaves(List.of(), id -> {});
     private final DrawStep draw;
@@ -103,6 +104,7 @@ final class SheetPage {
         this.name = name;
         run = new RunModel(assembly);
         meter = new MeterModel(run);
+        meterView = new MeterView(run, meter);
         card = new CardModel(run);
         cardView = new CardView(run, card, new SheetCardDesk(jobs(), name, workplace.window()));
         Handles handles = new Handles(run);
@@ -254,9 +256,7 @@ final class SheetPage {
         return new TryStep(
                 board,
                 new MachineView(run),
-                List.of(
-                        new Leaf("story", "What happens", new StoryView(run)),
-                        new Leaf(METER, "Meter", new MeterView(run, meter))));
+                List.of(new Leaf("story", "What happens", new StoryView(run)), new Leaf(METER, "Meter", meterView)));
     }
 
     private PlcStep programming() {
@@ -357,6 +357,27 @@ final class SheetPage {
         }
         leaves.open(Leaf.CARD);
         sheet.bringIntoView(pick);
+    }
+
+    /** Opens the meter, where the step has one, and puts the keyboard to it. */
+    void measure() {
+        if (leaves.has(METER)) {
+            leaves.open(METER);
+            meterView.takeKeyboard();
+        }
+    }
+
+    /** Opens the card of what is selected, where the step has one, and puts the keyboard to it. */
+    void takeCard() {
+        if (leaves.has(Leaf.CARD)) {
+            leaves.open(Leaf.CARD);
+            cardView.takeKeyboard();
+        }
+    }
+
+    /** Opens the menu of what is selected. */
+    void takeMenu() {
+        card.pickProperty().get().ifPresent(sheet::askForMenu);
     }
 
     /** Opens a leaf of the step that is shown. */

@@ -1,7 +1,7 @@
 package parable.app;
 
 import java.util.List;
-import javafx.scene.Node;
+import parable.app.findings.FindingsView;
 import parable.check.Finding;
 import parable.circuit.Place;
 import parable.circuit.Sheet;
@@ -23,7 +23,7 @@ interface WindowActions {
     void tell(String words);
 
     /** The view of what is found on the sheet that is shown. */
-    Node findings();
+    FindingsView findings();
 
     /** Opens the page of questions. */
     void askQuestions();

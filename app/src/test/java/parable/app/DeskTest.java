@@ -241,8 +241,8 @@ class DeskTest {
         robot.interact(() -> {
             jobs.edit(rinser);
             window.showSheet("Bottle rinser");
+            window.setDrawing(true);
         });
-        key(robot, KeyCode.CONTROL, KeyCode.D);
         SheetView view = (SheetView) window.part("sheet");
         int last = rinser.control().size() - 1;
         for (int rung = 0; rung <= last; rung++) {

@@ -5,14 +5,23 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import javafx.geometry.Point2D;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.job.JobModel;
+import parable.app.sheet.SheetView;
 import parable.bench.Condition;
 import parable.bench.StoryLine;
+import parable.circuit.Circuit;
+import parable.circuit.Place;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Sheet;
+import parable.draw.Box;
 import parable.files.JobFile;
+import parable.files.JobFormatException;
 
 /** The real window with the demo job, offscreen, for tests that drive it with mouse and keys. */
 abstract class DrivenWindow {
@@ -52,5 +61,50 @@ abstract class DrivenWindow {
 
     protected List<String> story() {
         return window.run().story().stream().map(StoryLine::text).toList();
+    }
+
+    protected Sheet sheet() {
+        return window.run().assembly().sheet();
+    }
+
+    protected SheetView view() {
+        return (SheetView) window.part("sheet");
+    }
+
+    protected Point2D onScreen(String tag, String from) {
+        List<Rung> rungs = sheet().control();
+        for (int rung = 0; rung < rungs.size(); rung++) {
+            for (int item = 0; item < rungs.get(rung).items().size(); item++) {
+                if (rungs.get(rung).items().get(item) instanceof RungItem.Passage passage
+                        && passage.tag().equals(tag)
+                        && passage.from().equals(from)) {
+                    Box box = view().drawing()
+                            .boxOf(new Place(Circuit.CONTROL, rung, item))
+                            .orElseThrow();
+                    return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
+                }
+            }
+        }
+        throw new AssertionError(tag + " is not in the ladder");
+    }
+
+    protected void showEmpty(FxRobot robot) {
+        robot.interact(() -> {
+            try {
+                Stage stage = (Stage) window.scene().getWindow();
+                openEmpty();
+                stage.setScene(window.scene());
+            } catch (JobFormatException impossible) {
+                throw new IllegalStateException(impossible);
+            }
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void openEmpty() throws JobFormatException {
+        String empty = "{\"version\": 1, \"name\": \"Tern Hollow press house\", \"sheets\": [{\"name\": \"Bin gate\","
+                + " \"duty\": \"maintained\", \"rails\": {\"L\": \"1\", \"N\": \"2\"}, \"devices\": [], \"rungs\": []}]}";
+        jobs = new JobModel(JobFile.read(empty), Optional.empty());
+        window = new MainWindow(jobs, answers);
     }
 }

@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -21,141 +19,20 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
-import parable.app.job.JobModel;
-import parable.app.sheet.SheetView;
 import parable.bench.Action;
-import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Fault;
-import parable.circuit.Circuit;
-import parable.circuit.Place;
-import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.draw.Box;
-import parable.files.JobFile;
-import parable.files.JobFormatException;
-import parable.parts.Assembly;
 import parable.parts.Verb;
 
 /** Drawing and trying by pointing: places, chooser, menu and card, by mouse alone and by keys alone. */
 @ExtendWith(ApplicationExtension.class)
 class PointingTest extends DrivenWindow {
 
-    private int actions;
-
     @Start
     private void start(Stage stage) throws Exception {
         open(stage);
-    }
-
-    private void click(FxRobot robot, String query) {
-        actions++;
-        robot.clickOn(query);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void push(FxRobot robot, KeyCode... keys) {
-        actions++;
-        robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void openEmpty() throws JobFormatException {
-        String empty = "{\"version\": 1, \"name\": \"Tern Hollow press house\", \"sheets\": [{\"name\": \"Bin gate\","
-                + " \"duty\": \"maintained\", \"rails\": {\"L\": \"1\", \"N\": \"2\"}, \"devices\": [], \"rungs\": []}]}";
-        jobs = new JobModel(JobFile.read(empty), Optional.empty());
-        window = new MainWindow(jobs, answers);
-    }
-
-    private Sheet sheet() {
-        return window.run().assembly().sheet();
-    }
-
-    private SheetView view() {
-        return (SheetView) window.part("sheet");
-    }
-
-    private Point2D onScreen(String tag, String from) {
-        List<Rung> rungs = sheet().control();
-        for (int rung = 0; rung < rungs.size(); rung++) {
-            for (int item = 0; item < rungs.get(rung).items().size(); item++) {
-                if (rungs.get(rung).items().get(item) instanceof RungItem.Passage passage
-                        && passage.tag().equals(tag)
-                        && passage.from().equals(from)) {
-                    Box box = view().drawing()
-                            .boxOf(new Place(Circuit.CONTROL, rung, item))
-                            .orElseThrow();
-                    return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
-                }
-            }
-        }
-        throw new AssertionError(tag + " is not in the ladder");
-    }
-
-    private static void startsHoldsAndStops(Sheet sheet) throws Exception {
-        Bench bench = Bench.of(Assembly.of(sheet));
-        bench.act(new Action(Verb.CLOSE, "Q1"));
-        bench.act(new Action(Verb.PRESS, "S2"));
-        bench.runUntil(300_000);
-        bench.act(new Action(Verb.RELEASE, "S2"));
-        bench.runUntil(600_000);
-        assertThat(bench.moment().condition("M1")).isEqualTo(Condition.FORWARD);
-        bench.act(new Action(Verb.PRESS, "S1"));
-        bench.runUntil(900_000);
-        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
-    }
-
-    private void showEmpty(FxRobot robot) {
-        robot.interact(() -> {
-            try {
-                Stage stage = (Stage) window.scene().getWindow();
-                openEmpty();
-                stage.setScene(window.scene());
-            } catch (JobFormatException impossible) {
-                throw new IllegalStateException(impossible);
-            }
-        });
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    @Test
-    void aStarterIsDrawnFromAnEmptySheetByKeysAlone(FxRobot robot) throws Exception {
-        showEmpty(robot);
-        push(robot, KeyCode.CONTROL, KeyCode.D);
-        push(robot, KeyCode.INSERT);
-        for (char letter : "power direct".toCharArray()) {
-            actions++;
-            robot.write(letter);
-        }
-        push(robot, KeyCode.ENTER);
-        push(robot, KeyCode.ESCAPE);
-        push(robot, KeyCode.SPACE);
-        for (int i = 0; i < 5; i++) {
-            push(robot, KeyCode.ENTER);
-        }
-        push(robot, KeyCode.ESCAPE);
-
-        startsHoldsAndStops(sheet());
-        System.out.println("Direct-on-line starter by keys: " + actions + " actions");
-        assertThat(actions).isLessThanOrEqualTo(40);
-    }
-
-    @Test
-    void aStarterIsDrawnFromAnEmptySheetByMouseAlone(FxRobot robot) throws Exception {
-        showEmpty(robot);
-        click(robot, "#step-draw");
-        click(robot, "#begin-direct");
-        click(robot, "#begin-rung");
-        for (int i = 0; i < 5; i++) {
-            click(robot, "#offer-0");
-        }
-        actions++;
-        robot.clickOn(robot.point("#route-card").atPosition(Pos.BOTTOM_CENTER));
-
-        startsHoldsAndStops(sheet());
-        System.out.println("Direct-on-line starter by mouse: " + actions + " actions");
-        assertThat(actions).isLessThanOrEqualTo(12);
     }
 
     @Test

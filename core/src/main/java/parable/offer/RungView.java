@@ -42,7 +42,7 @@ public final class RungView {
     }
 
     /** The coil, lamp or other load that the rung ends with; of a branch around something the one of the rung that it is on. */
-    Optional<RungItem.Passage> load() {
+    public Optional<RungItem.Passage> load() {
         List<Rung> rungs = sheet().control();
         Optional<RungItem.Passage> own = load(rungs.get(rung));
         if (own.isPresent()) {

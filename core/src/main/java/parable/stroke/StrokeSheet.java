@@ -33,6 +33,7 @@ final class StrokeSheet {
     private final Conventions conventions;
     private final String voltage;
     private Sheet sheet;
+    private Assembly fitted;
 
     StrokeSheet(Assembly assembly, String tag, Conventions conventions) {
         before = assembly;
@@ -40,6 +41,7 @@ final class StrokeSheet {
         this.conventions = conventions;
         voltage = CoilVoltage.of(assembly, conventions.practice());
         sheet = assembly.sheet();
+        fitted = assembly;
     }
 
     /** The contactor or relay that the stroke is about. */
@@ -71,8 +73,12 @@ final class StrokeSheet {
     }
 
     private Assembly assembly() {
+        if (fitted.sheet() == sheet) {
+            return fitted;
+        }
         try {
-            return before.on(sheet);
+            fitted = before.on(sheet);
+            return fitted;
         } catch (PartException impossible) {
             throw new IllegalStateException("a sheet that is drawn by strokes can be fitted out", impossible);
         }

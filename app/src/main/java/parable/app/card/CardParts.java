@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -64,7 +65,7 @@ final class CardParts {
     }
 
     /**
-     * A field that takes what is typed by Enter or by leaving it. What cannot be stays to be mended, with the reason told.
+     * A field that takes what is typed by Enter or by leaving it; what is there is selected, to be typed over. What cannot be stays to be mended, with the reason told.
      *
      * @param take takes what was typed; returns why not
      * @param tell takes the reason, empty if there is none
@@ -82,7 +83,9 @@ final class CardParts {
         };
         field.setOnAction(event -> taking.run());
         field.focusedProperty().addListener((any, had, has) -> {
-            if (had && field.getScene() != null) {
+            if (has) {
+                Platform.runLater(field::selectAll);
+            } else if (field.getScene() != null) {
                 taking.run();
             }
         });

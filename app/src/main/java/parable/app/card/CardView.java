@@ -1,6 +1,10 @@
 package parable.app.card;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import parable.app.look.DirectScroll;
@@ -35,6 +39,20 @@ public final class CardView extends DirectScroll {
         run.assemblyProperty().addListener((any, before, now) -> make());
         run.shownProperty().addListener((any, before, now) -> showIfSeen());
         sceneProperty().addListener((any, before, now) -> make());
+    }
+
+    /** Puts the keyboard to the first thing that can be set, or else to the first that can be done. */
+    public void takeKeyboard() {
+        layout();
+        List<Node> all = new ArrayList<>(getContent().lookupAll(".card-field"));
+        List<Node> settings = all.stream()
+                .filter(node -> node.getId() != null && node.getId().startsWith("card-set-"))
+                .toList();
+        Stream.of(settings.stream(), all.stream(), getContent().lookupAll(".button").stream())
+                .flatMap(nodes -> nodes)
+                .filter(Node::isFocusTraversable)
+                .findFirst()
+                .ifPresent(Node::requestFocus);
     }
 
     private void showIfSeen() {

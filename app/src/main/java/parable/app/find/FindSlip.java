@@ -48,7 +48,7 @@ public final class FindSlip extends HBox {
         field.setPrefColumnCount(16);
         field.textProperty().addListener((any, before, now) -> look());
         field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ENTER) {
+            if (event.getCode() == KeyCode.ENTER && !event.isShortcutDown()) {
                 go(event.isShiftDown() ? -1 : 1);
                 event.consume();
             } else if (event.getCode() == KeyCode.ESCAPE) {

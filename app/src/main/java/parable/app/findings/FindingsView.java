@@ -5,12 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
@@ -28,11 +31,16 @@ public final class FindingsView extends VBox {
     private final Label heading = new Label();
     private final VBox list = new VBox(8);
     private final ChangeListener<Object> changed = (any, before, now) -> show();
+    private final ChangeListener<Object> proved = (any, before, now) -> Platform.runLater(this::showClaims);
+    private final ProofModel proof;
+    private final ProofView claims;
+    private final DirectScroll scrolled;
     private final WeakChangeListener<Object> showAnew = new WeakChangeListener<>(changed);
 
     /** The view. */
     public FindingsView(FindingsModel model, ProofModel proof, FindingsActions actions) {
         this.model = model;
+        this.proof = proof;
         this.actions = actions;
         accepting = actions.accepting();
         setId("findings");
@@ -40,11 +48,11 @@ public final class FindingsView extends VBox {
         heading.setId("findings-heading");
         heading.getStyleClass().add("plate-name");
         heading.setWrapText(true);
-        ProofView claims = new ProofView(proof, actions::prove, actions::replay);
+        claims = new ProofView(proof, actions::prove, actions::replay);
         own = new OwnClaimsView(actions::assembly, actions::mend);
         FaultsView faults = new FaultsView(proof, actions::tryFaults, actions::replay);
         VBox all = new VBox(10, list, own, claims, faults);
-        DirectScroll scrolled = new DirectScroll(all);
+        scrolled = new DirectScroll(all);
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
         Label limits = new Label(
@@ -54,11 +62,43 @@ public final class FindingsView extends VBox {
         limits.setMinHeight(USE_PREF_SIZE);
         limits.getStyleClass().add("limits");
         getChildren().addAll(claims.controls(), faults.controls(), heading, scrolled, limits);
+        proof.proofProperty().addListener(new WeakChangeListener<>(proved));
         model.findingsProperty().addListener(showAnew);
         model.checkingProperty().addListener(showAnew);
         model.troubleProperty().addListener(showAnew);
         model.repairsProperty().addListener(showAnew);
         show();
+    }
+
+    /** What was proved is the answer to what was asked: it is brought into view. */
+    private void showClaims() {
+        if (proof.proofProperty().get().isPresent() && getScene() != null) {
+            layout();
+            double beyond = ((Region) scrolled.getContent()).getHeight()
+                    - scrolled.getViewportBounds().getHeight();
+            if (beyond > 0) {
+                scrolled.setVvalue(Math.min(1, claims.getBoundsInParent().getMinY() / beyond));
+            }
+        }
+    }
+
+    /** E explores every state, R replays the first claim that fails; returns whether the key meant something. */
+    public boolean key(KeyEvent event) {
+        if (event.isShortcutDown()) {
+            return false;
+        }
+        switch (event.getCode()) {
+            case E -> {
+                if (!proof.provingProperty().get()) {
+                    actions.prove();
+                }
+            }
+            case R -> claims.firstFailure().ifPresent(actions::replay);
+            default -> {
+                return false;
+            }
+        }
+        return true;
     }
 
     private void show() {

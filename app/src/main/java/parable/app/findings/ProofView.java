@@ -1,7 +1,9 @@
 package parable.app.findings;
 
 import java.util.Comparator;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.css.PseudoClass;
@@ -41,7 +43,7 @@ final class ProofView extends VBox {
         this.model = model;
         this.replay = replay;
         setId("proof");
-        prove = new ActionButton("prove", "Explore every state", "Every order of events, however fast", start);
+        prove = new ActionButton("prove", "Explore every state", "Every order of events, however fast (E)", start);
         cancel = new ActionButton("prove-cancel", "Cancel", "Ends it; nothing is proved then", model::cancel);
         state.setId("proof-state");
         state.setWrapText(true);
@@ -65,11 +67,21 @@ final class ProofView extends VBox {
         cancel.setVisible(proving || model.tryingProperty().get());
         claims.getChildren().clear();
         tell();
-        model.proofProperty().get().ifPresent(proof -> proof.claims().stream()
-                .sorted(Comparator.comparing(ProofView::urgency).thenComparing(Claim::sort))
-                .forEach(claim -> claims.getChildren().add(entry(claim))));
+        shown().forEach(claim -> claims.getChildren().add(entry(claim)));
         model.proofProperty().get().filter(proof -> !proof.limits().isEmpty()).ifPresent(proof -> claims.getChildren()
                 .add(limits(proof)));
+    }
+
+    /** The claims, those first about which something is to be done. */
+    private Stream<Claim> shown() {
+        return model.proofProperty().get().stream()
+                .flatMap(proof -> proof.claims().stream())
+                .sorted(Comparator.comparing(ProofView::urgency).thenComparing(Claim::sort));
+    }
+
+    /** How the first of the claims that fail does so; empty if none fails. */
+    Optional<Refutation> firstFailure() {
+        return shown().flatMap(claim -> claim.refutation().stream()).findFirst();
     }
 
     /** What the proof leaves out, where its verdicts stand. */
@@ -141,7 +153,7 @@ final class ProofView extends VBox {
                 .add(new ActionButton(
                         "replay-" + claim.id().replaceAll("[^A-Za-z0-9]+", "-"),
                         "Replay in slow motion",
-                        "Plays it on the bench, to the instant at which it breaks",
+                        "Plays it on the bench, to the instant at which it breaks (R: the first)",
                         () -> replay.accept(refutation))));
         entry.setAccessibleText(claim.sort().words() + ", " + claim.verdictWords() + ": " + claim.text());
         return entry;

@@ -25,11 +25,13 @@ public final class KeysView extends BorderPane {
     private static final List<Key> ANYWHERE = List.of(
             new Key("Ctrl+D  Ctrl+U", "Draw, and back to trying; try"),
             new Key("Menu key, right button", "What can be done with the thing there"),
-            new Key("Ctrl+K", "What the rules find"),
+            new Key("Ctrl+K  E  R", "What the rules find; explore; replay a failure"),
             new Key("Ctrl+G", "The program, or the translation into one"),
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),
             new Key("Ctrl+O", "Open a job"),
+            new Key("Ctrl+Enter  F2", "The menu of what is selected, its card"),
+            new Key("Ctrl+I", "Why the selected device is on or off"),
             new Key("Ctrl+F", "Find a device, wire or rung of this sheet"),
             new Key("Ctrl+Home", "All sheets, and the library, as pictures"),
             new Key("Ctrl+N", "New sheet, and all else with sheets"),
@@ -45,6 +47,7 @@ public final class KeysView extends BorderPane {
             new Key("Shift+1 \u2026", "Hold it down and let go by the same key"),
             new Key("Space or Enter", "Operate the framed device that has the focus"),
             new Key("S", "The stop button of an overload relay that has the focus"),
+            new Key("Ctrl+M", "The meter; Up and Down walk a probe along its rung"),
             new Key("P", "Let time run, or stand still"),
             new Key("B  N", "Back to the change before, on to the next"));
     private static final List<Key> TYPING = List.of(
@@ -110,7 +113,6 @@ public final class KeysView extends BorderPane {
         keys.add(new Key("Ctrl+Left  Ctrl+Right", "Move the device along its rung"));
         keys.add(new Key("Delete", "Take what is selected away"));
         keys.add(new Key("Ctrl+J", "To the coil or the next contact of the device"));
-        keys.add(new Key("Ctrl+I", "Why the selected device is on or off"));
         keys.add(new Key("Enter, in the line", "Do what the line says"));
         keys.add(new Key("Tab, in the line", "Take the first of the words offered"));
         keys.add(new Key("Esc", "Leave the line"));

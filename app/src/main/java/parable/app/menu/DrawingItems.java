@@ -19,13 +19,11 @@ import parable.card.Pick;
 import parable.circuit.Circuit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
-import parable.circuit.Sheet;
 import parable.desk.DeskPreview;
 import parable.offer.Spot;
-import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.Part;
-import parable.parts.PartException;
+import parable.stroke.StrokeOffer;
 import parable.stroke.TradeStroke;
 
 /** What can be drawn at the thing that was pointed at. */
@@ -126,22 +124,15 @@ final class DrawingItems {
         CustomMenuItem item = new CustomMenuItem(label, true);
         item.setId("menu-stroke-" + stroke.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         try {
-            Sheet drawn = stroke.on(run.assembly(), tag, desk.conventions());
-            Assembly assembly = run.assembly().on(drawn);
-            Place next = desk.desk()
-                    .selection()
-                    .stretchProperty()
-                    .get()
-                    .map(selected -> selected.at())
-                    .orElse(new Place(Circuit.CONTROL, 0, 1));
-            DeskPreview preview = new DeskPreview(Optional.of(assembly), stroke.does(), next);
+            DeskPreview preview = StrokeOffer.of(run.assembly(), tag, stroke, desk.conventions())
+                    .preview();
             label.addEventHandler(MouseEvent.MOUSE_ENTERED, event -> desk.desk().offer(Optional.of(preview)));
             label.addEventHandler(MouseEvent.MOUSE_EXITED, event -> desk.desk().offer(Optional.empty()));
             item.setOnAction(event -> {
                 desk.desk().offer(Optional.empty());
-                desk.edit(drawn);
+                preview.sheet().ifPresent(desk::edit);
             });
-        } catch (EditException | PartException noFit) {
+        } catch (EditException noFit) {
             label.setText(stroke.words() + ": " + noFit.getMessage());
             label.setDisable(true);
             item.setDisable(true);

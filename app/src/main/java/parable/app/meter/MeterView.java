@@ -8,21 +8,25 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.run.RunModel;
 import parable.bench.Meter;
+import parable.card.WireWalk;
 
 /** The meter: its range, its two probes and its display. */
 public final class MeterView extends VBox {
 
+    private final RunModel run;
     private final MeterModel meter;
     private final Label display = new Label();
 
     /** The view of a meter on a running sheet. */
     public MeterView(RunModel run, MeterModel meter) {
+        this.run = run;
         this.meter = meter;
         setId("meter");
         getStyleClass().add("meter");
@@ -47,6 +51,7 @@ public final class MeterView extends VBox {
             }
         });
         meter.rangeProperty().addListener((any, before, range) -> show());
+        sceneProperty().addListener((any, before, now) -> meter.inHandProperty().set(null));
         show();
     }
 
@@ -79,8 +84,9 @@ public final class MeterView extends VBox {
         ToggleButton pick = new ToggleButton("Pick up " + probe.words());
         pick.setId("pick-" + probe.words());
         pick.getStyleClass().addAll("latch", "probe-" + probe.words());
-        pick.setTooltip(new Tooltip(
-                "Then click a wire on the drawing, for amperes beside a terminal; or type a wire number or terminal"));
+        pick.setTooltip(
+                new Tooltip(
+                        "Then click wires on the drawing one after the other, for amperes beside a terminal; or type a wire number or terminal"));
         pick.setOnAction(event -> meter.inHandProperty().set(pick.isSelected() ? probe : null));
         meter.inHandProperty().addListener((any, before, inHand) -> pick.setSelected(inHand == probe));
         TextField place = new TextField();
@@ -90,9 +96,45 @@ public final class MeterView extends VBox {
         place.setAccessibleText("Place of the " + probe.words() + " probe, a wire number or a terminal");
         place.textProperty().bindBidirectional(meter.placeProperty(probe));
         place.textProperty().addListener((any, before, text) -> show());
+        place.addEventFilter(KeyEvent.KEY_PRESSED, event -> key(event, probe));
         HBox box = new HBox(3, pick, place);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
+    }
+
+    /** Enter goes on to the red probe; up and down walk the probe along its rung. */
+    private void key(KeyEvent event, Probe probe) {
+        switch (event.getCode()) {
+            case ENTER -> {
+                if (meter.placeProperty(Probe.RED).get().isEmpty()) {
+                    walk().begin().ifPresent(meter.placeProperty(Probe.RED)::set);
+                }
+                lookup("#probe-red").requestFocus();
+            }
+            case DOWN -> move(probe, 1);
+            case UP -> move(probe, -1);
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void move(Probe probe, int steps) {
+        meter.placeProperty(probe)
+                .set(walk().from(meter.placeProperty(probe).get().strip(), steps));
+    }
+
+    private WireWalk walk() {
+        return new WireWalk(run.assembly().sheet());
+    }
+
+    /** Puts the black probe on the return, if it is nowhere, and the keyboard to it. */
+    public void takeKeyboard() {
+        if (meter.placeProperty(Probe.BLACK).get().isEmpty()) {
+            walk().back().ifPresent(meter.placeProperty(Probe.BLACK)::set);
+        }
+        lookup("#probe-black").requestFocus();
     }
 
     private void show() {

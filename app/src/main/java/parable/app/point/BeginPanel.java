@@ -1,7 +1,9 @@
 package parable.app.point;
 
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -72,6 +74,13 @@ final class BeginPanel extends VBox {
         ActionButton first =
                 new ActionButton("begin-rung", "First rung\u2026", "Space", () -> model.point(new Spot.NewRung(0)));
         getChildren().add(first);
+    }
+
+    /** Puts the keyboard on the first way; returns whether any is shown. */
+    boolean takeKeyboard() {
+        Optional<Node> first = Optional.ofNullable(lookup(".button")).filter(any -> isVisible());
+        first.ifPresent(Node::requestFocus);
+        return first.isPresent();
     }
 
     private static Label heading(String words) {

@@ -15,7 +15,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.look.Look;
 import parable.circuit.Practice;
-import parable.offer.Offer;
 
 /** What can go at the place that was pointed at, as pictures with words; what is chosen is drawn meanwhile. */
 final class Chooser extends VBox {
@@ -29,7 +28,7 @@ final class Chooser extends VBox {
     private final Look look;
     private final Label where = new Label();
     private final TextField search = new TextField();
-    private final ListView<Offer> list = new ListView<>();
+    private final ListView<Choice> list = new ListView<>();
 
     /**
      * The chooser.
@@ -119,8 +118,8 @@ final class Chooser extends VBox {
         setVisible(false);
     }
 
-    /** An offer: its symbol, its tag and what it does. */
-    private final class Row extends ListCell<Offer> {
+    /** A choice: its symbol, its tag and what it does. */
+    private final class Row extends ListCell<Choice> {
 
         Row() {
             addEventHandler(MouseEvent.MOUSE_ENTERED, event -> {
@@ -137,23 +136,33 @@ final class Chooser extends VBox {
         }
 
         @Override
-        protected void updateItem(Offer offer, boolean empty) {
-            super.updateItem(offer, empty);
-            if (empty || offer == null) {
+        protected void updateItem(Choice choice, boolean empty) {
+            super.updateItem(choice, empty);
+            if (empty || choice == null) {
                 setGraphic(null);
                 setAccessibleText("");
                 return;
             }
-            Label tag = new Label(offer.tag());
+            Label tag = new Label(choice.tag());
             tag.getStyleClass().add("offer-tag");
             tag.setMinWidth(Region.USE_PREF_SIZE);
-            Label words =
-                    new Label(offer.words() + offer.added().map(any -> ", new").orElse(""));
-            HBox line = new HBox(8, new OfferPicture(offer, practice.get(), look.ink()), tag, words);
+            Label words = new Label(choice.words());
+            HBox line = new HBox(8, tag, words);
+            choice.offer()
+                    .ifPresentOrElse(
+                            offer -> line.getChildren().add(0, new OfferPicture(offer, practice.get(), look.ink())),
+                            () -> line.getChildren().add(0, wholeStep()));
             line.setAlignment(Pos.CENTER_LEFT);
             setGraphic(line);
             setId("offer-" + getIndex());
-            setAccessibleText(offer.tag() + ", " + words.getText());
+            setAccessibleText(choice.tag() + ", " + words.getText());
+        }
+
+        private Label wholeStep() {
+            Label whole = new Label("whole step");
+            whole.getStyleClass().add("card-heading");
+            whole.setMinWidth(Region.USE_PREF_SIZE);
+            return whole;
         }
     }
 }

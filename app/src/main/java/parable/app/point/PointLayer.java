@@ -168,6 +168,11 @@ public final class PointLayer extends Pane {
         });
     }
 
+    /** Puts the keyboard on the first of the ways to begin; returns whether they are shown. */
+    public boolean takeKeyboard() {
+        return begin.takeKeyboard();
+    }
+
     /** Closes the chooser; nothing is put anywhere. */
     public void leave() {
         model.leave();

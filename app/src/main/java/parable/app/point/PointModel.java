@@ -3,6 +3,7 @@ package parable.app.point;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -19,6 +20,7 @@ import parable.offer.Offers;
 import parable.offer.Rehanging;
 import parable.offer.Spot;
 import parable.parts.Assembly;
+import parable.stroke.StrokeOffer;
 
 /** What is chosen for a place of the ladder that was pointed at. */
 public final class PointModel {
@@ -27,11 +29,12 @@ public final class PointModel {
     private final DeskModel desk;
     private final Supplier<Assembly> fitted;
     private final ReadOnlyObjectWrapper<Optional<Spot>> spot = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Offer>> offers = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<List<Choice>> offers = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper();
     private final StringProperty typed = new SimpleStringProperty("");
     private Optional<Offers> made = Optional.empty();
     private List<Offer> all = List.of();
+    private List<StrokeOffer> steps = List.of();
 
     /**
      * Nothing is pointed at yet.
@@ -52,8 +55,8 @@ public final class PointModel {
         return spot.getReadOnlyProperty();
     }
 
-    /** What can be put there and has what is typed in its tag or words, the likely things first. */
-    public ReadOnlyObjectProperty<List<Offer>> offersProperty() {
+    /** What can be put there, and behind it the whole steps that fit, as far as they have what is typed in tag or words; the likely things first. */
+    public ReadOnlyObjectProperty<List<Choice>> offersProperty() {
         return offers.getReadOnlyProperty();
     }
 
@@ -73,6 +76,7 @@ public final class PointModel {
             made = Optional.of(new Offers(fitted.get(), jobs.jobProperty().get().conventions()));
         }
         all = made.get().at(at);
+        steps = StrokeOffer.at(fitted.get(), at, jobs.jobProperty().get().conventions());
         spot.set(Optional.of(at));
         at.selected().ifPresent(stretch -> desk.select(stretch.at()));
         typed.set("");
@@ -80,11 +84,14 @@ public final class PointModel {
     }
 
     private void filter() {
-        List<Offer> fitting =
-                all.stream().filter(offer -> offer.matches(typed.get())).toList();
+        List<Choice> fitting = Stream.concat(
+                        all.stream().filter(offer -> offer.matches(typed.get())).map(Choice::of),
+                        steps.stream().filter(step -> step.matches(typed.get())).map(Choice::of))
+                .toList();
         offers.set(
                 fitting.isEmpty()
                         ? made.flatMap(any -> spot.get().flatMap(at -> any.typed(at, typed.get()))).stream()
+                                .map(Choice::of)
                                 .toList()
                         : fitting);
         chosen.set(0);
@@ -93,10 +100,10 @@ public final class PointModel {
 
     /** Draws what is chosen as it would be. */
     private void show() {
-        desk.offer(spot.get().isPresent() ? chosen().map(Offer::preview) : Optional.empty());
+        desk.offer(spot.get().isPresent() ? chosen().map(Choice::preview) : Optional.empty());
     }
 
-    private Optional<Offer> chosen() {
+    private Optional<Choice> chosen() {
         int at = chosen.get();
         return at < offers.get().size() ? Optional.of(offers.get().get(at)) : Optional.empty();
     }
@@ -109,7 +116,8 @@ public final class PointModel {
     /** Puts what is chosen on the sheet and points at the place where one goes on, if there is one; nothing happens if nothing is chosen. */
     public void take() {
         Optional<Spot> at = spot.get();
-        Optional<DeskPreview> preview = chosen().map(Offer::preview);
+        Optional<Choice> taken = chosen();
+        Optional<DeskPreview> preview = taken.map(Choice::preview);
         Optional<Assembly> drawn = preview.flatMap(DeskPreview::assembly);
         if (at.isEmpty() || drawn.isEmpty()) {
             return;
@@ -117,7 +125,7 @@ public final class PointModel {
         leave();
         jobs.edit(drawn.get().sheet());
         desk.select(preview.get().next());
-        Offers.next(fitted.get(), at.get()).ifPresent(this::point);
+        taken.get().offer().flatMap(any -> Offers.next(fitted.get(), at.get())).ifPresent(this::point);
     }
 
     /** What is at a place of the ladder, as it is written. */
@@ -141,9 +149,12 @@ public final class PointModel {
                 }));
     }
 
-    /** Puts a power circuit on a sheet that has none. */
+    /** Puts a power circuit on a sheet that has none, and goes on with the first rung. */
     void drawPower(PowerCircuit circuit) {
         desk.drawPower(circuit);
+        if (fitted.get().sheet().control().isEmpty()) {
+            point(new Spot.NewRung(0));
+        }
     }
 
     /** Points at nothing any more; nothing is put anywhere. So it is after every edit: what was offered was offered for the sheet before. */
@@ -151,6 +162,7 @@ public final class PointModel {
         spot.set(Optional.empty());
         made = Optional.empty();
         all = List.of();
+        steps = List.of();
         offers.set(List.of());
         desk.offer(Optional.empty());
     }

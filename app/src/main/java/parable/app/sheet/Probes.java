@@ -28,8 +28,11 @@ final class Probes {
         this.meter = meter;
     }
 
-    /** Puts the probe that is in hand on what is drawn at a point; on nothing it stays in hand. */
-    void putDown(Drawing drawing, double x, double y) {
+    /**
+     * Puts the probe that is in hand on what is drawn at a point, and returns whether there is something to touch; on nothing it stays in hand. When the
+     * black one is down the red one is in hand, and stays there to be walked from wire to wire.
+     */
+    boolean putDown(Drawing drawing, double x, double y) {
         boolean clamp = meter.rangeProperty().get() == Meter.Range.AMPERES;
         Optional<String> place =
                 clamp ? drawing.terminalNear(x, y, CLAMP_REACH).map(Terminal::toString) : drawing.wireNear(x, y, REACH);
@@ -37,8 +40,9 @@ final class Probes {
             Probe probe = meter.inHandProperty().get();
             points.put(probe, new Point(x, y));
             meter.placeProperty(probe).set(name);
-            meter.inHandProperty().set(null);
+            meter.inHandProperty().set(clamp ? null : Probe.RED);
         });
+        return place.isPresent();
     }
 
     /** Where a probe is drawn: where it was put down, or on a wire of the place that was typed. */

@@ -247,6 +247,13 @@ public final class SheetView extends Region {
                         () -> laid.drawing().wireNear(x, y, CLOSE).ifPresent(clicks::wire));
     }
 
+    /** Asks for the menu of something as if it were clicked where it is drawn first; nothing happens if it is not drawn. */
+    public void askForMenu(Pick pick) {
+        PickBox.on(laid.drawing(), pick)
+                .map(box -> new Point2D(box.x() + box.width() / 2, box.y() + box.height() / 2))
+                .ifPresent(this::askForMenu);
+    }
+
     private void askForMenu(Point2D at) {
         Point2D screen = onScreen(at.getX(), at.getY());
         clicks.menu(hit(at.getX(), at.getY()), screen.getX(), screen.getY());
@@ -281,8 +288,9 @@ public final class SheetView extends Region {
     }
 
     private void putProbeDown(MouseEvent event) {
-        if (meter.inHandProperty().get() != null && event.getButton() == MouseButton.PRIMARY) {
-            probes.putDown(laid.drawing(), viewport.drawingX(event.getX()), viewport.drawingY(event.getY()));
+        if (meter.inHandProperty().get() != null
+                && event.getButton() == MouseButton.PRIMARY
+                && probes.putDown(laid.drawing(), viewport.drawingX(event.getX()), viewport.drawingY(event.getY()))) {
             probed = true;
             event.consume();
         }

@@ -101,7 +101,9 @@ public final class DrawStep implements StepPage {
 
     @Override
     public void takeKeyboard() {
-        board.sheet().takeKeyboard();
+        if (!layer().takeKeyboard()) {
+            board.sheet().takeKeyboard();
+        }
     }
 
     @Override

@@ -1,0 +1,26 @@
+package parable.app.point;
+
+import java.util.Optional;
+import parable.desk.DeskPreview;
+import parable.offer.Offer;
+import parable.stroke.StrokeOffer;
+
+/**
+ * A line of the chooser: something that can be put at the place, or a whole step of the trade at the coil that the place is for.
+ *
+ * @param tag the device
+ * @param words what it does there
+ * @param preview the sheet with it
+ * @param offer what would be put at the place, empty for a whole step
+ */
+public record Choice(String tag, String words, DeskPreview preview, Optional<Offer> offer) {
+
+    static Choice of(Offer offer) {
+        String words = offer.words() + offer.added().map(any -> ", new").orElse("");
+        return new Choice(offer.tag(), words, offer.preview(), Optional.of(offer));
+    }
+
+    static Choice of(StrokeOffer step) {
+        return new Choice(step.tag(), step.stroke().words(), step.preview(), Optional.empty());
+    }
+}
