@@ -88,7 +88,7 @@ final class SheetPage {
     private Optional<ContextMenu> shownMenu = Optional.empty();
     private final CardModel card;
     private final CardView cardView;
-    private final MeterView meterView;
+    private Optional<MeterView> meterView = Optional.empty();
     private final Map<JobStep, String> opened = new EnumMap<>(JobStep.class);
     private Leaves leaves = new Leaves(List.of(), id -> {});
     private final DrawStep draw;
@@ -104,7 +104,6 @@ final class SheetPage {
         this.name = name;
         run = new RunModel(assembly);
         meter = new MeterModel(run);
-        meterView = new MeterView(run, meter);
         card = new CardModel(run);
         cardView = new CardView(run, card, new SheetCardDesk(jobs(), name, workplace.window()));
         Handles handles = new Handles(run);
@@ -121,15 +120,19 @@ final class SheetPage {
         testing = new TestingModel(jobs(), name, workplace.person());
         states = new StepStates(name, jobs(), run, wiring, testing, log);
         draw = drawing();
-        steps.put(JobStep.DRAW, draw);
-        steps.put(JobStep.TRY, trying());
-        steps.put(JobStep.CHECK, new CheckStep(board, () -> workplace.window().findings()));
-        steps.put(JobStep.PROGRAM, programming());
-        steps.put(
-                JobStep.WIRE,
-                new WireStep(board, wiring, new WiringPage(jobs(), wiring, workplace.look(), this::moment)));
-        steps.put(JobStep.TEST, testing());
-        steps.put(JobStep.LOG, new RecordStep(new LogPage(log, workplace.person())));
+    }
+
+    /** The pages are made when they are gone to: the window is there the sooner. */
+    private StepPage made(JobStep step) {
+        return switch (step) {
+            case DRAW -> draw;
+            case TRY -> trying();
+            case CHECK -> new CheckStep(board, () -> workplace.window().findings());
+            case PROGRAM -> programming();
+            case WIRE -> new WireStep(board, wiring, new WiringPage(jobs(), wiring, workplace.look(), this::moment));
+            case TEST -> testing();
+            case LOG -> new RecordStep(new LogPage(log, workplace.person()));
+        };
     }
 
     /** The way that is explained, as it is at the instant that is looked at. */
@@ -253,10 +256,12 @@ final class SheetPage {
     }
 
     private TryStep trying() {
+        MeterView metering = new MeterView(run, meter);
+        meterView = Optional.of(metering);
         return new TryStep(
                 board,
                 new MachineView(run),
-                List.of(new Leaf("story", "What happens", new StoryView(run)), new Leaf(METER, "Meter", meterView)));
+                List.of(new Leaf("story", "What happens", new StoryView(run)), new Leaf(METER, "Meter", metering)));
     }
 
     private PlcStep programming() {
@@ -303,7 +308,7 @@ final class SheetPage {
 
     /** The page of a step. */
     StepPage step(JobStep step) {
-        return steps.get(step);
+        return steps.computeIfAbsent(step, this::made);
     }
 
     /**
@@ -363,7 +368,7 @@ final class SheetPage {
     void measure() {
         if (leaves.has(METER)) {
             leaves.open(METER);
-            meterView.takeKeyboard();
+            meterView.ifPresent(MeterView::takeKeyboard);
         }
     }
 
