@@ -12,6 +12,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
+import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
 import parable.files.FileFailure;
 import parable.files.Journal;
@@ -40,20 +41,8 @@ final class Autosave {
     Autosave(JobModel jobs, MainWindow window) {
         this.jobs = jobs;
         this.window = window;
-        journal = new Journal(folder());
+        journal = new Journal(HomeFolder.path());
         opened = jobs.openProperty().get().generation();
-    }
-
-    private static Path folder() {
-        return Optional.ofNullable(System.getProperty(ParableApp.JOURNAL))
-                .map(Path::of)
-                .orElseGet(() -> home().resolve(".parable"));
-    }
-
-    /** The home folder; without one, as it is with some services and containers, where the program was started. */
-    private static Path home() {
-        Path home = Path.of(System.getProperty("user.home", ""));
-        return home.isAbsolute() ? home : Path.of("").toAbsolutePath();
     }
 
     /** Begins to keep what is not saved, and offers what earlier windows left behind. */
@@ -85,6 +74,7 @@ final class Autosave {
         Journal.Unsaved first = left.get(0);
         window.offer(
                 words(first, left.size() - 1),
+                "Recover",
                 () -> {
                     jobs.recover(first.work());
                     writer.submit(() -> {
@@ -93,6 +83,7 @@ final class Autosave {
                         journal.release();
                     });
                 },
+                "Discard",
                 () -> {
                     writer.submit(() -> discard(first.entry()));
                     offer(left.subList(1, left.size()));

@@ -87,6 +87,11 @@ final class Checking implements FindingsActions {
         return findings.findingsProperty();
     }
 
+    /** Whether every state of the sheet that is shown has been explored. */
+    boolean isProved() {
+        return proof.proofProperty().get().isPresent();
+    }
+
     /** How far the step of checking is, in a word or two. */
     ObservableStringValue state() {
         return Bindings.createStringBinding(

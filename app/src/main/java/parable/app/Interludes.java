@@ -1,10 +1,13 @@
 package parable.app;
 
-import java.util.function.Consumer;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import parable.app.colours.ColoursView;
 import parable.app.conflict.ConflictView;
 import parable.app.job.JobModel;
+import parable.app.job.Lately;
 import parable.app.keys.KeysView;
 import parable.app.look.Look;
 import parable.app.paper.TitleView;
@@ -19,42 +22,51 @@ import parable.drafting.Dress;
  * The pages to be read or answered in the place of the drawing.
  *
  * @param sheets the sheets of the job as wholes
- * @param instead puts a page in the place of the drawing
- * @param open shows a sheet of the job
- * @param back shows the sheet again that was shown before
+ * @param known the jobs that were opened lately
  */
-record Interludes(
-        JobModel jobs, Look look, SheetList sheets, Consumer<Node> instead, Consumer<String> open, Runnable back)
-        implements SheetsPage.Actions {
+record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Exits exits) implements SheetsPage.Actions {
+
+    /** Where one goes from there. */
+    interface Exits {
+
+        /** Puts a page in the place of the drawing. */
+        void instead(Node page);
+
+        /** Shows a sheet of the job. */
+        void open(String sheet);
+
+        /** Shows the sheet again that was shown before. */
+        void back();
+    }
 
     /** Shows all sheets, and those of the library. */
     void showAll() {
-        instead.accept(new SheetsPage(jobs.jobProperty().get(), look.ink(), this, back));
+        exits.instead(new SheetsPage(jobs.jobProperty().get(), look.ink(), this, exits::back));
     }
 
     /** Shows all keys. */
     void showKeys() {
-        instead.accept(new KeysView(back));
+        exits.instead(new KeysView(exits::back));
     }
 
     /** Shows the colours of buttons and lamps. */
     void showColours() {
-        instead.accept(new ColoursView(jobs, back));
+        exits.instead(new ColoursView(jobs, exits::back));
     }
 
     /** Shows the title block. */
     void showTitle() {
-        instead.accept(new TitleView(jobs, back));
+        exits.instead(new TitleView(jobs, exits::back));
     }
 
     /** Asks which of two versions is to stay. */
     void showConflict(JobModel.Conflict conflict, Runnable saveAs) {
-        instead.accept(new ConflictView(jobs, conflict, saveAs, back));
+        exits.instead(new ConflictView(jobs, conflict, saveAs, exits::back));
     }
 
     @Override
     public void open(String name) {
-        open.accept(name);
+        exits.open(name);
     }
 
     @Override
@@ -62,11 +74,23 @@ record Interludes(
         sheets.add(sheet);
     }
 
+    @Override
+    public List<Path> lately() {
+        return known.files().stream()
+                .filter(file -> !jobs.file().equals(Optional.of(file)))
+                .toList();
+    }
+
+    @Override
+    public void open(Path file) {
+        jobs.open(file);
+    }
+
     /** Asks what a starter is to do. */
     @Override
     public void ask() {
         StartModel start = new StartModel(jobs.jobProperty().get().conventions());
-        instead.accept(new StartView(start, this::begin, back));
+        exits.instead(new StartView(start, this::begin, exits::back));
     }
 
     /** Draws what was wished for; the job wears the dress that was chosen with it. */

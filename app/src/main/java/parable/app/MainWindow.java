@@ -12,7 +12,6 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.InputEvent;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
@@ -23,6 +22,7 @@ import parable.app.findings.FindingsView;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
+import parable.app.job.Lately;
 import parable.app.job.OpenJob;
 import parable.app.job.Person;
 import parable.app.look.Look;
@@ -67,6 +67,9 @@ public final class MainWindow {
     private final Workplace workplace;
     private final Checking checking;
     private final Acceptances acceptances;
+    private final Lately lately = new Lately();
+    private final TourGuide tour;
+    private final WindowKeys keys;
     private final Map<String, SheetPage> pages = new LinkedHashMap<>();
     private final ChangeListener<String> noticed = (any, before, words) -> tell(words);
     private Optional<RunModel> followed = Optional.empty();
@@ -78,6 +81,7 @@ public final class MainWindow {
     /** A window on the open job. */
     public MainWindow(JobModel jobs, FilePrompt prompt) {
         this.jobs = jobs;
+        tour = new TourGuide(this, jobs);
         root.getStyleClass().add("window");
         scene.getStylesheets().add(Wardrobe.style("parable.css"));
         magnified.factorProperty().bind(look.magnificationProperty());
@@ -93,13 +97,16 @@ public final class MainWindow {
         route.follow(Map.of(JobStep.CHECK, checking.state()));
         workplace = new Workplace(jobs, new Person(), look, new Mounting(jobs, () -> shown, prompt), new ForPages());
         viewMenu = new ViewMenu(
-                jobs, look, () -> interludes().showColours(), () -> interludes().showKeys());
+                jobs, look, () -> interludes().showColours(), () -> interludes().showKeys(), tour::begin);
         header = new Header(
                 jobs, prompt, sheetList, this::showSheet, viewMenu, new PaperMenu(jobs, prompt, new ForPaper()));
+        keys = new WindowKeys(this, jobs, viewMenu, header, find);
         recipes = new RecipeMenu(jobs, () -> run().assembly().sheet(), script -> run().play(script), this::tell);
         slip = new MessageSlip(jobs::acknowledge);
         StackPane.setAlignment(slip, Pos.BOTTOM_CENTER);
         StackPane.setMargin(slip, new Insets(0, 24, 60, 24));
+        StackPane.setAlignment(tour.slip(), Pos.TOP_RIGHT);
+        StackPane.setMargin(tour.slip(), new Insets(8, 28, 0, 0));
         StackPane.setAlignment(find, Pos.TOP_RIGHT);
         StackPane.setMargin(find, new Insets(8, 28, 0, 0));
         root.setTop(header);
@@ -215,10 +222,10 @@ public final class MainWindow {
                 page.door().key(event);
             }
         });
-        scene.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+        scene.addEventHandler(KeyEvent.KEY_PRESSED, keys::key);
     }
 
-    private boolean isInText() {
+    boolean isInText() {
         return scene.getFocusOwner() instanceof TextInputControl;
     }
 
@@ -246,9 +253,9 @@ public final class MainWindow {
         return scene;
     }
 
-    /** Asks what is to become of work that was left behind. */
-    void offer(String words, Runnable recover, Runnable discard) {
-        slip.offer(words, "Recover", recover, "Discard", discard);
+    /** Puts away what is told; returns whether there was anything. */
+    boolean putAway() {
+        return slip.putAway();
     }
 
     /** Tells something on the slip over what is shown. */
@@ -284,7 +291,7 @@ public final class MainWindow {
         }
     }
 
-    private StepPage stepPage() {
+    StepPage stepPage() {
         return page.step(step);
     }
 
@@ -292,7 +299,7 @@ public final class MainWindow {
     private void arrange() {
         asking = false;
         root.setRight(page.beside(step, recipes));
-        middle.getChildren().setAll(stepPage().centre(), find, slip);
+        middle.getChildren().setAll(stepPage().centre(), find, tour.slip(), slip);
         route.select(step);
     }
 
@@ -320,7 +327,7 @@ public final class MainWindow {
     }
 
     /** Whether nothing is drawn on a sheet yet, so that there is nothing to be done with it but to draw. */
-    private boolean isEmpty(String name) {
+    boolean isEmpty(String name) {
         return jobs.jobProperty()
                 .get()
                 .sheet(name)
@@ -334,14 +341,63 @@ public final class MainWindow {
     }
 
     private Interludes interludes() {
-        return new Interludes(jobs, look, sheetList, this::instead, this::showSheet, () -> showSheet(shown));
+        return new Interludes(jobs, look, sheetList, lately, new ForInterludes());
     }
 
-    /** Puts a page to be read or answered in the place of the drawing. */
-    private void instead(Node page) {
-        asking = true;
-        middle.getChildren().setAll(page, slip);
-        root.setRight(null);
+    /** Where pages to be read or answered lead. */
+    private final class ForInterludes implements Interludes.Exits {
+
+        @Override
+        public void instead(Node page) {
+            asking = true;
+            middle.getChildren().setAll(page, slip);
+            root.setRight(null);
+        }
+
+        @Override
+        public void open(String sheet) {
+            showSheet(sheet);
+        }
+
+        @Override
+        public void back() {
+            showSheet(shown);
+        }
+    }
+
+    /** The jobs that were opened lately. */
+    Lately lately() {
+        return lately;
+    }
+
+    /** The tour of this window. */
+    public TourGuide tour() {
+        return tour;
+    }
+
+    /** Takes back what was asked and not answered. */
+    void withdraw() {
+        slip.withdraw();
+    }
+
+    /** The page of the sheet that is shown. */
+    SheetPage page() {
+        return page;
+    }
+
+    /** The step that is shown. */
+    JobStep step() {
+        return step;
+    }
+
+    /** Whether every state of the sheet that is shown has been explored. */
+    boolean isProved() {
+        return checking.isProved();
+    }
+
+    /** Asks something that need not be answered at once. */
+    void offer(String question, String yes, Runnable onYes, String no, Runnable onNo) {
+        slip.offer(question, yes, onYes, no, onNo);
     }
 
     private void wear(Theme theme) {
@@ -366,7 +422,7 @@ public final class MainWindow {
     }
 
     /** Goes to another step. */
-    private void setStep(JobStep next) {
+    void setStep(JobStep next) {
         step = next;
         showSheet(shown);
     }
@@ -389,7 +445,7 @@ public final class MainWindow {
         run().replay(refutation.script(), refutation.pace(), refutation.instant());
     }
 
-    private boolean drawing() {
+    boolean drawing() {
         return step == JobStep.DRAW;
     }
 
@@ -427,62 +483,8 @@ public final class MainWindow {
         shownRun.noticeProperty().addListener(noticed);
     }
 
-    private void key(KeyEvent event) {
-        if (viewMenu.key(event) || event.getCode() == KeyCode.ESCAPE && slip.putAway()) {
-            return;
-        }
-        if (event.isShortcutDown()) {
-            if (!shortcut(event) && !stepKey(event)) {
-                header.key(event);
-            }
-        } else if (!isAsking() && stepKey(event)) {
-            event.consume();
-        } else if (!isAsking()) {
-            timeKey(event);
-        }
-    }
-
-    private boolean shortcut(KeyEvent event) {
-        switch (event.getCode()) {
-            case Z -> jobs.undo();
-            case Y -> jobs.redo();
-            case I -> page.card().device().ifPresent(this::why);
-            case M -> {
-                setStep(JobStep.TRY);
-                page.measure();
-            }
-            case ENTER -> page.takeMenu();
-            case D -> setDrawing(!drawing() || isEmpty(shown));
-            case U -> setStep(JobStep.TRY);
-            case F -> find.open();
-            case K -> setStep(JobStep.CHECK);
-            case G -> setStep(JobStep.PROGRAM);
-            case L -> setStep(JobStep.WIRE);
-            case B -> setStep(JobStep.TEST);
-            case R -> setStep(JobStep.LOG);
-            default -> {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private void timeKey(KeyEvent event) {
-        switch (event.getCode()) {
-            case F2 -> page.takeCard();
-            case P -> run().setRunning(!run().runningProperty().get());
-            case B -> run().stepBack();
-            case N -> run().stepForward();
-            default -> {}
-        }
-    }
-
-    private boolean stepKey(KeyEvent event) {
-        return stepPage().key(event, isInText());
-    }
-
     /** Whether a page to be read or answered stands in the place of the drawing; then no key operates what is not seen. */
-    private boolean isAsking() {
+    boolean isAsking() {
         return asking;
     }
 

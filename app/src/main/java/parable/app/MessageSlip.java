@@ -74,6 +74,13 @@ final class MessageSlip extends HBox {
         show(question);
     }
 
+    /** Takes the question back, if one is open. */
+    void withdraw() {
+        if (!answers.getChildren().isEmpty()) {
+            answer(() -> {});
+        }
+    }
+
     private void answer(Runnable action) {
         String told = waiting;
         waiting = "";

@@ -5,6 +5,7 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.stage.Stage;
+import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
 import parable.app.look.Typeface;
 
@@ -12,7 +13,7 @@ import parable.app.look.Typeface;
 public final class ParableApp extends Application {
 
     /** The property that says where the journal lies; without it in the user's home folder. */
-    public static final String JOURNAL = "parable.journal";
+    public static final String JOURNAL = HomeFolder.PROPERTY;
 
     private static Supplier<JobModel> jobs;
     private JobModel shown;
@@ -44,6 +45,7 @@ public final class ParableApp extends Application {
         Autosave autosave = new Autosave(shown, window);
         Thread.setDefaultUncaughtExceptionHandler(new Trouble(autosave, window));
         autosave.begin();
+        window.lately().follow(shown, HomeFolder.recent());
         whenShown.accept(window);
     }
 

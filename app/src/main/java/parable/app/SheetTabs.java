@@ -6,10 +6,13 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import parable.card.SheetProgress;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 
@@ -19,6 +22,7 @@ final class SheetTabs extends HBox {
     private final Consumer<String> choose;
     private final HBox tabs = new HBox();
     private final ScrollPane strip = new ScrollPane(tabs);
+    private List<String> shown = List.of();
     private List<String> names = List.of();
     private String chosen = "";
 
@@ -46,14 +50,26 @@ final class SheetTabs extends HBox {
 
     /** Shows the sheets of a job. */
     void show(Job job) {
-        List<String> now = job.sheets().stream().map(Sheet::name).toList();
-        if (now.equals(names)) {
+        List<String> now = job.sheets().stream()
+                .map(sheet -> sheet.name() + " " + SheetProgress.of(sheet).word())
+                .toList();
+        if (now.equals(shown)) {
             return;
         }
-        names = now;
+        shown = now;
+        names = job.sheets().stream().map(Sheet::name).toList();
         List<ToggleButton> made = new ArrayList<>();
-        for (String name : now) {
+        for (Sheet sheet : job.sheets()) {
+            String name = sheet.name();
+            String progress = SheetProgress.of(sheet).word();
             ToggleButton tab = new ToggleButton(name);
+            if (!progress.isEmpty()) {
+                Label state = new Label(progress);
+                state.getStyleClass().add("tab-state");
+                tab.setGraphic(state);
+                tab.setContentDisplay(ContentDisplay.RIGHT);
+                tab.setAccessibleText(name + ", " + progress);
+            }
             tab.setId("sheet-tab-" + name);
             tab.setMinWidth(USE_PREF_SIZE);
             tab.setOnAction(event -> choose.accept(name));

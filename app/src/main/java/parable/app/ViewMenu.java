@@ -34,8 +34,9 @@ final class ViewMenu extends MenuButton {
      *
      * @param showColours shows the page with the colours of buttons and lamps
      * @param showKeys shows the page with all keys
+     * @param tour begins the tour
      */
-    ViewMenu(JobModel jobs, Look look, Runnable showColours, Runnable showKeys) {
+    ViewMenu(JobModel jobs, Look look, Runnable showColours, Runnable showKeys, Runnable tour) {
         super("View");
         this.jobs = jobs;
         this.look = look;
@@ -67,13 +68,12 @@ final class ViewMenu extends MenuButton {
             getItems().add(item);
             showingProperty().addListener((any, before, showing) -> item.setSelected(worn() == practice));
         }
-        MenuItem colours = new MenuItem("Colours of buttons and lamps");
-        colours.setId("view-colours");
-        colours.setOnAction(event -> showColours.run());
-        MenuItem keys = new MenuItem("All keys  F1");
-        keys.setId("view-keys");
-        keys.setOnAction(event -> showKeys.run());
-        getItems().addAll(colours, new SeparatorMenuItem(), keys);
+        getItems()
+                .addAll(
+                        item("view-colours", "Colours of buttons and lamps", showColours),
+                        new SeparatorMenuItem(),
+                        item("view-keys", "All keys  F1", showKeys),
+                        item("view-tour", "Tour of five minutes", tour));
     }
 
     /** An item that puts a theme on, and takes it off again. */
@@ -113,9 +113,14 @@ final class ViewMenu extends MenuButton {
     }
 
     private static MenuItem item(String id, String words, KeyCode code, Runnable action) {
+        MenuItem item = item(id, words, action);
+        item.setAccelerator(shortcut(code));
+        return item;
+    }
+
+    private static MenuItem item(String id, String words, Runnable action) {
         MenuItem item = new MenuItem(words);
         item.setId(id);
-        item.setAccelerator(shortcut(code));
         item.setOnAction(event -> action.run());
         return item;
     }

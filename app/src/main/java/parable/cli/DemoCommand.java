@@ -16,6 +16,6 @@ final class DemoCommand implements Runnable {
         Path demo = Jobs.demo();
         CompletableFuture<JobModel> reading =
                 CompletableFuture.supplyAsync(() -> new JobModel(Jobs.open(demo), Optional.of(demo)));
-        ParableApp.show(reading::join, window -> {});
+        ParableApp.show(reading::join, window -> window.tour().offer());
     }
 }

@@ -3,15 +3,16 @@ package parable.desk;
 import java.util.List;
 import java.util.Optional;
 import parable.circuit.Circuit;
+import parable.circuit.Conventions;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
-import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
+import parable.drafting.Purpose;
 import parable.drafting.TypedRung;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -21,7 +22,7 @@ import parable.parts.PartException;
  * {@code rename K1 K5}.
  *
  * @param before the sheet as it is
- * @param practice the job's
+ * @param conventions the job's: how devices are tagged and coloured
  * @param voltage that of coils and lamps that are put on the sheet, such as {@code 230 V AC}
  * @param selected what is selected on the sheet, empty if nothing is
  * @param stroke what is done with the line
@@ -29,7 +30,7 @@ import parable.parts.PartException;
  */
 public record DeskLine(
         Assembly before,
-        Practice practice,
+        Conventions conventions,
         String voltage,
         Optional<Stretch> selected,
         DeskStroke stroke,
@@ -49,7 +50,7 @@ public record DeskLine(
             if (command.isPresent()) {
                 return carriedOut(command.get());
             }
-            Assembly changed = before.on(changed());
+            Assembly changed = before.on(new Purpose(conventions.colours()).told(sheet(), changed()));
             return new DeskPreview(Optional.of(changed), said(changed.sheet()), placeAfterwards());
         } catch (EditException | PartException senseless) {
             return refused(senseless.getMessage());
@@ -118,7 +119,7 @@ public record DeskLine(
 
     private Sheet changed() throws EditException {
         if (text.strip().startsWith(POWER)) {
-            return PowerCircuit.ofWord(text.strip().substring(POWER.length())).on(sheet(), practice);
+            return PowerCircuit.ofWord(text.strip().substring(POWER.length())).on(sheet(), conventions.practice());
         }
         if (stroke == DeskStroke.RUNG && selected.isPresent()) {
             Place at = selected.get().at();

@@ -258,8 +258,7 @@ public final class Offers {
     }
 
     private DeskLine line(Assembly before, Spot spot, String word) {
-        return new DeskLine(
-                before, conventions.practice(), voltage, spot.selected(), spot.stroke(), asTyped(spot, word));
+        return new DeskLine(before, conventions, voltage, spot.selected(), spot.stroke(), asTyped(spot, word));
     }
 
     private String asTyped(Spot spot, String word) {

@@ -87,7 +87,7 @@ public final class Rehanging {
                     : word;
             DeskPreview preview = new DeskLine(
                             before,
-                            conventions.practice(),
+                            conventions,
                             CoilVoltage.of(before, conventions.practice()),
                             spot.selected(),
                             spot.stroke(),

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import parable.circuit.Circuit;
+import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Edit;
 import parable.circuit.Place;
@@ -26,7 +27,8 @@ class DeskLineTest {
 
     private static DeskPreview typed(Sheet sheet, Optional<Stretch> selected, DeskStroke stroke, String text)
             throws Exception {
-        return new DeskLine(Assembly.of(sheet), Practice.IEC, "230 V AC", selected, stroke, text).preview();
+        return new DeskLine(Assembly.of(sheet), Conventions.of(Practice.IEC), "230 V AC", selected, stroke, text)
+                .preview();
     }
 
     private static DeskPreview typed(int item, DeskStroke stroke, String text) throws Exception {
@@ -129,7 +131,7 @@ class DeskLineTest {
         for (Practice practice : Practice.values()) {
             Assembly drawn = new DeskLine(
                             Assembly.of(empty),
-                            practice,
+                            Conventions.of(practice),
                             "230 V AC",
                             Optional.empty(),
                             DeskStroke.NEW_RUNG,

@@ -55,7 +55,7 @@ class TradeStrokeTest {
                 Practice.IEC);
         Assembly assembly = Examples.fitted(sheet);
         for (String rung : rungs) {
-            assembly = new DeskLine(assembly, Practice.IEC, "230 V AC", Optional.empty(), DeskStroke.NEW_RUNG, rung)
+            assembly = new DeskLine(assembly, IEC, "230 V AC", Optional.empty(), DeskStroke.NEW_RUNG, rung)
                     .preview()
                     .assembly()
                     .orElseThrow();

@@ -110,7 +110,14 @@ public final class DeskModel {
     }
 
     private DeskPreview read() {
-        return new DeskLine(assembly(), practice(), voltage, selection.present(), stroke.get(), line.get()).preview();
+        return new DeskLine(
+                        assembly(),
+                        jobs.jobProperty().get().conventions(),
+                        voltage,
+                        selection.present(),
+                        stroke.get(),
+                        line.get())
+                .preview();
     }
 
     /** Makes of the line what it says; returns whether it did. */

@@ -28,7 +28,7 @@ final class Chooser extends VBox {
     private final Look look;
     private final Label where = new Label();
     private final TextField search = new TextField();
-    private final ListView<Choice> list = new ListView<>();
+    private final ListView<ChooserLine> list = new ListView<>();
 
     /**
      * The chooser.
@@ -119,7 +119,7 @@ final class Chooser extends VBox {
     }
 
     /** A choice: its symbol, its tag and what it does. */
-    private final class Row extends ListCell<Choice> {
+    private final class Row extends ListCell<ChooserLine> {
 
         Row() {
             addEventHandler(MouseEvent.MOUSE_ENTERED, event -> {
@@ -136,7 +136,7 @@ final class Chooser extends VBox {
         }
 
         @Override
-        protected void updateItem(Choice choice, boolean empty) {
+        protected void updateItem(ChooserLine choice, boolean empty) {
             super.updateItem(choice, empty);
             if (empty || choice == null) {
                 setGraphic(null);

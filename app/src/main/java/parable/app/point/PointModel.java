@@ -29,7 +29,7 @@ public final class PointModel {
     private final DeskModel desk;
     private final Supplier<Assembly> fitted;
     private final ReadOnlyObjectWrapper<Optional<Spot>> spot = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<List<Choice>> offers = new ReadOnlyObjectWrapper<>(List.of());
+    private final ReadOnlyObjectWrapper<List<ChooserLine>> offers = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper();
     private final StringProperty typed = new SimpleStringProperty("");
     private Optional<Offers> made = Optional.empty();
@@ -56,7 +56,7 @@ public final class PointModel {
     }
 
     /** What can be put there, and behind it the whole steps that fit, as far as they have what is typed in tag or words; the likely things first. */
-    public ReadOnlyObjectProperty<List<Choice>> offersProperty() {
+    public ReadOnlyObjectProperty<List<ChooserLine>> offersProperty() {
         return offers.getReadOnlyProperty();
     }
 
@@ -84,14 +84,14 @@ public final class PointModel {
     }
 
     private void filter() {
-        List<Choice> fitting = Stream.concat(
-                        all.stream().filter(offer -> offer.matches(typed.get())).map(Choice::of),
-                        steps.stream().filter(step -> step.matches(typed.get())).map(Choice::of))
+        List<ChooserLine> fitting = Stream.concat(
+                        all.stream().filter(offer -> offer.matches(typed.get())).map(ChooserLine::of),
+                        steps.stream().filter(step -> step.matches(typed.get())).map(ChooserLine::of))
                 .toList();
         offers.set(
                 fitting.isEmpty()
                         ? made.flatMap(any -> spot.get().flatMap(at -> any.typed(at, typed.get()))).stream()
-                                .map(Choice::of)
+                                .map(ChooserLine::of)
                                 .toList()
                         : fitting);
         chosen.set(0);
@@ -100,10 +100,10 @@ public final class PointModel {
 
     /** Draws what is chosen as it would be. */
     private void show() {
-        desk.offer(spot.get().isPresent() ? chosen().map(Choice::preview) : Optional.empty());
+        desk.offer(spot.get().isPresent() ? chosen().map(ChooserLine::preview) : Optional.empty());
     }
 
-    private Optional<Choice> chosen() {
+    private Optional<ChooserLine> chosen() {
         int at = chosen.get();
         return at < offers.get().size() ? Optional.of(offers.get().get(at)) : Optional.empty();
     }
@@ -116,8 +116,8 @@ public final class PointModel {
     /** Puts what is chosen on the sheet and points at the place where one goes on, if there is one; nothing happens if nothing is chosen. */
     public void take() {
         Optional<Spot> at = spot.get();
-        Optional<Choice> taken = chosen();
-        Optional<DeskPreview> preview = taken.map(Choice::preview);
+        Optional<ChooserLine> taken = chosen();
+        Optional<DeskPreview> preview = taken.map(ChooserLine::preview);
         Optional<Assembly> drawn = preview.flatMap(DeskPreview::assembly);
         if (at.isEmpty() || drawn.isEmpty()) {
             return;

@@ -256,7 +256,7 @@ public final class SheetView extends Region {
 
     private void askForMenu(Point2D at) {
         Point2D screen = onScreen(at.getX(), at.getY());
-        clicks.menu(hit(at.getX(), at.getY()), screen.getX(), screen.getY());
+        clicks.menu(Hit.on(laid.drawing(), at.getX(), at.getY()), screen.getX(), screen.getY());
     }
 
     /** By the key it is asked for the device that has the focus, or what is selected; a click asks by itself, on every platform alike. */
@@ -274,17 +274,6 @@ public final class SheetView extends Region {
                         .flatMap(stretch -> SelectedBox.around(laid.drawing(), stretch));
         return box.map(one -> new Point2D(one.x() + one.width() / 2, one.y() + one.height() / 2))
                 .orElseGet(() -> onDrawing(getWidth() / 2, getHeight() / 2));
-    }
-
-    private Hit hit(double x, double y) {
-        return new Hit(
-                laid.drawing()
-                        .symbols()
-                        .filter(symbol -> symbol.box().contains(x, y))
-                        .findFirst()
-                        .map(Mark.Symbol::subject),
-                laid.drawing().placeAt(x, y),
-                laid.drawing().wireNear(x, y, 2 * CLOSE));
     }
 
     private void putProbeDown(MouseEvent event) {

@@ -1,5 +1,6 @@
 package parable.app.sheets;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -19,10 +20,12 @@ import parable.app.look.Ink;
 import parable.app.look.PageHead;
 import parable.app.sheet.Stamp;
 import parable.bench.Bench;
+import parable.card.SheetProgress;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.draw.SheetDrawing;
+import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.PartException;
@@ -48,6 +51,12 @@ public final class SheetsPage extends BorderPane {
 
         /** Opens the page of questions. */
         void ask();
+
+        /** The jobs that were opened lately, but for this one. */
+        List<Path> lately();
+
+        /** Opens another job. */
+        void open(Path file);
 
         /** Adds an empty sheet. */
         void addEmpty();
@@ -75,6 +84,9 @@ public final class SheetsPage extends BorderPane {
         Library.jobs().stream()
                 .filter(other -> other.practice() == job.practice())
                 .forEach(other -> all.getChildren().add(copies(other)));
+        if (!actions.lately().isEmpty()) {
+            all.getChildren().addAll(1, List.of(heading("Jobs opened lately"), lately()));
+        }
         all.setPadding(new Insets(8, 0, 16, 0));
         DirectScroll scrolled = new DirectScroll(all);
         scrolled.setFitToWidth(true);
@@ -85,6 +97,17 @@ public final class SheetsPage extends BorderPane {
         Label heading = new Label(words);
         heading.getStyleClass().add("plate-name");
         return heading;
+    }
+
+    private FlowPane lately() {
+        FlowPane files = new FlowPane(8, 8);
+        List<Path> lately = actions.lately();
+        for (int i = 0; i < lately.size(); i++) {
+            Path file = lately.get(i);
+            String name = file.getFileName().toString().replace(JobFile.ENDING, "");
+            files.getChildren().add(new ActionButton("lately-" + i, name, file.toString(), () -> actions.open(file)));
+        }
+        return files;
     }
 
     private FlowPane pictures(Job job) {
@@ -140,6 +163,10 @@ public final class SheetsPage extends BorderPane {
         int rungs = assembly.sheet().control().size();
         String told =
                 motors.size() > 2 ? motors.size() + " motors" : motors.stream().collect(Collectors.joining(", "));
-        return rungs + (rungs == 1 ? " rung" : " rungs") + (told.isEmpty() ? "" : ", " + told.strip());
+        String progress = SheetProgress.of(assembly.sheet()).word();
+        return rungs
+                + (rungs == 1 ? " rung" : " rungs")
+                + (told.isEmpty() ? "" : ", " + told.strip())
+                + (rungs == 0 || progress.isEmpty() ? "" : ", " + progress);
     }
 }

@@ -13,14 +13,14 @@ import parable.stroke.StrokeOffer;
  * @param preview the sheet with it
  * @param offer what would be put at the place, empty for a whole step
  */
-public record Choice(String tag, String words, DeskPreview preview, Optional<Offer> offer) {
+public record ChooserLine(String tag, String words, DeskPreview preview, Optional<Offer> offer) {
 
-    static Choice of(Offer offer) {
+    static ChooserLine of(Offer offer) {
         String words = offer.words() + offer.added().map(any -> ", new").orElse("");
-        return new Choice(offer.tag(), words, offer.preview(), Optional.of(offer));
+        return new ChooserLine(offer.tag(), words, offer.preview(), Optional.of(offer));
     }
 
-    static Choice of(StrokeOffer step) {
-        return new Choice(step.tag(), step.stroke().words(), step.preview(), Optional.empty());
+    static ChooserLine of(StrokeOffer step) {
+        return new ChooserLine(step.tag(), step.stroke().words(), step.preview(), Optional.empty());
     }
 }
