@@ -8,6 +8,7 @@ import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
+import parable.parts.Catalogue;
 
 /** A device that is put on a sheet before any rung goes through it. */
 public final class NewDevice {
@@ -39,7 +40,7 @@ public final class NewDevice {
      * The sheet with one more device of a kind, named, and in the first colour that a job allows for what it does.
      *
      * @param label what it is for, empty if that is not known
-     * @param use what its colour tells, empty if it has none
+     * @param use what its colour tells, empty if it has none; a kind that has no choice of colour gets none
      * @param voltage the voltage of its coil or lamp
      * @throws EditException if there is no such kind
      */
@@ -49,7 +50,9 @@ public final class NewDevice {
         String tag = tagFor(sheet, kind, conventions.practice());
         Sheet with = on(sheet, kind, voltage, conventions.practice());
         Device device = with.device(tag).orElseThrow().labelled(label);
-        return new Edit.PutDevice(use.flatMap(any ->
+        return new Edit.PutDevice(use.filter(any ->
+                                Catalogue.kind(kind).orElseThrow().settings().contains("colour"))
+                        .flatMap(any ->
                                 conventions.colours().colours(any).stream().findFirst())
                         .map(colour -> device.with("colour", colour))
                         .orElse(device))

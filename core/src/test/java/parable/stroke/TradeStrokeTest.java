@@ -25,12 +25,15 @@ import parable.circuit.Device;
 import parable.circuit.Duty;
 import parable.circuit.EditException;
 import parable.circuit.Extras;
+import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
 import parable.circuit.Sheet;
 import parable.desk.DeskLine;
 import parable.desk.DeskStroke;
 import parable.desk.PowerCircuit;
+import parable.files.JobFile;
+import parable.files.JobFormatException;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -255,11 +258,17 @@ class TradeStrokeTest {
                             assertThat(Examples.fitted(drawn).parts())
                                     .hasSizeGreaterThanOrEqualTo(
                                             assembly.parts().size());
+                            Job kept = Library.jobs().get(0).with(drawn.named("Kept"));
+                            assertThat(JobFile.read(JobFile.text(kept)))
+                                    .as("%s is kept in a file as it is", stroke)
+                                    .isEqualTo(kept);
                             assertThat(drawn.power())
                                     .as("%s leaves the power circuit as it is", stroke)
                                     .hasSize(sheet.power().size() + (stroke == TradeStroke.SECOND_DIRECTION ? 3 : 0));
                         } catch (EditException noFit) {
                             assertThat(noFit).hasMessageContaining("expected");
+                        } catch (JobFormatException unreadable) {
+                            throw new AssertionError(stroke + " at " + part.tag(), unreadable);
                         }
                     }
                 });
