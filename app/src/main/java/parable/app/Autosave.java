@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executors;
@@ -59,7 +60,9 @@ final class Autosave {
             if (!found.aside().isEmpty()) {
                 window.tell(String.join(" ", found.aside()));
             }
-            offer(found.work());
+            offer(found.work().stream()
+                    .sorted(Comparator.comparing(left -> !isOfOpenJob(left)))
+                    .toList());
         } catch (IOException unreadable) {
             window.tell(
                     "Unsaved work of an earlier window cannot be looked for: " + FileFailure.words(unreadable) + ".");
@@ -72,22 +75,38 @@ final class Autosave {
             return;
         }
         Journal.Unsaved first = left.get(0);
+        if (!isOfOpenJob(first)) {
+            offerOther(first, left.size() - 1);
+            return;
+        }
+        window.offer(words(first, left.size() - 1), "Recover", () -> recover(first), "Discard", () -> {
+            writer.submit(() -> discard(first.entry()));
+            offer(left.subList(1, left.size()));
+        });
+    }
+
+    private boolean isOfOpenJob(Journal.Unsaved left) {
+        return left.work().file().equals(jobs.file())
+                && left.work().job().name().equals(jobs.jobProperty().get().name());
+    }
+
+    /** Work on another job than the one that is open is kept whatever is answered. */
+    private void offerOther(Journal.Unsaved left, int more) {
         window.offer(
-                words(first, left.size() - 1),
-                "Recover",
-                () -> {
-                    jobs.recover(first.work());
-                    writer.submit(() -> {
-                        write();
-                        discard(first.entry());
-                        journal.release();
-                    });
-                },
-                "Discard",
-                () -> {
-                    writer.submit(() -> discard(first.entry()));
-                    offer(left.subList(1, left.size()));
-                });
+                words(left, more).replace("Recover it?", "That is another job than the one that is open."),
+                "Open that one",
+                () -> recover(left),
+                "Keep it for later",
+                () -> writer.submit(journal::release));
+    }
+
+    private void recover(Journal.Unsaved left) {
+        jobs.recover(left.work());
+        writer.submit(() -> {
+            write();
+            discard(left.entry());
+            journal.release();
+        });
     }
 
     private static String words(Journal.Unsaved left, int more) {

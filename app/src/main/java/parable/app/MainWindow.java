@@ -34,6 +34,7 @@ import parable.app.run.Wall;
 import parable.app.step.Leaf;
 import parable.app.step.StepPage;
 import parable.card.Pick;
+import parable.card.SheetProgress;
 import parable.check.Finding;
 import parable.circuit.Job;
 import parable.circuit.Place;
@@ -328,11 +329,7 @@ public final class MainWindow {
 
     /** Whether nothing is drawn on a sheet yet, so that there is nothing to be done with it but to draw. */
     boolean isEmpty(String name) {
-        return jobs.jobProperty()
-                .get()
-                .sheet(name)
-                .filter(sheet -> sheet.power().isEmpty() && sheet.control().isEmpty())
-                .isPresent();
+        return jobs.jobProperty().get().sheet(name).map(SheetProgress::of).equals(Optional.of(SheetProgress.EMPTY));
     }
 
     /** What is found is marked on the drawing in the steps that show it. */

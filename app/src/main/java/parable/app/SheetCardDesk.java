@@ -1,9 +1,11 @@
 package parable.app;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import parable.app.card.CardDesk;
 import parable.app.job.JobModel;
+import parable.app.log.LogModel;
 import parable.card.CardEdit;
 import parable.card.Pick;
 import parable.check.Finding;
@@ -11,6 +13,7 @@ import parable.circuit.Device;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Sheet;
+import parable.logbook.LogEntry;
 import parable.parts.PartException;
 
 /** What the cards of a sheet do with it; each is an edit that can be undone. */
@@ -19,12 +22,14 @@ final class SheetCardDesk implements CardDesk {
     private final JobModel jobs;
     private final String name;
     private final WindowActions window;
+    private final LogModel log;
 
     /** The desk of the sheet of this name. */
-    SheetCardDesk(JobModel jobs, String name, WindowActions window) {
+    SheetCardDesk(JobModel jobs, String name, LogModel log, WindowActions window) {
         this.jobs = jobs;
         this.name = name;
         this.window = window;
+        this.log = log;
     }
 
     private Sheet sheet() {
@@ -63,6 +68,18 @@ final class SheetCardDesk implements CardDesk {
     @Override
     public void goTo(Place place) {
         window.goTo(place);
+    }
+
+    @Override
+    public List<String> notes(String tag) {
+        return log.about(tag);
+    }
+
+    @Override
+    public Optional<String> note(String tag, String words) {
+        return log.enter(LogEntry.Kind.REMARK, tag + ": " + words, Map.of(), 0)
+                ? Optional.empty()
+                : Optional.of(log.stateProperty().get());
     }
 
     @Override

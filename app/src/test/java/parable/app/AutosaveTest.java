@@ -136,4 +136,25 @@ class AutosaveTest {
         assertThat(new Journal(folder).leftBehind().work())
                 .anyMatch(left -> left.work().job().sheet("Nearly lost").isPresent());
     }
+
+    /** Work on another job is offered as that, and kept whatever is answered. */
+    @Test
+    void workOnAnotherJobIsKeptForLater(FxRobot robot) throws Exception {
+        Path orphan = folder.resolve("unsaved-00000000-0000-4000-8000-000000000001" + JobFile.ENDING);
+        JobFile.save(Library.jobs().get(1), orphan);
+        robot.interact(() -> new Autosave(jobs, window).begin());
+        assertThat(robot.lookup("#notice").<Label>query().getText())
+                .contains("That is another job than the one that is open");
+        robot.clickOn("Keep it for later");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(orphan).exists();
+        assertThat(jobs.jobProperty().get().name())
+                .isEqualTo(Library.jobs().get(0).name());
+        robot.interact(() -> new Autosave(jobs, window).begin());
+        robot.clickOn("Open that one");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(jobs.jobProperty().get().name())
+                .isEqualTo(Library.jobs().get(1).name());
+        until(() -> !Files.exists(orphan));
+    }
 }

@@ -72,16 +72,18 @@ abstract class DrivenWindow {
     }
 
     protected Point2D onScreen(String tag, String from) {
+        Box box = view().drawing().boxOf(placeOf(tag, from)).orElseThrow();
+        return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
+    }
+
+    protected Place placeOf(String tag, String from) {
         List<Rung> rungs = sheet().control();
         for (int rung = 0; rung < rungs.size(); rung++) {
             for (int item = 0; item < rungs.get(rung).items().size(); item++) {
                 if (rungs.get(rung).items().get(item) instanceof RungItem.Passage passage
                         && passage.tag().equals(tag)
                         && passage.from().equals(from)) {
-                    Box box = view().drawing()
-                            .boxOf(new Place(Circuit.CONTROL, rung, item))
-                            .orElseThrow();
-                    return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
+                    return new Place(Circuit.CONTROL, rung, item);
                 }
             }
         }

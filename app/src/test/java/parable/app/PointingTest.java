@@ -2,6 +2,7 @@ package parable.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -9,7 +10,9 @@ import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -20,12 +23,16 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.sheet.SelectedBox;
 import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.circuit.Sheet;
+import parable.desk.Stretch;
 import parable.draw.Box;
 import parable.draw.Mark;
+import parable.files.JobFile;
+import parable.files.LogbookFile;
 import parable.parts.Verb;
 import parable.starters.Library;
 
@@ -84,6 +91,64 @@ class PointingTest extends DrivenWindow {
         assertThat(onScreen("K1", "A1").distance(fixed))
                 .as("the paper is moved where nothing is drawn")
                 .isGreaterThan(20);
+    }
+
+    /** With the shortcut key held a further contact of the device goes there, and what was dragged stays. */
+    @Test
+    void aSymbolIsCopiedWithTheKeyHeld(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        Point2D beforeLamp = onScreen("P2", "X1").midpoint(onScreen("K1", "21"));
+        robot.press(KeyCode.CONTROL);
+        robot.drag(onScreen("S4", "11")).dropTo(beforeLamp);
+        robot.release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().control().get(0)).isEqualTo(before.control().get(0));
+        assertThat(sheet().control().get(4).text()).contains("S4[21-22]");
+        robot.interact(() -> jobs.undo());
+        assertThat(sheet()).isEqualTo(before);
+    }
+
+    /** The plus of one wire, dragged to that of another, asks what is to lead around what is between them. */
+    @Test
+    void aBranchIsDraggedFromWireToWire(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        Point2D from = onScreen("S0", "11").add(-42, 0);
+        Point2D to = onScreen("S1", "13").add(-42, 0);
+        robot.moveTo(from).moveBy(1, 0);
+        robot.drag("#spot-plus").dropTo(to);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(window.part("chooser").isVisible()).isTrue();
+        robot.write("k1").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().control()).hasSize(before.control().size() + 1);
+        String branch = sheet().control().get(1).text();
+        assertThat(branch).startsWith("@4 K1").contains("@6");
+    }
+
+    /** An end of what is selected is dragged along its rung. */
+    @Test
+    void anEndOfTheStretchIsDragged(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(onScreen("S0", "11"));
+        WaitForAsyncUtils.waitForFxEvents();
+        Box box = SelectedBox.framed(
+                        view().drawing(),
+                        new Stretch(placeOf("S0", "11"), placeOf("S0", "11").item()))
+                .orElseThrow();
+        Point2D right = view().onScreen(box.x() + box.width(), box.y() + box.height() / 2);
+        robot.drag(right).dropTo(onScreen("S2", "11").add(4, 0));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.push(KeyCode.DELETE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().control().get(0).text())
+                .doesNotContain("S0[")
+                .doesNotContain("S2[")
+                .contains("S1[");
     }
 
     @Test
@@ -153,6 +218,35 @@ class PointingTest extends DrivenWindow {
         assertThat(robot.lookup("#card-state").<Label>query().getText()).startsWith("KM is off. Open in its way:");
         robot.clickOn("#card-do-S1-press");
         until(() -> condition("KM") == Condition.IN);
+    }
+
+    /** A part of the sentence points at its contact; a remark on the card is an entry of the record. */
+    @Test
+    void theCardPointsAtContactsAndWritesIntoTheRecord(FxRobot robot) throws Exception {
+        Path file = folder.resolve("press" + JobFile.ENDING);
+        robot.interact(() -> jobs.save(file));
+        robot.interact(() -> window.why("K1"));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#card-way-6").<Button>query().getText()).isEqualTo("6  S1 13-14, open");
+        robot.moveTo("#card-way-6");
+        WaitForAsyncUtils.waitForFxEvents();
+        Box start = view().drawing().boxOf(placeOf("S1", "13")).orElseThrow();
+        Point2D seen = view().screenToLocal(view().onScreen(start.x(), start.y()));
+        assertThat(seen.getY()).as("it is brought into view").isBetween(0.0, view().getHeight());
+
+        robot.interact(() -> robot.lookup("#card-note").<TextField>query().requestFocus());
+        robot.write("coil renewed").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup(".card-refusal").<Label>query().getText()).contains("Say who you are first");
+        robot.clickOn("#step-log").clickOn("#log-by").write("Rook");
+        robot.clickOn("#step-try");
+        robot.interact(() -> robot.lookup("#card-note").<TextField>query().clear());
+        robot.interact(() -> robot.lookup("#card-note").<TextField>query().requestFocus());
+        robot.write("coil renewed").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(LogbookFile.read(LogbookFile.beside(file)).entries())
+                .singleElement()
+                .matches(entry -> entry.text().equals("K1: coil renewed"));
     }
 
     @Test

@@ -1,6 +1,7 @@
 package parable.logbook;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -218,6 +219,19 @@ public record Logbook(List<LogLine> lines) {
         return count + ", broken: see "
                 + told.stream().map(entry -> "No. " + entry.number()).collect(Collectors.joining(", "))
                 + ". Unbroken since No. " + told.get(told.size() - 1).number() + "; what is before it proves nothing.";
+    }
+
+    /**
+     * The entries on a machine whose words name a device, the last first.
+     *
+     * @param tag its tag, which stands there as a word of its own
+     */
+    public List<LogEntry> naming(String machine, String tag) {
+        List<LogEntry> naming = new ArrayList<>(find(machine, "").stream()
+                .filter(entry -> List.of(entry.text().split("[^A-Za-z0-9.]+")).contains(tag))
+                .toList());
+        Collections.reverse(naming);
+        return naming;
     }
 
     /** The entries about a machine that have every word of a search somewhere, upper or lower case alike; all of them for no words. */

@@ -13,6 +13,7 @@ import parable.desk.CoilVoltage;
 import parable.desk.DeskLine;
 import parable.desk.DeskPreview;
 import parable.parts.Assembly;
+import parable.parts.Part;
 import parable.parts.PartException;
 
 /** Takes something from its place on the ladder and puts it at another; the gap that it leaves closes. */
@@ -40,6 +41,25 @@ public final class Rehanging {
                     ? Optional.of(lower(fresh, from, without))
                     : beside(to, passage, without);
             return there.flatMap(spot -> put(without, spot, passage));
+        } catch (EditException nothingThere) {
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * What a copy would make of the sheet: another contact of the same device, of the same kind, at another place. Empty where the device has none and can
+     * get none, and for a coil, of which there is only one.
+     *
+     * @param from what is copied
+     */
+    public Optional<DeskPreview> copied(Place from, Spot to) {
+        try {
+            RungItem.Passage passage = Structure.passageAt(assembly.sheet(), from);
+            Part part = assembly.part(passage.tag()).orElseThrow();
+            return part.contactBetween(passage.from(), passage.to())
+                    .map(part.contacts()::get)
+                    .map(contact -> (contact.isNormallyClosed() ? "/" : "") + part.tag())
+                    .flatMap(word -> put(assembly, to, word));
         } catch (EditException nothingThere) {
             return Optional.empty();
         }
@@ -79,25 +99,28 @@ public final class Rehanging {
 
     private Optional<DeskPreview> put(Sheet without, Spot spot, RungItem.Passage passage) {
         try {
-            Assembly before = assembly.on(without);
-            String word = passage.text();
-            String line = spot instanceof Spot.NewRung
-                    ? without.rails().get(0).name() + " " + word + " "
-                            + without.rails().get(1).name()
-                    : word;
-            DeskPreview preview = new DeskLine(
-                            before,
-                            conventions,
-                            CoilVoltage.of(before, conventions.practice()),
-                            spot.selected(),
-                            spot.stroke(),
-                            line)
-                    .preview();
-            return Optional.of(preview).filter(made -> made.sheet()
-                    .filter(sheet -> !sheet.control().equals(assembly.sheet().control()))
-                    .isPresent());
+            return put(assembly.on(without), spot, passage.text());
         } catch (PartException impossible) {
             return Optional.empty();
         }
+    }
+
+    private Optional<DeskPreview> put(Assembly before, Spot spot, String word) {
+        Sheet sheet = before.sheet();
+        String line = spot instanceof Spot.NewRung
+                ? sheet.rails().get(0).name() + " " + word + " "
+                        + sheet.rails().get(1).name()
+                : word;
+        DeskPreview preview = new DeskLine(
+                        before,
+                        conventions,
+                        CoilVoltage.of(before, conventions.practice()),
+                        spot.selected(),
+                        spot.stroke(),
+                        line)
+                .preview();
+        return Optional.of(preview).filter(made -> made.sheet()
+                .filter(changed -> !changed.control().equals(assembly.sheet().control()))
+                .isPresent());
     }
 }

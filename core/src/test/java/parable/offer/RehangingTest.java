@@ -54,6 +54,23 @@ class RehangingTest {
                 .orElseThrow();
     }
 
+    /** A copy is a further contact of the same device, and what is copied stays; of a coil there is only one. */
+    @Test
+    void aCopyIsAFurtherContact() {
+        Spot beforeLamp = new Spot.InSeries(placeOf(pump, "P2[X1-X2]"), false);
+        Sheet copied = rehanging
+                .copied(placeOf(pump, "S0[11-12]"), beforeLamp)
+                .flatMap(DeskPreview::sheet)
+                .orElseThrow();
+
+        assertThat(passages(copied, 0)).isEqualTo(passages(pump, 0));
+        assertThat(passages(copied, 4)).containsExactly("K1[21-22]", "S0[21-22]", "P2[X1-X2]");
+        assertThat(rehanging.copied(placeOf(pump, "K1[A1-A2]"), beforeLamp)).isEmpty();
+        assertThat(rehanging.copied(placeOf(pump, "F2[95-96]"), beforeLamp))
+                .as("an overload relay has one")
+                .isEmpty();
+    }
+
     @Test
     void alongItsRung() {
         Sheet last = moved("S4[11-12]", new Spot.InSeries(placeOf(pump, "S2[11-12]"), true));

@@ -22,6 +22,12 @@ public interface CardDesk {
     /** Selects a place of the drawing. */
     void goTo(Place place);
 
+    /** What the record says of a device, the last entry first. */
+    List<String> notes(String tag);
+
+    /** Enters a remark on a device into the record; returns why not if it could not be. */
+    Optional<String> note(String tag, String words);
+
     /** What is found of a device. */
     List<Finding> findings(String tag);
 }

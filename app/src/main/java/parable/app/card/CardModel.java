@@ -1,5 +1,6 @@
 package parable.app.card;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -7,12 +8,14 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import parable.app.run.RunModel;
 import parable.card.Pick;
+import parable.circuit.Terminal;
 
 /** What of a running sheet is selected. */
 public final class CardModel {
 
     private final ReadOnlyObjectWrapper<Optional<Pick>> pick = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper asked = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyObjectWrapper<List<Terminal>> pointed = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyBooleanWrapper explained = new ReadOnlyBooleanWrapper();
 
     /** Nothing is selected yet. */
@@ -55,6 +58,16 @@ public final class CardModel {
     /** Shows that way, or no longer. */
     public void explain(boolean shown) {
         explained.set(shown && device().isPresent());
+    }
+
+    /** The terminals of the contact in the sentence that is pointed at; none if none is. */
+    public ReadOnlyObjectProperty<List<Terminal>> pointedProperty() {
+        return pointed.getReadOnlyProperty();
+    }
+
+    /** Points at a contact of the sentence, by its terminals; at none any more if there are none. */
+    void point(List<Terminal> ends) {
+        pointed.set(ends);
     }
 
     /** The device that is selected, empty if none is. */

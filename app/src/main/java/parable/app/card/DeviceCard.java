@@ -37,6 +37,8 @@ import parable.parts.SettingForm;
 /** The card of a device: what it is, how it is and why, its contacts, settings, faults and findings. */
 final class DeviceCard extends VBox {
 
+    private static final int MOST_NOTES = 3;
+
     private final RunModel run;
     private final CardModel model;
     private final CardDesk desk;
@@ -79,7 +81,23 @@ final class DeviceCard extends VBox {
         if (!wires.isEmpty()) {
             getChildren().add(CardParts.section("Wires", List.of(CardParts.words(String.join(", ", wires)))));
         }
+        getChildren().add(CardParts.section("Record", notes(desk)));
         show();
+    }
+
+    /** The last of what the record says of it, and a field for more. */
+    private List<Node> notes(CardDesk desk) {
+        List<Node> lines = new ArrayList<>();
+        desk.notes(part.tag()).stream().limit(MOST_NOTES).map(CardParts::words).forEach(lines::add);
+        TextField note = CardParts.field(
+                "card-note",
+                "A remark on " + part.tag() + " for the record",
+                "",
+                typed -> typed.isBlank() ? Optional.empty() : desk.note(part.tag(), typed.strip()),
+                refusal::setText);
+        note.setPromptText("what was found or done; Enter writes it down");
+        lines.add(note);
+        return lines;
     }
 
     private Node head() {
@@ -227,6 +245,9 @@ final class DeviceCard extends VBox {
                         explained ? "Hide the way" : "Show the way on the drawing",
                         "Numbers the contacts in the order of the sentence; a ring is around each that is open",
                         () -> model.explain(!explained)));
+        if (explained) {
+            changes.getChildren().add(new WaySteps(run, model, part.tag()));
+        }
         String purpose = moment.energised(part.tag()) ? "stop" : "start";
         if (!model.askedProperty().get()) {
             changes.getChildren()

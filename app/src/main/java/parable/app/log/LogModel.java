@@ -98,6 +98,13 @@ public final class LogModel {
                 .orElse("");
     }
 
+    /** The entries on this machine in which a device is named, the last first, each with its day and name. */
+    public List<String> about(String tag) {
+        return logbook.get().naming(name, tag).stream()
+                .map(entry -> entry.on().substring(0, 10) + ", " + entry.by() + ": " + entry.text())
+                .toList();
+    }
+
     /** Puts a last line in order that is not whole, if this window may write there. */
     private Optional<String> mend() {
         try {

@@ -56,12 +56,15 @@ public final class PointLayer extends Pane {
         plus.setManaged(false);
         plus.setVisible(false);
         plus.setFocusTraversable(false);
-        plus.setTooltip(new Tooltip("What is to go here?"));
+        plus.setTooltip(
+                new Tooltip("What is to go here? Dragged to another plus of its rung: what is to lead around?"));
         plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
         chooser = new Chooser(model, practice, look, this::goAlong);
         begin = new BeginPanel(model, questions);
         SymbolDrag dragging = new SymbolDrag(sheet, new ForDrag());
-        getChildren().addAll(begin, plus, chooser, dragging.ghost());
+        BranchDrag branching = new BranchDrag(plus, new ForBranches(), model::point);
+        new StretchDrag(sheet, model);
+        getChildren().addAll(begin, branching.line(), plus, chooser, dragging.ghost());
         fitted.addListener((any, before, now) -> begin.show(now.sheet()));
         begin.show(fitted.get().sheet());
         model.spotProperty().addListener((any, before, now) -> now.ifPresentOrElse(this::open, this::close));
@@ -90,8 +93,12 @@ public final class PointLayer extends Pane {
         }
 
         @Override
-        public void drop(Place from, Spot to) {
-            model.move(from, to);
+        public void drop(Place from, Spot to, boolean copies) {
+            if (copies) {
+                model.copy(from, to);
+            } else {
+                model.move(from, to);
+            }
         }
 
         @Override
@@ -120,6 +127,23 @@ public final class PointLayer extends Pane {
         near = marks().near(drawn.getX(), drawn.getY(), NEAR / sheet.scale());
         plus.setVisible(near.isPresent());
         near.ifPresent(mark -> place(mark.at(), mark.spot()));
+    }
+
+    /** A branch begins and ends where something can go. */
+    private final class ForBranches implements BranchDrag.Ends {
+
+        @Override
+        public Optional<BranchDrag.End> near(double x, double y) {
+            Point2D drawn = sheet.onDrawing(x, y);
+            return marks().near(drawn.getX(), drawn.getY(), NEAR / sheet.scale())
+                    .map(mark -> new BranchDrag.End(
+                            mark.spot(), sheet.inView(mark.at().x(), mark.at().y())));
+        }
+
+        @Override
+        public Optional<Spot> around(Spot one, Spot other) {
+            return marks().around(one, other);
+        }
     }
 
     private void place(Point at, Spot spot) {

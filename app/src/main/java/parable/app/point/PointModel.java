@@ -15,6 +15,7 @@ import parable.app.job.JobModel;
 import parable.circuit.Place;
 import parable.desk.DeskPreview;
 import parable.desk.PowerCircuit;
+import parable.desk.Stretch;
 import parable.offer.Offer;
 import parable.offer.Offers;
 import parable.offer.Rehanging;
@@ -147,6 +148,27 @@ public final class PointModel {
                     jobs.edit(changed);
                     desk.select(preview.next());
                 }));
+    }
+
+    /** Puts a further contact of the same device at another place; nothing happens if there is none. */
+    void copy(Place from, Spot to) {
+        new Rehanging(fitted.get(), jobs.jobProperty().get().conventions())
+                .copied(from, to)
+                .ifPresent(preview -> preview.sheet().ifPresent(changed -> {
+                    jobs.edit(changed);
+                    desk.select(preview.next());
+                }));
+    }
+
+    /** The stretch that is selected, empty if none is. */
+    Optional<Stretch> selected() {
+        return desk.selection().stretchProperty().get();
+    }
+
+    /** Lets what is selected reach from one place to another on its rung. */
+    void reach(Place from, Place to) {
+        desk.select(from);
+        desk.selection().reachTo(to);
     }
 
     /** Puts a power circuit on a sheet that has none, and goes on with the first rung. */

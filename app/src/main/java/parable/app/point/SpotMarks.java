@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.RungItem;
@@ -89,6 +90,29 @@ final class SpotMarks {
                 .ifPresent(box -> marks.add(new SpotMark(
                         new Spot.NewRung(rung + 1), new Point(x - BEFORE_RAIL, middle(box) + HALF_A_ROW)))));
         return marks;
+    }
+
+    /** The place around all that is between two wires of a rung; empty if they are on different rungs, or nothing is between them. */
+    Optional<Spot> around(Spot one, Spot other) {
+        if (!(one instanceof Spot.InSeries a)
+                || !(other instanceof Spot.InSeries b)
+                || a.at().rung() != b.at().rung()) {
+            return Optional.empty();
+        }
+        List<RungItem> items = assembly.sheet().control().get(a.at().rung()).items();
+        int[] between = IntStream.range(Math.min(behind(a), behind(b)), Math.max(behind(a), behind(b)))
+                .filter(item -> items.get(item) instanceof RungItem.Passage)
+                .toArray();
+        boolean load = IntStream.of(between).anyMatch(item -> isLoad(items.get(item)));
+        return between.length == 0 || load
+                ? Optional.empty()
+                : Optional.of(new Spot.Around(
+                        new Place(Circuit.CONTROL, a.at().rung(), between[0]), between[between.length - 1]));
+    }
+
+    /** The first position on the rung that is behind a wire. */
+    private static int behind(Spot.InSeries wire) {
+        return wire.at().item() + (wire.after() ? 1 : 0);
     }
 
     /** Where a place is, empty if it is not drawn. */

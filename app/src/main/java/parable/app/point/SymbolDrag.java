@@ -35,8 +35,12 @@ final class SymbolDrag {
         /** What is dragged, in a word. */
         String words(Place place);
 
-        /** Puts it there. */
-        void drop(Place from, Spot to);
+        /**
+         * Puts it there.
+         *
+         * @param copies whether it stays where it is, and a further contact goes there
+         */
+        void drop(Place from, Spot to, boolean copies);
 
         /** Shows no place any more. */
         void end();
@@ -78,7 +82,7 @@ final class SymbolDrag {
         event.consume();
         drags = drags || from.distance(event.getX(), event.getY()) > FAR_ENOUGH;
         if (drags) {
-            ghost.setText(target.words(gripped.get()));
+            ghost.setText((event.isShortcutDown() ? "a further one: " : "") + target.words(gripped.get()));
             ghost.autosize();
             ghost.relocate(event.getX() + 14, event.getY() + 14);
             ghost.setVisible(true);
@@ -89,7 +93,7 @@ final class SymbolDrag {
     private void drop(MouseEvent event) {
         if (gripped.isPresent() && drags) {
             Place place = gripped.get();
-            target.show(event.getX(), event.getY()).ifPresent(spot -> target.drop(place, spot));
+            target.show(event.getX(), event.getY()).ifPresent(spot -> target.drop(place, spot, event.isShortcutDown()));
             target.end();
         }
         ghost.setVisible(false);

@@ -10,7 +10,7 @@ import parable.draw.Box;
 import parable.draw.Drawing;
 
 /** Where on a drawing that is what is selected. */
-final class SelectedBox {
+public final class SelectedBox {
 
     private SelectedBox() {}
 
@@ -25,7 +25,7 @@ final class SelectedBox {
     }
 
     /** The frame around all that is selected: in the ladder with the tag above and the markings at both sides, but not through the words below. */
-    static Optional<Box> framed(Drawing drawing, Stretch stretch) {
+    public static Optional<Box> framed(Drawing drawing, Stretch stretch) {
         boolean ladder = stretch.first().circuit() == Circuit.CONTROL;
         return around(drawing, stretch)
                 .map(box -> ladder

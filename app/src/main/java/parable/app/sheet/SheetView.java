@@ -175,6 +175,11 @@ public final class SheetView extends Region {
                 .ifPresent(first -> viewport.bring(0, first.y() - ABOVE_LADDER, 0, 0));
     }
 
+    /** Whether clicks select what they hit, because one draws. */
+    public boolean isDrawnOn() {
+        return desk.isPresent();
+    }
+
     /** Shows another instant of the same sheet instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
     public void showInstead(Optional<Moment> other) {
         instead = other.filter(this::isOfThisCircuit);
