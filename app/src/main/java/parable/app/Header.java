@@ -4,6 +4,8 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
@@ -30,6 +32,9 @@ final class Header extends HBox {
     private final MenuButton job = new MenuButton();
     private final SheetTabs tabs;
     private final MenuButton sheetMenu = new MenuButton("Sheet");
+    /** Beside the word; its room is kept while it is not shown. */
+    private final Label unsavedMark = new Label("\u25cf");
+
     private final ActionButton save =
             new ActionButton("save", "Save", "Writes the job to its file  Ctrl+S", this::save);
     private final Runnable showAll;
@@ -56,6 +61,9 @@ final class Header extends HBox {
         getChildren().addAll(job, all, tabs, sheetMenu, step("undo", "Undo", "Ctrl+Z", jobs::undo, false));
         getChildren().add(step("redo", "Redo", "Ctrl+Y", jobs::redo, true));
         getChildren().addAll(menus);
+        unsavedMark.getStyleClass().add("unsaved-mark");
+        save.setGraphic(unsavedMark);
+        save.setContentDisplay(ContentDisplay.RIGHT);
         getChildren().add(save);
         getChildren().stream()
                 .filter(part -> part != tabs)
@@ -94,7 +102,7 @@ final class Header extends HBox {
 
     private void showUnsaved() {
         boolean unsaved = jobs.unsavedProperty().get();
-        save.setText(unsaved ? "Save \u25cf" : "Save");
+        unsavedMark.setVisible(unsaved);
         save.setAccessibleText(unsaved ? "Save; there are changes that are not saved" : "Save");
     }
 
