@@ -2,6 +2,7 @@ package parable.app.door;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
@@ -33,6 +34,11 @@ final class OperatorView extends Tile.Face {
     private final Circle cap;
     private final Circle shadow;
     private final Line pointer = new Line(0, 4, 0, -RADIUS + 3);
+    private static final String LONGEST_WORD = "pressed";
+
+    /** About the width of a letter of the word, in pixels. */
+    private static final double LETTER = 6.5;
+
     private final Group rays = new Group();
     private final Label word = new Label();
     private final ToggleButton latch = new ToggleButton("hold");
@@ -57,6 +63,7 @@ final class OperatorView extends Tile.Face {
             words.getChildren().add(latch(key));
         }
         word.getStyleClass().add("condition");
+        word.setMinWidth(roomForWord());
         words.getChildren().add(word);
         getChildren().addAll(actuator, words);
     }
@@ -87,6 +94,14 @@ final class OperatorView extends Tile.Face {
         });
         actuator.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> handle.letGo(this));
         return actuator;
+    }
+
+    /** Whatever the word becomes, the operators beside this one stay where they are. */
+    private double roomForWord() {
+        Stream<String> all = handle.part().drive() instanceof Drive.ByTurning turning
+                ? turning.arranged().stream()
+                : Stream.of(LONGEST_WORD);
+        return all.mapToInt(String::length).max().orElse(0) * LETTER;
     }
 
     private Label legend() {
@@ -132,8 +147,7 @@ final class OperatorView extends Tile.Face {
         } else {
             boolean lit = isLit(moment);
             rays.setVisible(lit);
-            showPressed(
-                    moment.actuated(tag), lit ? moment.actuated(tag) ? condition + ", lit" : "lit" : condition, lit);
+            showPressed(moment.actuated(tag), condition, lit);
         }
         setAccessibleText(handle.part().device().title() + " " + tag + ": " + condition);
     }
@@ -150,7 +164,7 @@ final class OperatorView extends Tile.Face {
         cap.setScaleX(actuated ? 0.8 : 1);
         cap.setScaleY(actuated ? 0.8 : 1);
         boolean tells = actuated || lit;
-        word.setText(handle.latchedProperty().get() ? condition + ", held" : tells ? condition : "");
+        word.setText(handle.latchedProperty().get() ? "held" : actuated ? condition : lit ? "lit" : "");
         word.pseudoClassStateChanged(Door.ON, tells);
     }
 }
