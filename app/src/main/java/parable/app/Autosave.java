@@ -79,7 +79,7 @@ final class Autosave {
             offerOther(first, left.size() - 1);
             return;
         }
-        window.offer(words(first, left.size() - 1), "Recover", () -> recover(first), "Discard", () -> {
+        window.slip().offer(words(first, left.size() - 1), "Recover", () -> recover(first), "Discard", () -> {
             writer.submit(() -> discard(first.entry()));
             offer(left.subList(1, left.size()));
         });
@@ -92,12 +92,13 @@ final class Autosave {
 
     /** Work on another job than the one that is open is kept whatever is answered. */
     private void offerOther(Journal.Unsaved left, int more) {
-        window.offer(
-                words(left, more).replace("Recover it?", "That is another job than the one that is open."),
-                "Open that one",
-                () -> recover(left),
-                "Keep it for later",
-                () -> writer.submit(journal::release));
+        window.slip()
+                .offer(
+                        words(left, more).replace("Recover it?", "That is another job than the one that is open."),
+                        "Open that one",
+                        () -> recover(left),
+                        "Keep it for later",
+                        () -> writer.submit(journal::release));
     }
 
     private void recover(Journal.Unsaved left) {

@@ -254,9 +254,9 @@ public final class MainWindow {
         return scene;
     }
 
-    /** Puts away what is told; returns whether there was anything. */
-    boolean putAway() {
-        return slip.putAway();
+    /** What there is to tell and to ask, over what is shown. */
+    MessageSlip slip() {
+        return slip;
     }
 
     /** Tells something on the slip over what is shown. */
@@ -372,11 +372,6 @@ public final class MainWindow {
         return tour;
     }
 
-    /** Takes back what was asked and not answered. */
-    void withdraw() {
-        slip.withdraw();
-    }
-
     /** The page of the sheet that is shown. */
     SheetPage page() {
         return page;
@@ -390,11 +385,6 @@ public final class MainWindow {
     /** Whether every state of the sheet that is shown has been explored. */
     boolean isProved() {
         return checking.isProved();
-    }
-
-    /** Asks something that need not be answered at once. */
-    void offer(String question, String yes, Runnable onYes, String no, Runnable onNo) {
-        slip.offer(question, yes, onYes, no, onNo);
     }
 
     private void wear(Theme theme) {

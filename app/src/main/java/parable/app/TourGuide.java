@@ -33,12 +33,13 @@ public final class TourGuide implements TourGround {
     /** Offers the tour, once in the life of a home folder. */
     public void offer() {
         if (isOnGround() && HomeFolder.isFirst("tour-offered")) {
-            window.offer(
-                    "Is this your first time here? A tour of five minutes shows on this job how to try, draw and check.",
-                    "Take the tour",
-                    this::begin,
-                    "Not now",
-                    () -> {});
+            window.slip()
+                    .offer(
+                            "Is this your first time here? A tour of five minutes shows on this job how to try, draw and check.",
+                            "Take the tour",
+                            this::begin,
+                            "Not now",
+                            () -> {});
         }
     }
 
@@ -54,7 +55,7 @@ public final class TourGuide implements TourGround {
             return;
         }
         before = jobs.jobProperty().get();
-        window.withdraw();
+        window.slip().withdraw();
         window.showSheet(SHEET);
         window.setStep(JobStep.TRY);
         slip.begin();

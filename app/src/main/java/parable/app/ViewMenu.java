@@ -58,6 +58,7 @@ final class ViewMenu extends MenuButton {
                         night,
                         contrast,
                         sizes(),
+                        motion(),
                         new SeparatorMenuItem());
         ToggleGroup dress = new ToggleGroup();
         for (Practice practice : Practice.values()) {
@@ -81,6 +82,13 @@ final class ViewMenu extends MenuButton {
         item.setId(id);
         item.setOnAction(event -> look.themeProperty().set(look.themeProperty().get() == theme ? Theme.DAY : theme));
         look.themeProperty().addListener((any, before, now) -> item.setSelected(now == theme));
+    }
+
+    private CheckMenuItem motion() {
+        CheckMenuItem motion = new CheckMenuItem("Rotors turn on the drawing");
+        motion.setId("view-motion");
+        motion.selectedProperty().bindBidirectional(look.motionProperty());
+        return motion;
     }
 
     /** How large everything in the window is. */

@@ -25,7 +25,8 @@ final class WindowKeys {
 
     /** Does what a key says that nothing in the window took. */
     void key(KeyEvent event) {
-        if (view.key(event) || event.getCode() == KeyCode.ESCAPE && window.putAway()) {
+        if (view.key(event)
+                || event.getCode() == KeyCode.ESCAPE && window.slip().putAway()) {
             return;
         }
         if (event.isShortcutDown()) {

@@ -153,6 +153,14 @@ public record Sheet(
         };
     }
 
+    /** Whether another sheet has the same circuit, whatever it is called and whatever was done by it at the panel. */
+    public boolean isSameCircuit(Sheet other) {
+        return devices.equals(other.devices)
+                && power.equals(other.power)
+                && control.equals(other.control)
+                && rails.equals(other.rails);
+    }
+
     /** This sheet under another name. */
     public Sheet named(String other) {
         return new Sheet(other, duty, rails, devices, power, control, accepted, claims, program, fieldwork, extras);

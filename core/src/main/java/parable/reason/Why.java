@@ -237,7 +237,7 @@ public final class Why {
         return converts && !moment.energised(supply.tag(), 0) ? Optional.of(off(index)) : Optional.empty();
     }
 
-    /** The open contacts with what opens or would close them, those of one device together: {@code Q1 1-2 and 3-4, until somebody should close Q1}. */
+    /** The open contacts with what opens or would close them, those of one device together: {@code Q1 1-2 and 3-4, until Q1 is closed}. */
     private String openBecause(List<Branch> open) {
         Map<String, Map<String, List<String>>> markings = new LinkedHashMap<>();
         for (Branch branch : open) {
@@ -274,8 +274,8 @@ public final class Why {
                 .map(verb -> verb.getKey())
                 .sorted()
                 .findFirst()
-                .map(Verb::word)
-                .map(verb -> ", until somebody should " + verb + " " + part.tag())
+                .map(Verb::done)
+                .map(done -> ", until " + part.tag() + " is " + done)
                 .orElse("");
     }
 }

@@ -32,10 +32,10 @@ class WhyTest {
     @Test
     void deadItIsTheBreakerAndTheStart() throws ActionRefusedException {
         assertThat(why("K1"))
-                .startsWith("K1 is off. Open in its way: S1 13-14, until somebody should press S1. T1 is off.")
-                .endsWith("T1 is off. Open in its way: Q1 1-2 and 3-4, until somebody should close Q1.");
+                .startsWith("K1 is off. Open in its way: S1 13-14, until S1 is pressed. T1 is off.")
+                .endsWith("T1 is off. Open in its way: Q1 1-2 and 3-4, until Q1 is closed.");
         act(Verb.CLOSE, "Q1");
-        assertThat(why("K1")).isEqualTo("K1 is off. Open in its way: S1 13-14, until somebody should press S1.");
+        assertThat(why("K1")).isEqualTo("K1 is off. Open in its way: S1 13-14, until S1 is pressed.");
         act(Verb.HIT, "S4");
         assertThat(why("K1")).contains("S4 11-12, because S4 is hit");
     }

@@ -23,6 +23,13 @@ public final class Look {
 
     private final DoubleProperty magnification = new SimpleDoubleProperty(1);
 
+    private final BooleanProperty motion = new SimpleBooleanProperty(true);
+
+    /** Whether what turns is seen turning. */
+    public BooleanProperty motionProperty() {
+        return motion;
+    }
+
     /** How many times larger everything in the window is, from 1 to 2. */
     public DoubleProperty magnificationProperty() {
         return magnification;

@@ -25,7 +25,6 @@ import parable.card.Pick;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
-import parable.circuit.Sheet;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Mark;
@@ -64,6 +63,7 @@ public final class SheetView extends Region {
     private final Clicks clicks;
     private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
+    private final Rotors rotors;
     private final Viewport viewport = new Viewport(this::moved);
     private Runnable onMoved = () -> {};
     private final Overview overview = new Overview(this::goTo);
@@ -108,7 +108,8 @@ public final class SheetView extends Region {
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        getChildren().addAll(paper, hotSpots, overview, viewport.down(), viewport.across());
+        rotors = new Rotors(run, look);
+        getChildren().addAll(paper, rotors, hotSpots, overview, viewport.down(), viewport.across());
         fit();
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
@@ -130,6 +131,7 @@ public final class SheetView extends Region {
     /** Draws the sheet as it has become. */
     private void fit() {
         laid.draw();
+        rotors.fit(laid.drawing());
         showInstead(instead);
         spotsFit = false;
         requestLayout();
@@ -180,21 +182,12 @@ public final class SheetView extends Region {
         return desk.isPresent();
     }
 
-    /** Shows another instant of the same sheet instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
+    /** Shows another instant of the same circuit instead of that of the run, and lets nothing be operated meanwhile; that of the run if empty. */
     public void showInstead(Optional<Moment> other) {
-        instead = other.filter(this::isOfThisCircuit);
+        instead = other.filter(
+                moment -> run.assembly().sheet().isSameCircuit(moment.assembly().sheet()));
         hotSpots.setVisible(instead.isEmpty() && desk.isEmpty());
         requestLayout();
-    }
-
-    /** An instant of the sheet before an edit says nothing of the sheet after it. */
-    private boolean isOfThisCircuit(Moment moment) {
-        Sheet drawn = run.assembly().sheet();
-        Sheet other = moment.assembly().sheet();
-        return drawn.devices().equals(other.devices())
-                && drawn.power().equals(other.power())
-                && drawn.control().equals(other.control())
-                && drawn.rails().equals(other.rails());
     }
 
     /** Points wires and terminals out, and brings the last of them into view. */
@@ -432,6 +425,7 @@ public final class SheetView extends Region {
         wanted.ifPresent(this::bringIntoView);
         wanted = Optional.empty();
         hotSpots.resizeRelocate(-viewport.left(), -viewport.top(), width, height);
+        rotors.show(scale, viewport.left(), viewport.top());
         double top = viewport.top() / scale;
         double seen = height / scale;
         if (desk.isEmpty()) {

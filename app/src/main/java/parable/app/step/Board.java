@@ -52,10 +52,18 @@ public final class Board {
         StackPane.setMargin(legend, new Insets(0, EDGE * 2, EDGE * 2, 0));
         StackPane.setAlignment(bar.tense(), Pos.TOP_CENTER);
         VBox.setVgrow(drawing, Priority.ALWAYS);
-        VBox.setVgrow(strip, Priority.ALWAYS);
-        above = new VBox(edge(), strip);
+        StackPane folding = new StackPane(strip, strip.folds());
+        StackPane.setAlignment(strip.folds(), Pos.BOTTOM_RIGHT);
+        StackPane.setMargin(strip.folds(), new Insets(0, EDGE * 3, EDGE / 2, 0));
+        VBox.setVgrow(folding, Priority.ALWAYS);
+        above = new VBox(edge(), folding);
         above.managedProperty().bind(above.visibleProperty());
         above.visibleProperty().bind(bar.stripProperty());
+        above.visibleProperty().addListener((any, was, is) -> {
+            if (is) {
+                strip.order();
+            }
+        });
         high(STRIP);
     }
 

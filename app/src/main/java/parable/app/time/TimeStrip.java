@@ -1,10 +1,13 @@
 package parable.app.time;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.CheckBox;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
@@ -17,6 +20,7 @@ import parable.app.look.Typeface;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
 import parable.bench.Sample;
+import parable.draw.FoldedTime;
 import parable.parts.Family;
 import parable.parts.Part;
 
@@ -34,6 +38,19 @@ public final class TimeStrip extends DirectScroll {
     /** In pixels. */
     private static final double STEP = 2;
 
+    /** So much of the strip's width a quiet stretch keeps, and so much is the shortest that is folded. */
+    private static final double KEPT = 0.06;
+
+    private static final double LEAST = 0.2;
+
+    /** A speed that changes by less, of the rated one, does not change. */
+    private static final double STILL = 0.005;
+
+    /** About the width of a letter, in pixels. */
+    private static final double LETTER = 6.5;
+
+    private static final int MOST_LOOKED_AT = 400;
+
     /** So much up or down is seen, in pixels. */
     private static final double SEEN = 0.25;
 
@@ -48,6 +65,8 @@ public final class TimeStrip extends DirectScroll {
     private List<Part> devices = List.of();
     private List<Part> motors = List.of();
     private double span = 10e6;
+    private FoldedTime folded = FoldedTime.plain();
+    private final CheckBox folds = new CheckBox("Fold what is quiet");
     private long paintedUntil;
     private long paintedShown;
     private int paintedInstants;
@@ -57,6 +76,9 @@ public final class TimeStrip extends DirectScroll {
         this.run = run;
         this.look = look;
         setId("time-strip");
+        folds.setId("strip-folds");
+        folds.setSelected(true);
+        folds.selectedProperty().addListener((any, before, now) -> requestLayout());
         getStyleClass().add("time-strip");
         setContent(whole);
         setHbarPolicy(ScrollBarPolicy.NEVER);
@@ -86,9 +108,33 @@ public final class TimeStrip extends DirectScroll {
         motors = run.assembly().parts().stream()
                 .filter(part -> part.family() == Family.MOTOR)
                 .toList();
-        devices = run.assembly().parts().stream().filter(TimeStrip::hasTrace).toList();
+        devices = run.assembly().parts().stream()
+                .filter(TimeStrip::hasTrace)
+                .sorted(Comparator.comparing(part -> !hasChanged(part)))
+                .toList();
         whole.setPrefHeight(RULER + MOTOR_ROW * motors.size() + ROW * devices.size());
         requestLayout();
+    }
+
+    /** Whether a device was ever otherwise than at the beginning; those stand first, from when the strip is opened. */
+    private boolean hasChanged(Part part) {
+        List<Long> instants = run.instants();
+        return instants.stream()
+                        .limit(MOST_LOOKED_AT)
+                        .map(at -> run.momentAt(at).condition(part.tag()))
+                        .distinct()
+                        .count()
+                > 1;
+    }
+
+    /** Puts what changed first. Meanwhile rows stay where they are. */
+    public void order() {
+        fit();
+    }
+
+    /** Whether stretches in which nothing happens are folded. */
+    public CheckBox folds() {
+        return folds;
     }
 
     /** Follows the present and what is looked at, no more closely than the eye does as long as nothing happens. */
@@ -119,24 +165,26 @@ public final class TimeStrip extends DirectScroll {
 
     private void lookAt(double x) {
         if (x >= NAMES) {
-            run.lookAt(Math.round(start() + (x - NAMES) / (canvas.getWidth() - NAMES) * span));
+            double laid = start() + (x - NAMES) / (canvas.getWidth() - NAMES) * span;
+            run.lookAt(Math.round(Math.min(run.nowProperty().get(), folded.time(laid))));
         }
     }
 
-    /** The time at the left edge: the present stands at the right, unless what is looked at lies further back. */
+    /** How much is laid out left of the left edge: the present stands at the right, unless what is looked at lies further back. */
     private double start() {
-        double end = Math.max(span, run.nowProperty().get());
-        double shown = run.shownTimeProperty().get();
+        double end = Math.max(span, folded.laid(run.nowProperty().get()));
+        double shown = folded.laid(run.shownTimeProperty().get());
         return Math.max(0, Math.min(end - span, shown - 0.1 * span));
     }
 
     private double x(double time) {
-        return NAMES + (time - start()) / span * (canvas.getWidth() - NAMES);
+        return NAMES + (folded.laid(time) - start()) / span * (canvas.getWidth() - NAMES);
     }
 
     /** Paints what the viewport shows; the canvas goes along with it. */
     private void paint() {
         Ink ink = look.ink();
+        fold();
         GraphicsContext graphics = canvas.getGraphicsContext2D();
         double height = canvas.getHeight();
         double top = Math.round(getVvalue() * Math.max(0, whole.getPrefHeight() - height));
@@ -157,6 +205,7 @@ public final class TimeStrip extends DirectScroll {
             }
             y += ROW;
         }
+        paintFolds(graphics, ink);
         double shown = x(run.shownTimeProperty().get());
         graphics.setFill(ink.symbol());
         graphics.fillRect(shown - 1, 0, 2, canvas.getHeight());
@@ -167,12 +216,60 @@ public final class TimeStrip extends DirectScroll {
         for (int i = RULER_STEPS.length - 1; i >= 0 && RULER_STEPS[i] * 1e6 > span / 12; i--) {
             step = RULER_STEPS[i];
         }
-        for (long i = (long) Math.ceil(start() / 1e6 / step); i * step * 1e6 <= start() + span; i++) {
+        double until = folded.time(start() + span);
+        for (long i = (long) Math.ceil(folded.time(start()) / 1e6 / step); i * step * 1e6 <= until; i++) {
             double at = x(i * step * 1e6);
+            if (isCut(i * step * 1e6)) {
+                continue;
+            }
             graphics.setFill(ink.grid());
             graphics.fillRect(Math.floor(at), 0, 1, canvas.getHeight());
             graphics.setFill(ink.quiet());
             graphics.fillText(Clock.words(Math.round(i * step * 1e6)), at + 3, y + 12);
+        }
+    }
+
+    /** Whether a time is within a fold, where nothing is laid out. */
+    private boolean isCut(double time) {
+        return folded.folds().stream().anyMatch(fold -> time > fold.from() && time < fold.from() + fold.cut());
+    }
+
+    /** Folds the stretches in which neither a device nor the speed of a motor changes. */
+    private void fold() {
+        if (!folds.isSelected()) {
+            folded = FoldedTime.plain();
+            return;
+        }
+        TreeSet<Long> happened = new TreeSet<>(run.instants());
+        for (Part motor : motors) {
+            double before = 0;
+            for (Sample sample : run.trace(motor.tag())) {
+                if (Math.abs(sample.speed() - before) > STILL) {
+                    happened.add(sample.time());
+                    before = sample.speed();
+                }
+            }
+        }
+        folded = FoldedTime.of(List.copyOf(happened), run.nowProperty().get(), span * KEPT, span * LEAST);
+    }
+
+    /** Where time is folded, and how much of it. */
+    private void paintFolds(GraphicsContext graphics, Ink ink) {
+        for (FoldedTime.Fold fold : folded.folds()) {
+            double at = Math.rint(x(fold.from()));
+            if (at < NAMES || at > canvas.getWidth()) {
+                continue;
+            }
+            graphics.setFill(ink.paper());
+            graphics.fillRect(at - 2, 0, 5, canvas.getHeight());
+            graphics.setFill(ink.quiet());
+            graphics.fillRect(at - 2, 0, 1, canvas.getHeight());
+            graphics.fillRect(at + 2, 0, 1, canvas.getHeight());
+            String words = "\u2026 " + Clock.words(Math.round(fold.cut())) + " \u2026";
+            graphics.setFill(ink.paper());
+            graphics.fillRect(at + 3, 0, words.length() * LETTER, RULER - 2);
+            graphics.setFill(ink.symbol());
+            graphics.fillText(words, at + 5, 12);
         }
     }
 
@@ -182,7 +279,7 @@ public final class TimeStrip extends DirectScroll {
         graphics.setFill(ink.quiet());
         List<Long> instants = run.instants();
         double end = run.nowProperty().get();
-        for (int i = firstShown(instants); i < instants.size() && instants.get(i) <= start() + span; i++) {
+        for (int i = firstShown(instants); i < instants.size() && folded.laid(instants.get(i)) <= start() + span; i++) {
             Moment moment = run.momentAt(instants.get(i));
             double until = i + 1 < instants.size() ? instants.get(i + 1) : end;
             if (moment.condition(device.tag()).isActive()) {
@@ -197,7 +294,7 @@ public final class TimeStrip extends DirectScroll {
 
     private int firstShown(List<Long> instants) {
         int first = 0;
-        while (first + 1 < instants.size() && instants.get(first + 1) < start()) {
+        while (first + 1 < instants.size() && folded.laid(instants.get(first + 1)) < start()) {
             first++;
         }
         return first;
@@ -206,7 +303,7 @@ public final class TimeStrip extends DirectScroll {
     /** The last sample at or before the left edge, the first of all if there is none. */
     private int firstVisible(List<Sample> samples) {
         int first = 0;
-        while (first + 1 < samples.size() && samples.get(first + 1).time() <= start()) {
+        while (first + 1 < samples.size() && folded.laid(samples.get(first + 1).time()) <= start()) {
             first++;
         }
         return first;
