@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -51,6 +53,24 @@ class MotionTest extends DrivenWindow {
         assertThat(turnedSoon(robot)).as("backward").isNegative();
         robot.interact(() -> window.look().motionProperty().set(false));
         assertThat(rotor().isVisible()).as("motion is not wanted").isFalse();
+    }
+
+    /** Under the coil of a timer that counts is a bar that shortens, and its card says how many seconds are left. */
+    @Test
+    void aTimerShowsWhatIsLeftOfItsTime(FxRobot robot) throws Exception {
+        robot.interact(() -> window.showSheet("Mill"));
+        closeBreaker(robot);
+        robot.interact(() -> window.why("KT"));
+        Rectangle bar = (Rectangle)
+                ((Parent) window.part("countdowns")).getChildrenUnmodifiable().get(0);
+        assertThat(bar.isVisible()).as("at rest").isFalse();
+        robot.clickOn("#actuator-S1");
+        until(() -> bar.isVisible());
+        double before = bar.getWidth();
+        until(() -> bar.getWidth() < before);
+        assertThat(robot.lookup("#card-left").<Label>query().getText()).endsWith("s left of its time.");
+        until(() -> condition("KD") == Condition.IN);
+        assertThat(bar.isVisible()).as("through").isFalse();
     }
 
     @Test

@@ -17,6 +17,9 @@ import parable.program.ProgramRun;
 /** One instant of a run, as it could be looked at and measured. It cannot be changed. */
 public final class Moment {
 
+    /** What takes less is a timer's own play, in microseconds. */
+    private static final long SHORTEST_COUNT = 100_000;
+
     private final Rig rig;
     private final RunState state;
     private final Solution solution;
@@ -180,6 +183,37 @@ public final class Moment {
         return rig.heater(part, state)
                 .secondsTo(
                         Heater.TRIPS_AT, heat(part, warmth.get()), warmth.get().amperes());
+    }
+
+    /**
+     * What a timer counts. Both times are in microseconds from the start of the run.
+     *
+     * @param since when it began to
+     * @param until when it will be through, if its coil stays as it is
+     */
+    public record Count(long since, long until) {
+
+        /** How many seconds are left at a time; 0 when it is through. */
+        public double secondsLeft(long at) {
+            return Math.max(0, until - at) / 1e6;
+        }
+
+        /** The share that is left at a time, from 1 at the beginning to 0. */
+        public double shareLeft(long at) {
+            return Math.max(0, Math.min(1, (until - at) / (double) (until - since)));
+        }
+    }
+
+    /** What a timer counts at this instant; empty if it counts nothing, and for a device that is no timer. */
+    public Optional<Count> count(String tag) {
+        int part = index(tag);
+        return state.pending.stream()
+                .filter(Pending.Stage.class::isInstance)
+                .map(Pending.Stage.class::cast)
+                .filter(stage -> stage.part() == part)
+                .map(stage -> new Count(stage.time() - rig.lasts(stage), stage.time()))
+                .filter(count -> count.until() - count.since() >= SHORTEST_COUNT)
+                .findFirst();
     }
 
     private double heat(int part, Warmth warmth) {

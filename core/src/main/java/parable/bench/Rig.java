@@ -261,6 +261,15 @@ final class Rig {
         return parts.get(part).drive() instanceof Drive.ByTimer timer ? Optional.of(timer.program()) : Optional.empty();
     }
 
+    /** How long a stage of a timer lasts as it is set, in microseconds. */
+    long lasts(Pending.Stage stage) {
+        TimerProgram program = program(stage.part()).orElseThrow();
+        return (stage.released() ? program.released() : program.fed())
+                .get(stage.stage())
+                .after()
+                .nominal();
+    }
+
     /** The positions of a device's contact groups, in order. */
     List<Integer> groupsOf(int part) {
         return groupsByPart.get(part);

@@ -1,6 +1,7 @@
 package parable.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,6 +52,36 @@ class TimersTest {
         if (darkAt < 5000) {
             assertThat(bench.momentAt(darkAt * 1000).condition("P1")).isEqualTo(Condition.DARK);
         }
+    }
+
+    /** Whoever watches a timer sees how much of its time is left; what takes it a few milliseconds is no count. */
+    @ParameterizedTest
+    @CsvSource({
+        "on-delay, 15-18, 500, 7, 1007",
+        "on-delay, 15-18, 2000, -1, -1",
+        "off-delay, 15-18, 500, -1, -1",
+        "off-delay, 15-18, 3500, 3000, 4000",
+        "interval, 15-18, 500, 5, 1005",
+        "star-delta, 17-18, 1050, 1005, 1105"
+    })
+    void aTimerCounts(String function, String contact, long at, long since, long until) throws ActionRefusedException {
+        Bench bench = bench(function, contact);
+        at(bench, 0, Verb.PRESS);
+        at(bench, 3000, Verb.RELEASE);
+        bench.runUntil(5_000_000);
+        Moment moment = bench.momentAt(at * 1000);
+
+        if (until < 0) {
+            assertThat(moment.count("KT")).isEmpty();
+            return;
+        }
+        Moment.Count count = moment.count("KT").orElseThrow();
+        assertThat(count.since() / 1000).isCloseTo(since, within(3L));
+        assertThat(count.until() / 1000).isCloseTo(until, within(3L));
+        assertThat(count.secondsLeft(at * 1000)).isEqualTo((count.until() - at * 1000) / 1e6);
+        assertThat(count.shareLeft(count.since())).isEqualTo(1);
+        assertThat(count.shareLeft(count.until() + 1)).isZero();
+        assertThat(moment.count("S1")).isEmpty();
     }
 
     @Test

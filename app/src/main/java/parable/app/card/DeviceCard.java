@@ -7,6 +7,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -31,6 +33,7 @@ import parable.card.SettingLine;
 import parable.card.WireFacts;
 import parable.check.Finding;
 import parable.circuit.Device;
+import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.SettingForm;
 
@@ -45,6 +48,8 @@ final class DeviceCard extends VBox {
     private final Part part;
     private final Label what = CardParts.words("");
     private final Label state = CardParts.words("");
+    private final Label left = CardParts.words("");
+    private final ChangeListener<Object> ticked = (any, before, now) -> tick();
     private final Label refusal = CardParts.words("");
     private final VBox changes = new VBox(4);
     private final Map<ContactUse, Label> contacts = new LinkedHashMap<>();
@@ -66,7 +71,12 @@ final class DeviceCard extends VBox {
         refusal.getStyleClass().add("card-refusal");
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         state.setId("card-state");
-        getChildren().addAll(head(), state, changes);
+        left.setId("card-left");
+        left.managedProperty().bind(left.textProperty().isNotEmpty());
+        getChildren().addAll(head(), state, left, changes);
+        if (part.family() == Family.TIMER) {
+            run.shownTimeProperty().addListener(new WeakChangeListener<>(ticked));
+        }
         if (!part.contacts().isEmpty() || !part.loads().isEmpty()) {
             getChildren().add(CardParts.section("Contacts and coil", contacts()));
         }
@@ -225,12 +235,21 @@ final class DeviceCard extends VBox {
             return;
         }
         state.setText(run.reason(part.tag()));
+        tick();
         contacts.forEach((use, label) -> label.setText(
                 use.isLoad()
                         ? moment.energised(part.tag(), use.index()) ? "energised" : "off"
                         : moment.closed(part.tag(), use.index()) ? "closed" : "open"));
         showFaults(moment);
         showChanges(moment);
+    }
+
+    /** Says how much of its time a timer has left. */
+    private void tick() {
+        Optional<Moment.Count> count = run.shownProperty().get().count(part.tag());
+        left.setText(count.map(any -> any.secondsLeft(run.shownTimeProperty().get()))
+                .map(seconds -> String.format(Locale.ROOT, "%.1f s left of its time.", seconds))
+                .orElse(""));
     }
 
     private void showChanges(Moment moment) {

@@ -63,7 +63,7 @@ public final class SheetView extends Region {
     private final Clicks clicks;
     private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
-    private final Rotors rotors;
+    private final Movements movements;
     private final Viewport viewport = new Viewport(this::moved);
     private Runnable onMoved = () -> {};
     private final Overview overview = new Overview(this::goTo);
@@ -108,8 +108,8 @@ public final class SheetView extends Region {
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
-        rotors = new Rotors(run, look);
-        getChildren().addAll(paper, rotors, hotSpots, overview, viewport.down(), viewport.across());
+        movements = new Movements(run, look);
+        getChildren().addAll(paper, movements, hotSpots, overview, viewport.down(), viewport.across());
         fit();
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
@@ -131,7 +131,7 @@ public final class SheetView extends Region {
     /** Draws the sheet as it has become. */
     private void fit() {
         laid.draw();
-        rotors.fit(laid.drawing());
+        movements.fit(laid.drawing());
         showInstead(instead);
         spotsFit = false;
         requestLayout();
@@ -425,7 +425,7 @@ public final class SheetView extends Region {
         wanted.ifPresent(this::bringIntoView);
         wanted = Optional.empty();
         hotSpots.resizeRelocate(-viewport.left(), -viewport.top(), width, height);
-        rotors.show(scale, viewport.left(), viewport.top());
+        movements.show(scale, viewport.left(), viewport.top());
         double top = viewport.top() / scale;
         double seen = height / scale;
         if (desk.isEmpty()) {
