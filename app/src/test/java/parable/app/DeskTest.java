@@ -203,15 +203,15 @@ class DeskTest {
         assertThat(robot.lookup("#preview").<Label>query().getText())
                 .startsWith("S1: found 'loud', expected one of red");
         robot.interact(
-                () -> ((TextField) window.part("device-S1")).setText("Start; blocks=13-14; colour=green; place=door"));
+                () -> ((TextField) window.part("device-S1")).setText("Go; blocks=13-14; colour=green; place=door"));
         robot.interact(
                 () -> ((TextField) window.part("device-S1")).getOnAction().handle(null));
-        assertThat(sheet().device("S1").orElseThrow().label()).isEqualTo("Start");
+        assertThat(sheet().device("S1").orElseThrow().label()).isEqualTo("Go");
         robot.interact(jobs::undo);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(((TextField) window.part("device-S1")).getText())
                 .as("the list says what the sheet says, also after undoing")
-                .isEqualTo("; blocks=13-14; place=door");
+                .isEqualTo("Start; blocks=13-14; colour=green; place=door");
         key(robot, KeyCode.ESCAPE);
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(sheet().control()).hasSize(1);

@@ -66,9 +66,9 @@ final class BrakeAndWarning extends LadderPart {
                 "Brake resistor",
                 "panel",
                 "resistance",
-                wish.motor().brakeResistance(),
+                wish.motor().brake().resistance(),
                 "power",
-                wish.motor().brakePower());
+                wish.motor().brake().power());
         for (int line = 1; line <= 2; line++) {
             draft.device(
                     "fuse",
@@ -76,7 +76,7 @@ final class BrakeAndWarning extends LadderPart {
                     "Brake fuse",
                     "panel",
                     "rated",
-                    wish.motor().brakeFuse());
+                    wish.motor().brake().fuse());
         }
     }
 

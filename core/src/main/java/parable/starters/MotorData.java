@@ -1,7 +1,6 @@
 package parable.starters;
 
 import java.util.Objects;
-import java.util.stream.DoubleStream;
 
 /**
  * The motor of a starter and what it drives, as a nameplate and the machine tell it.
@@ -28,14 +27,6 @@ public record MotorData(
         String drives,
         String load,
         String runUp) {
-
-    /** The average of a bridge on one phase, as a share of its voltage. */
-    private static final double RECTIFIED = 0.9;
-
-    private static final double IN_THE_WINDING = 0.1;
-
-    /** Three seconds in two minutes. */
-    private static final double BRAKED = 0.025;
 
     public MotorData {
         Objects.requireNonNull(label, "label");
@@ -87,32 +78,9 @@ public record MotorData(
         return Power.amperes(amperes() / Math.sqrt(3));
     }
 
-    /** The rating of the fuses before the rectifier of a brake with twice its current: the next standard one, such as {@code 25 A}. */
-    String brakeFuse() {
-        double amperes = 2 * amperes();
-        return Power.amperes(DoubleStream.of(2, 4, 6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250)
-                .filter(rating -> rating >= amperes)
-                .findFirst()
-                .orElse(2 * amperes));
-    }
-
-    /** The resistor of a brake with twice its current from two lines through a bridge; a tenth of the voltage is left for the winding: {@code 14 ohm}. */
-    String brakeResistance() {
-        return Math.max(1, Math.round(brakeOhms())) + " ohm";
-    }
-
-    /** What that resistor is made for, if it brakes for three seconds every two minutes: the next usual rating, such as {@code 250 W}. */
-    String brakePower() {
-        double watts = 4 * amperes() * amperes() * brakeOhms() * BRAKED;
-        return (int) DoubleStream.of(25, 50, 100, 150, 250, 400, 600, 1000, 1600, 2500, 4000, 6300)
-                        .filter(rating -> rating >= watts)
-                        .findFirst()
-                        .orElse(Math.ceil(watts))
-                + " W";
-    }
-
-    private double brakeOhms() {
-        return RECTIFIED * (1 - IN_THE_WINDING) * volts() / (2 * amperes());
+    /** A brake with twice its current. */
+    DirectCurrentBrake brake() {
+        return new DirectCurrentBrake(volts(), amperes());
     }
 
     private double volts() {

@@ -32,15 +32,11 @@ final class EmergencyStopFirst {
         }
         String stop = desk.fresh("emergency-stop", "E-stop", Places.DOOR, Optional.of(ColourUse.EMERGENCY_STOP));
         for (int rung = 0; rung < desk.rungs().size(); rung++) {
-            if (isRail(desk.rungs().get(rung).items().get(0)) && leadsToCoil(rung)) {
+            if (StrokeSheet.isRail(desk.rungs().get(rung).items().get(0)) && leadsToCoil(rung)) {
                 desk.inSeries(first(desk, rung), false, "/" + stop);
             }
         }
         return desk.sheet();
-    }
-
-    private static boolean isRail(RungItem item) {
-        return item instanceof RungItem.NamedPoint point && point.rail();
     }
 
     /**

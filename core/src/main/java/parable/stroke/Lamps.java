@@ -68,12 +68,10 @@ final class Lamps {
     }
 
     private Sheet lamp(String label, Optional<ColourUse> use, String contact) throws EditException {
-        if (desk.sheet().rails().size() < 2) {
-            throw desk.noFit("no two rails", "a ladder");
-        }
+        StrokeSheet.Rails rails = desk.rails();
         String lamp = desk.fresh("pilot-lamp", label, Places.DOOR, use);
-        String from = desk.sheet().rails().get(0).name();
-        String to = desk.sheet().rails().get(1).name();
+        String from = rails.line();
+        String to = rails.back();
         desk.rung(from + " " + contact + " (" + lamp + ") " + to + " ; " + label.toLowerCase(Locale.ROOT));
         return desk.sheet();
     }

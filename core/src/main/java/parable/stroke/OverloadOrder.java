@@ -44,13 +44,9 @@ final class OverloadOrder {
                 .places((place, passage) ->
                         desk.rungs().get(place.rung()).items().get(0).equals(end))
                 .stream()
-                .filter(place -> !isRail(end))
+                .filter(place -> !StrokeSheet.isRail(end))
                 .map(place -> (RungItem.Passage) desk.item(place))
                 .findFirst();
-    }
-
-    private static boolean isRail(RungItem item) {
-        return item instanceof RungItem.NamedPoint point && point.rail();
     }
 
     private List<Place> coils() {
@@ -115,7 +111,7 @@ final class OverloadOrder {
 
     private RungItem.Passage outermost(List<RungItem.Passage> contacts) throws EditException {
         return contacts.stream()
-                .filter(contact -> isRail(
+                .filter(contact -> StrokeSheet.isRail(
                         desk.rungs().get(desk.placeOf(contact).rung()).items().get(0)))
                 .findFirst()
                 .orElseThrow(() -> desk.noFit("no rung from the rail", "one that feeds its coil"));
@@ -128,7 +124,7 @@ final class OverloadOrder {
         for (RungItem.Passage coil : dropped) {
             Place place = desk.placeOf(coil);
             List<RungItem> items = desk.rungs().get(place.rung()).items();
-            if (place.item() != items.size() - 2 || !isRail(items.get(items.size() - 1))) {
+            if (place.item() != items.size() - 2 || !StrokeSheet.isRail(items.get(items.size() - 1))) {
                 throw desk.noFit("something behind the coil of " + coil.tag(), "a coil that ends at the return");
             }
         }
@@ -161,7 +157,7 @@ final class OverloadOrder {
         boolean alone = passages(items).size() == 1;
         RungItem from = items.get(0);
         RungItem to = items.get(items.size() - 1);
-        if (alone && isRail(from)) {
+        if (alone && StrokeSheet.isRail(from)) {
             throw desk.noFit("an overload contact on a rung of its own", "one in series with what it drops");
         }
         desk.put(Structure.taken(desk.sheet(), at));

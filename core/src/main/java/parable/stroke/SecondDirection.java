@@ -24,9 +24,11 @@ final class SecondDirection {
     private static final int LINES = 3;
 
     private final StrokeSheet desk;
+    private final PowerPoles poles;
 
     SecondDirection(StrokeSheet desk) {
         this.desk = desk;
+        poles = new PowerPoles(desk);
     }
 
     Sheet drawn() throws EditException {
@@ -35,11 +37,11 @@ final class SecondDirection {
             throw desk.noFit(opponent.get() + " is its opponent already", "a contactor without one");
         }
         RungItem.Passage start = start();
-        List<RungItem.Passage> poles = poles();
+        List<RungItem.Passage> own = poles.three();
         Device one = desk.sheet().device(desk.tag()).orElseThrow();
         String other = desk.fresh("contactor", "Reverse", one.place(), Optional.empty());
         desk.put(alike(one, desk.sheet().device(other).orElseThrow()));
-        power(poles, other);
+        power(own, other);
         String button = desk.fresh("push-button", "Reverse", Places.DOOR, Optional.of(ColourUse.START));
         control(start, button, other);
         forward(start.tag());
@@ -86,26 +88,6 @@ final class SecondDirection {
                 .toList();
     }
 
-    private List<RungItem.Passage> poles() throws EditException {
-        List<RungItem.Passage> poles = new ArrayList<>();
-        for (Place place : powerPlaces()) {
-            poles.add((RungItem.Passage) desk.item(place));
-        }
-        if (poles.size() != LINES || !feedsThreePhaseMotor()) {
-            throw desk.noFit(poles.size() + " poles in the power circuit", "three, before a three-phase motor");
-        }
-        return poles;
-    }
-
-    private List<Place> powerPlaces() {
-        return desk.places(Circuit.POWER, (place, passage) -> passage.tag().equals(desk.tag()));
-    }
-
-    private boolean feedsThreePhaseMotor() {
-        return desk.before().parts().stream()
-                .anyMatch(part -> part.family() == Family.MOTOR && part.loads().size() == LINES);
-    }
-
     /** The second contactor is for the same voltage and current; contacts and its other tag are its own. */
     private static Device alike(Device one, Device other) {
         Device alike = other;
@@ -115,12 +97,12 @@ final class SecondDirection {
         return alike;
     }
 
-    private void power(List<RungItem.Passage> poles, String other) throws EditException {
+    private void power(List<RungItem.Passage> own, String other) throws EditException {
         List<RungItem> line = new ArrayList<>();
         List<RungItem> motor = new ArrayList<>();
-        for (RungItem.Passage pole : poles) {
-            line.add(beside(pole, false));
-            motor.add(beside(pole, true));
+        for (RungItem.Passage pole : own) {
+            line.add(poles.beside(pole, false));
+            motor.add(poles.beside(pole, true));
         }
         Part part = desk.part(new RungItem.Passage(other, "1", "2"));
         List<Contact> its = part.contacts().stream().filter(Contact::pole).toList();
@@ -130,24 +112,6 @@ final class SecondDirection {
             Rung rung = new Rung(List.of(line.get(i), pole, motor.get(LINES - 1 - i)), "");
             desk.put(new Edit.InsertRung(Circuit.POWER, desk.sheet().power().size(), rung).on(desk.sheet()));
         }
-    }
-
-    /** The point on one side of a pole of the power circuit; a new one if only another device is there. */
-    private RungItem beside(RungItem.Passage pole, boolean after) throws EditException {
-        Place place = place(pole);
-        Place next = new Place(place.circuit(), place.rung(), place.item() + (after ? 1 : -1));
-        if (desk.item(next) instanceof RungItem.Passage) {
-            desk.put(Structure.pointAfter(desk.sheet(), after ? place : next));
-            return beside(pole, after);
-        }
-        return desk.item(next);
-    }
-
-    private Place place(RungItem.Passage pole) {
-        return powerPlaces().stream()
-                .filter(place -> desk.item(place).equals(pole))
-                .findFirst()
-                .orElseThrow();
     }
 
     private void control(RungItem.Passage start, String button, String other) throws EditException {

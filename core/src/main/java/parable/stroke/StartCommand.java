@@ -8,7 +8,6 @@ import parable.circuit.Edit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Places;
-import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
@@ -88,9 +87,9 @@ final class StartCommand {
             desk.replace(place.rung(), items, "the start command is held");
         }
         desk.rung(startPlace().rung() + 1, after.text() + " (" + timer + ") " + back.text() + " ; the warning time");
-        List<Rail> rails = desk.sheet().rails();
-        desk.rung(rails.get(0).name() + " " + relay + " /" + desk.tag() + " (" + horn + ") "
-                + rails.get(1).name() + " ; sounds until the motor runs");
+        StrokeSheet.Rails rails = desk.rails();
+        desk.rung(rails.line() + " " + relay + " /" + desk.tag() + " (" + horn + ") " + rails.back()
+                + " ; sounds until the motor runs");
         return desk.sheet();
     }
 

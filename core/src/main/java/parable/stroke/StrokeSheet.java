@@ -160,6 +160,43 @@ final class StrokeSheet {
         return new RungView(assembly(), coil.rung()).contacts();
     }
 
+    /**
+     * The two rails between which the coil is, so that what is put beside it is on the same supply.
+     *
+     * @param line that from which the current comes
+     * @param back that to which it returns
+     */
+    record Rails(String line, String back) {}
+
+    /**
+     * The rails of the coil.
+     *
+     * @throws EditException if there is no coil, or it is not between two rails
+     */
+    Rails rails() throws EditException {
+        List<RungItem> own = rungs().get(coil().rung()).items();
+        List<RungItem> outermost = contactsBefore(coil()).stream()
+                .map(contact -> rungs().get(placeOf(contact).rung()).items())
+                .filter(items -> isRail(items.get(0)))
+                .findFirst()
+                .orElse(own);
+        RungItem end = own.get(own.size() - 1);
+        List<RungItem> last = rungs().stream()
+                .map(Rung::items)
+                .filter(items -> items.get(0).equals(end) && isRail(items.get(items.size() - 1)))
+                .findFirst()
+                .orElse(own);
+        RungItem back = isRail(end) ? end : last.get(last.size() - 1);
+        if (!isRail(outermost.get(0)) || !isRail(back)) {
+            throw noFit("no rung between two rails", "a coil in a ladder");
+        }
+        return new Rails(outermost.get(0).text(), back.text());
+    }
+
+    static boolean isRail(RungItem item) {
+        return item instanceof RungItem.NamedPoint point && point.rail();
+    }
+
     boolean isClosedAtRest(RungItem.Passage passage) {
         return part(passage)
                 .contactBetween(passage.from(), passage.to())
@@ -209,6 +246,13 @@ final class StrokeSheet {
     void rung(int at, String line) throws EditException {
         TypedRung typed = TypedRung.read(line, sheet, voltage);
         sheet = new Edit.InsertRung(Circuit.CONTROL, at, typed.rung()).on(typed.sheet());
+    }
+
+    /** A rung as it is typed, for which the sheet gets what it needs. */
+    Rung typed(String line) throws EditException {
+        TypedRung typed = TypedRung.read(line, sheet, voltage);
+        sheet = typed.sheet();
+        return typed.rung();
     }
 
     void replace(int rung, List<RungItem> items, String remark) throws EditException {

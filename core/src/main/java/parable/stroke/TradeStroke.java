@@ -28,6 +28,11 @@ public enum TradeStroke {
             "Second direction",
             "a contactor with two lines exchanged, a start for it, and bars between the two",
             desk -> new SecondDirection(desk).drawn()),
+    /** Direct current into two leads after it lets go. */
+    BRAKE(
+            "Brake with direct current",
+            "contactor, rectifier, resistor and fuses sized by the nameplate, and a timer",
+            desk -> new BrakeStroke(desk).drawn()),
     /** A closed contact of each before the coil of the other. */
     BAR(
             "Bar each other",

@@ -18,6 +18,7 @@ import parable.Share;
 import parable.bench.ActionRefusedException;
 import parable.bench.Condition;
 import parable.check.Check;
+import parable.check.Severity;
 import parable.circuit.ColourCode;
 import parable.circuit.Conventions;
 import parable.circuit.Device;
@@ -172,6 +173,38 @@ class StrokesOnStartersTest {
 
     @ParameterizedTest
     @MethodSource("started")
+    void aBrakeBringsItToAStandForItsTimeAndBarsAStart(Sheet sheet, String tag, String start)
+            throws ActionRefusedException {
+        for (Sheet with : drawn(TradeStroke.BRAKE, sheet, tag).toList()) {
+            String brake = TriedStarter.added(sheet, with, "contactor");
+            TriedStarter tried = new TriedStarter(with);
+            assertThat(tried.isIn(brake)).as("at rest: %s", text(with)).isFalse();
+            tried.tap(start);
+            tried.passes(8_000_000);
+            assertThat(tried.isIn(tag)).isTrue();
+            assertThat(tried.isIn(brake)).as("running").isFalse();
+            for (String stop : stops(sheet, tag, start).stream().limit(1).toList()) {
+                tried.tap(stop);
+                assertThat(tried.isIn(brake)).as("stopped: %s", text(with)).isTrue();
+                tried.tap(start);
+                assertThat(tried.isIn(tag)).as("started while it brakes").isFalse();
+                tried.passes(5_000_000);
+                assertThat(tried.isIn(brake)).as("after its time").isFalse();
+                if (sheet.program().isPresent()) {
+                    continue; // its program waits for a reset, because the contactor did not do as it was told
+                }
+                tried.tap(start);
+                assertThat(tried.isIn(tag)).as("started again: %s", text(with)).isTrue();
+            }
+            assertThat(Check.of(Examples.fitted(with), ColourCode.of(Practice.IEC)))
+                    .noneMatch(finding -> finding.severity() == Severity.DANGER
+                            && Check.of(Examples.fitted(sheet), ColourCode.of(Practice.IEC)).stream()
+                                    .noneMatch(before -> before.code().equals(finding.code())));
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("started")
     void anEmergencyStopLetsEverythingGo(Sheet sheet, String tag, String start) throws ActionRefusedException {
         for (Sheet with : drawn(TradeStroke.EMERGENCY_STOP, sheet, tag).toList()) {
             String stop = TriedStarter.added(sheet, with, "emergency-stop");
@@ -272,6 +305,19 @@ class StrokesOnStartersTest {
         Sheet on = TradeStroke.LAMP_CONTROL_ON.on(Examples.fitted(lit), "K1", IEC);
         assertThat(new TriedStarter(on).condition(TriedStarter.added(lit, on, "pilot-lamp")))
                 .isEqualTo(Condition.LIT);
+    }
+
+    /** A lamp of a contactor is on the contactor's supply, whichever rails the sheet lists first. */
+    @ParameterizedTest
+    @MethodSource("started")
+    void aLampIsLitWithItsContactor(Sheet sheet, String tag, String start) throws ActionRefusedException {
+        for (Sheet with : drawn(TradeStroke.LAMP_RUNNING, sheet, tag).toList()) {
+            String lamp = TriedStarter.added(sheet, with, "pilot-lamp");
+            TriedStarter tried = new TriedStarter(with);
+            assertThat(tried.condition(lamp)).as(text(with)).isEqualTo(Condition.DARK);
+            tried.tap(start);
+            assertThat(tried.condition(lamp)).as(text(with)).isEqualTo(Condition.LIT);
+        }
     }
 
     /** What does not fit says why, in words that can be acted on. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -44,6 +45,9 @@ import parable.starters.Library;
 class TradeStrokeTest {
 
     private static final Conventions IEC = Conventions.of(Practice.IEC);
+
+    /** Those that draw in the power circuit, three rungs each. */
+    private static final Set<TradeStroke> ADD_POWER = Set.of(TradeStroke.SECOND_DIRECTION, TradeStroke.BRAKE);
 
     private static Assembly drawn(PowerCircuit power, String... rungs) throws EditException {
         Sheet sheet = power.on(
@@ -264,7 +268,7 @@ class TradeStrokeTest {
                                     .isEqualTo(kept);
                             assertThat(drawn.power())
                                     .as("%s leaves the power circuit as it is", stroke)
-                                    .hasSize(sheet.power().size() + (stroke == TradeStroke.SECOND_DIRECTION ? 3 : 0));
+                                    .hasSize(sheet.power().size() + (ADD_POWER.contains(stroke) ? 3 : 0));
                         } catch (EditException noFit) {
                             assertThat(noFit).hasMessageContaining("expected");
                         } catch (JobFormatException unreadable) {

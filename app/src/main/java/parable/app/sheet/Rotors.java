@@ -11,6 +11,7 @@ import javafx.util.Duration;
 import parable.app.look.Look;
 import parable.app.run.RunModel;
 import parable.bench.Condition;
+import parable.bench.Moment;
 import parable.bench.Sample;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -92,8 +93,8 @@ final class Rotors extends Pane {
     }
 
     private boolean turns(Rotor rotor) {
-        return run.assembly().part(rotor.tag).isPresent()
-                && run.shownProperty().get().condition(rotor.tag) != Condition.STOPPED;
+        Moment moment = run.shownProperty().get();
+        return moment.assembly().part(rotor.tag).isPresent() && moment.condition(rotor.tag) != Condition.STOPPED;
     }
 
     private void look() {
