@@ -37,10 +37,8 @@ import parable.reason.Why;
 public final class SheetView extends Region {
 
     /** The smallest letters of a drawing have 11 units; at this scale they can be read in a workshop. */
-    private static final double READABLE = 1;
-
-    private static final double LARGEST_SCALE = 1.4;
     private static final double BAR = 12;
+
     private static final double NEAR = 40;
 
     /** A click is on a wire if it is no further from it, in drawing units. */
@@ -64,6 +62,7 @@ public final class SheetView extends Region {
     private final Patches paper = new Patches();
     private final HotSpots hotSpots = new HotSpots(this::bringIntoView);
     private final Movements movements;
+    private final Readability readability = new Readability();
     private final Viewport viewport = new Viewport(this::moved);
     private Runnable onMoved = () -> {};
     private final Overview overview = new Overview(this::goTo);
@@ -407,7 +406,7 @@ public final class SheetView extends Region {
     protected void layoutChildren() {
         double width = getWidth();
         double height = getHeight();
-        if (laid.arrange((width - BAR) / READABLE)) {
+        if (laid.arrange((width - BAR) / Readability.LEAST)) {
             spotsFit = false;
         }
         Drawing whole = laid.shown();
@@ -449,11 +448,12 @@ public final class SheetView extends Region {
         }
     }
 
-    /** All of the drawing, if that was asked for; otherwise as large as it can be read, larger if there is room. */
+    /** All of the drawing, if that was asked for; otherwise as large as it can be read; what is only offered moves nothing. */
     private double fittingScale(double width, double height) {
-        double fits =
-                Math.min(width / laid.shown().width(), height / laid.shown().height());
-        return Math.min(LARGEST_SCALE, look.wholeProperty().get() ? fits : Math.max(READABLE, fits));
+        if (look.wholeProperty().get()) {
+            return readability.whole(laid.shown(), width, height);
+        }
+        return readability.at(laid.drawing(), width, height);
     }
 
     /** How what lies within a box looks, in pixels. */
