@@ -281,7 +281,7 @@ final class ShotsCommand implements Callable<Integer> {
     private static void open(JobModel jobs, Path job) {
         try {
             if (jobs.unsavedProperty().get()) {
-                jobs.save(Files.createTempDirectory("pictures").resolve("before" + JobFile.ENDING));
+                jobs.save(Files.createTempDirectory("pictures").resolve("press-house-monday" + JobFile.ENDING));
             }
             jobs.open(job);
         } catch (IOException unwritable) {

@@ -20,6 +20,7 @@ import parable.circuit.Practice;
 final class Chooser extends VBox {
 
     private static final double WIDTH = 300;
+    private static final double GAP = 16;
     private static final double ROW = 40;
     private static final int MOST_ROWS = 7;
 
@@ -97,19 +98,28 @@ final class Chooser extends VBox {
         event.consume();
     }
 
-    /** Opens beside a point of its parent, within its bounds. */
-    void open(double x, double y, Region within) {
+    /**
+     * Opens beside a point of its parent, within its bounds: to the right of the ladder if there is room, so that nothing of it is covered.
+     *
+     * @param ladder the right edge of the ladder
+     */
+    void open(double x, double y, double ladder, Region within) {
         double height = 92 + ROW * MOST_ROWS;
+        if (ladder + 2 * GAP + WIDTH < within.getWidth()) {
+            double top = Math.max(GAP, Math.min(y - height / 2, within.getHeight() - height - 40));
+            show(ladder + GAP, top, height);
+            return;
+        }
         double left = Math.max(8, Math.min(x - WIDTH / 2, within.getWidth() - WIDTH - 20));
         boolean below = y + 70 + height < within.getHeight();
         double top = below ? y + 70 : Math.max(8, y - 90 - height);
         boolean covers = !below && top + height > y - 60;
         double aside = x + 60 + WIDTH < within.getWidth() ? x + 60 : Math.max(8, x - 60 - WIDTH);
-        resizeRelocate(
-                Math.rint(covers ? aside : left),
-                Math.rint(covers ? Math.max(8, within.getHeight() - height - 40) : top),
-                WIDTH,
-                height);
+        show(covers ? aside : left, covers ? Math.max(8, within.getHeight() - height - 40) : top, height);
+    }
+
+    private void show(double left, double top, double height) {
+        resizeRelocate(Math.rint(left), Math.rint(top), WIDTH, height);
         setVisible(true);
         search.requestFocus();
     }

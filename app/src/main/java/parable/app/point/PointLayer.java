@@ -164,7 +164,8 @@ public final class PointLayer extends Pane {
         at.ifPresent(point -> sheet.bringIntoView(point.x(), point.y()));
         Point2D there = at.map(point -> sheet.inView(point.x(), point.y()))
                 .orElseGet(() -> new Point2D(getWidth() / 2, getHeight() / 4));
-        chooser.open(there.getX(), there.getY(), this);
+        double right = marks().ladderRight().orElse(0.0);
+        chooser.open(there.getX(), there.getY(), sheet.inView(right, 0).getX(), this);
         plus.setVisible(false);
     }
 

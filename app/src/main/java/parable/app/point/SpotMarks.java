@@ -28,6 +28,11 @@ final class SpotMarks {
 
     private static final double HALF_A_ROW = 41;
 
+    /** From the last symbol of a rung past one more column, the rail, and the remark beside it. */
+    private static final double BEHIND_RAIL = 140;
+
+    private static final double REMARK = 234;
+
     /**
      * A place and where it is.
      *
@@ -154,6 +159,23 @@ final class SpotMarks {
             }
         }
         return Optional.empty();
+    }
+
+    /** Behind the last symbols of all rungs and the words beside them; empty without a ladder. */
+    Optional<Double> ladderRight() {
+        double right = Double.NEGATIVE_INFINITY;
+        for (int rung = 0; rung < Math.min(20, assembly.sheet().control().size()); rung++) {
+            boolean remarked = !assembly.sheet().control().get(rung).remark().isEmpty();
+            List<RungItem> items = assembly.sheet().control().get(rung).items();
+            for (int item = 0; item < items.size(); item++) {
+                Optional<Box> box = drawing.boxOf(new Place(Circuit.CONTROL, rung, item));
+                right = Math.max(
+                        right,
+                        box.map(one -> one.x() + one.width() + (remarked ? REMARK : BEHIND_RAIL))
+                                .orElse(right));
+            }
+        }
+        return Double.isInfinite(right) ? Optional.empty() : Optional.of(right);
     }
 
     /** Of the first symbols of all rungs the one that is furthest to the left. */
