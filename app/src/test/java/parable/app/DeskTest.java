@@ -99,7 +99,7 @@ class DeskTest {
         Player player = new Player(Bench.of(Assembly.of(sheet)), Scenario.read(text));
         player.playAll();
         assertThat(player.outcomes()).isNotEmpty().allSatisfy(outcome -> assertThat(outcome.foundInstead())
-                .as(script + ": " + outcome.step().expectation().text())
+                .as(script + ": " + outcome.step().expectation().text() + " on " + sheet.control())
                 .isEmpty());
     }
 
