@@ -75,6 +75,10 @@ class DeskTest {
 
     private void click(FxRobot robot, String query) {
         strokes++;
+        robot.interact(() -> {
+            window.scene().getRoot().applyCss();
+            window.scene().getRoot().layout();
+        });
         robot.clickOn(query);
         WaitForAsyncUtils.waitForFxEvents();
     }

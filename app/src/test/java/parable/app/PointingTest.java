@@ -192,7 +192,7 @@ class PointingTest extends DrivenWindow {
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn("Whole steps at K1");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("One more station");
+        robot.clickOn("One more station: a stop in series and a start in parallel, in another place");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sheet().devices()).hasSize(before.devices().size() + 2);
         assertThat(sheet().devices()).extracting(device -> device.place()).contains("Station 2");

@@ -40,16 +40,6 @@ public final class Selection {
         return present().map(selected -> selected.tag(sheet.get()));
     }
 
-    /** Whether a place is within what is selected. */
-    public boolean has(Place place) {
-        return present()
-                .filter(selected -> selected.at().circuit() == place.circuit()
-                        && selected.at().rung() == place.rung()
-                        && selected.first().item() <= place.item()
-                        && place.item() <= selected.last())
-                .isPresent();
-    }
-
     void clear() {
         stretch.set(Optional.empty());
     }

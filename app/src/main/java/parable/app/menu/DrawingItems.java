@@ -11,7 +11,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import parable.app.desk.DeskModel;
 import parable.app.run.RunModel;
@@ -41,12 +40,12 @@ final class DrawingItems {
     List<List<MenuItem>> of(Hit hit) {
         List<List<MenuItem>> groups = new ArrayList<>();
         Optional<Place> place = hit.place();
+        place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(putting(at)));
+        place.ifPresent(at -> groups.add(changing(at)));
         hit.tag()
                 .flatMap(tag -> run.assembly().part(tag))
                 .filter(part -> part.family() == Family.CONTACTOR || part.family() == Family.CONTROL_RELAY)
                 .ifPresent(part -> groups.add(List.of(strokes(part))));
-        place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(putting(at)));
-        place.ifPresent(at -> groups.add(changing(at)));
         if (place.isEmpty()) {
             int last = run.assembly().sheet().control().size();
             groups.add(List.of(SheetMenu.item(
@@ -121,8 +120,7 @@ final class DrawingItems {
     }
 
     private MenuItem stroke(String tag, TradeStroke stroke) {
-        Label label = new Label(stroke.words());
-        label.setTooltip(new Tooltip(stroke.does()));
+        Label label = new Label(stroke.words() + ": " + stroke.does());
         CustomMenuItem item = new CustomMenuItem(label, true);
         item.setId("menu-stroke-" + stroke.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         try {
@@ -135,9 +133,8 @@ final class DrawingItems {
                 preview.sheet().ifPresent(desk::edit);
             });
         } catch (EditException noFit) {
-            label.setText(stroke.words() + ": " + noFit.found());
-            label.setTooltip(new Tooltip(noFit.getMessage()));
-            label.getStyleClass().add("stroke-refused");
+            label.setText(stroke.words() + ": " + noFit.getMessage());
+            label.setDisable(true);
             item.setDisable(true);
         }
         return item;

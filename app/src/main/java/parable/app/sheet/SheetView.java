@@ -200,14 +200,13 @@ public final class SheetView extends Region {
     }
 
     private void select(MouseEvent event) {
+        if (event.getButton() == MouseButton.SECONDARY) {
+            return;
+        }
         desk.ifPresent(model -> {
             laid.drawing()
                     .placeAt(viewport.drawingX(event.getX()), viewport.drawingY(event.getY()))
                     .ifPresent(place -> {
-                        if (event.getButton() == MouseButton.SECONDARY
-                                && model.selection().has(place)) {
-                            return;
-                        }
                         if (event.isShiftDown()) {
                             model.selection().reachTo(place);
                         } else {
