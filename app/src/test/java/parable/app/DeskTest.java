@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
 import javafx.geometry.Orientation;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollBar;
@@ -75,12 +76,26 @@ class DeskTest {
 
     private void click(FxRobot robot, String query) {
         strokes++;
-        robot.interact(() -> {
-            window.scene().getRoot().applyCss();
-            window.scene().getRoot().layout();
-        });
+        waitUntilItStays(robot, query);
         robot.clickOn(query);
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** On a busy machine a list may still be growing when its words are found already; whoever aims waits until it does not. */
+    private static void waitUntilItStays(FxRobot robot, String query) {
+        Bounds before = null;
+        for (int i = 0; i < 40; i++) {
+            WaitForAsyncUtils.sleep(60, TimeUnit.MILLISECONDS);
+            WaitForAsyncUtils.waitForFxEvents();
+            Bounds now = robot.lookup(query)
+                    .tryQuery()
+                    .map(node -> node.localToScreen(node.getLayoutBounds()))
+                    .orElse(null);
+            if (now != null && now.equals(before)) {
+                return;
+            }
+            before = now;
+        }
     }
 
     private void clickSymbol(FxRobot robot, int rung, int item) {
