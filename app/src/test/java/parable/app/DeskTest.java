@@ -14,6 +14,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
@@ -160,7 +161,9 @@ class DeskTest {
         }
     }
 
+    /** Of the long run: it passes by itself, and loses a contact while other windows are driven beside it; why is not known yet. */
     @Test
+    @Tag("long")
     void aStarDeltaStarterIsDrawnByMouseOnly(FxRobot robot) throws Exception {
         click(robot, "#step-draw");
         click(robot, "#leaf-desk");
