@@ -41,6 +41,7 @@ class AutosaveTest {
 
     @Start
     private void start(Stage stage) throws IOException {
+        ParableApp.prepare();
         folder = Files.createTempDirectory(root, "journal");
         System.setProperty("parable.journal", folder.toString());
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());

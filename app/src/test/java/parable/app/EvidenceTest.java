@@ -68,6 +68,7 @@ class EvidenceTest {
 
     @Start
     private void start(Stage stage) throws PartException {
+        ParableApp.prepare();
         jobs = new JobModel(new Job("Tern Hollow", Practice.IEC, List.of(tested()), Extras.NONE), Optional.empty());
         window = new MainWindow(jobs, new SystemFilePrompt(stage));
         stage.setScene(window.scene());

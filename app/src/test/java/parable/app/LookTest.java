@@ -49,6 +49,7 @@ class LookTest {
 
     @Start
     private void start(Stage stage) {
+        ParableApp.prepare();
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
         window = new MainWindow(jobs, new Answers().into(folder).named("loading bay"));
         stage.setScene(window.scene());

@@ -51,6 +51,7 @@ class PanelWorkTest {
 
     @Start
     private void start(Stage stage) {
+        ParableApp.prepare();
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
         window = new MainWindow(jobs, new Answers().into(folder));
         stage.setScene(window.scene());

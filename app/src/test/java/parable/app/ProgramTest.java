@@ -45,6 +45,7 @@ class ProgramTest {
 
     @Start
     private void start(Stage stage) {
+        ParableApp.prepare();
         jobs = new JobModel(Library.jobs().get(0), Optional.empty());
         window = new MainWindow(jobs, answers.into(folder));
         stage.setScene(window.scene());

@@ -61,7 +61,7 @@ final class DeviceList extends ListView<Part> {
         show(assembly.get());
     }
 
-    /** Lists the devices of the sheet as it is now; rows that stay the same are left alone. */
+    /** Lists the devices of the sheet as it is now; rows that stay the same are left alone, and what is new is brought into view. */
     private void show(Assembly assembly) {
         List<Part> parts = assembly.parts();
         List<Device> devices = assembly.sheet().devices();
@@ -81,8 +81,12 @@ final class DeviceList extends ListView<Part> {
                 }
             }
         } else {
+            boolean more = !before.isEmpty() && fresh.size() > changed.size();
             changed.clear();
             getItems().addAll(same, fresh);
+            if (more) {
+                scrollTo(same + fresh.size() - 1);
+            }
         }
     }
 
