@@ -60,9 +60,7 @@ import parable.app.wiring.WiringPage;
 import parable.bench.Moment;
 import parable.card.Pick;
 import parable.check.Finding;
-import parable.circuit.Conventions;
 import parable.circuit.Practice;
-import parable.circuit.Sheet;
 import parable.logbook.Logbook;
 import parable.offer.Spot;
 import parable.parts.Assembly;
@@ -208,13 +206,8 @@ final class SheetPage {
         }
 
         @Override
-        public Conventions conventions() {
-            return jobs().jobProperty().get().conventions();
-        }
-
-        @Override
-        public void edit(Sheet changed) {
-            jobs().edit(changed);
+        public void chooseSteps(String tag) {
+            draw.chooseSteps(tag);
         }
 
         @Override

@@ -4,7 +4,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
-import org.testfx.robot.Motion;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A hand on mouse and keys that counts what it does: a click, a key with what is held beside it, each letter. */
@@ -30,13 +29,6 @@ final class CountedHand {
     void click(Point2D screen) {
         actions++;
         robot.clickOn(screen);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    /** Clicks something in a submenu, going there along the line that opened it. */
-    void clickBeside(String query) {
-        actions++;
-        robot.clickOn(query, Motion.HORIZONTAL_FIRST);
         WaitForAsyncUtils.waitForFxEvents();
     }
 

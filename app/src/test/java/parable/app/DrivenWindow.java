@@ -90,6 +90,27 @@ abstract class DrivenWindow {
         throw new AssertionError(tag + " is not in the ladder");
     }
 
+    /** K1 in the power circuit, which is what one sees first. */
+    protected Point2D poleOfK1() {
+        Box box = view().drawing()
+                .symbols()
+                .filter(symbol -> symbol.subject().tag().equals("K1"))
+                .findFirst()
+                .orElseThrow()
+                .box();
+        return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
+    }
+
+    /** The row of the chooser that says something, by its id. */
+    protected static String row(FxRobot robot, String words) {
+        return "#"
+                + robot.lookup(node -> node.getId() != null
+                                && node.getId().startsWith("offer-")
+                                && String.valueOf(node.getAccessibleText()).endsWith(words))
+                        .query()
+                        .getId();
+    }
+
     protected void showEmpty(FxRobot robot) {
         robot.interact(() -> {
             try {

@@ -190,9 +190,9 @@ class PointingTest extends DrivenWindow {
         Sheet before = sheet();
         robot.clickOn(onScreen("K1", "A1"), MouseButton.SECONDARY);
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("Whole steps at K1");
+        robot.clickOn("#menu-strokes");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("One more station: a stop in series and a start in parallel, in another place");
+        robot.clickOn(row(robot, "One more station"));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sheet().devices()).hasSize(before.devices().size() + 2);
         assertThat(sheet().devices()).extracting(device -> device.place()).contains("Station 2");

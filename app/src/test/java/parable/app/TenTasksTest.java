@@ -26,7 +26,6 @@ import parable.bench.Fault;
 import parable.circuit.Device;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
-import parable.draw.Box;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.Verb;
@@ -101,12 +100,12 @@ class TenTasksTest extends DrivenWindow {
     }
 
     @Test
-    void oneMoreStationByMouse() {
+    void oneMoreStationByMouse(FxRobot robot) {
         Sheet before = sheet();
         hand.click("#step-draw");
         hand.menu(onScreen("K1", "A1"));
         hand.click("#menu-strokes");
-        hand.clickBeside("#menu-stroke-station");
+        hand.click(row(robot, "One more station"));
         stationIsThere(before);
         within("one more station by mouse", 4);
     }
@@ -135,7 +134,7 @@ class TenTasksTest extends DrivenWindow {
         hand.click("#step-draw");
         hand.menu(onScreen("K1", "A1"));
         hand.click("#menu-strokes");
-        hand.clickBeside("#menu-stroke-lamp-tripped");
+        hand.click(row(robot, "Lamp: tripped"));
         lampIsThere(before);
         within("lamp for tripped by mouse", 4);
     }
@@ -171,12 +170,12 @@ class TenTasksTest extends DrivenWindow {
     }
 
     @Test
-    void reversingByMouse() throws Exception {
+    void reversingByMouse(FxRobot robot) throws Exception {
         Sheet before = sheet();
         hand.click("#step-draw");
         hand.menu(onScreen("K1", "A1"));
         hand.click("#menu-strokes");
-        hand.clickBeside("#menu-stroke-second-direction");
+        hand.click(row(robot, "Second direction"));
         reverses(reverseButton(before));
         within("reversing out of direct-on-line by mouse", 4);
     }
@@ -221,20 +220,6 @@ class TenTasksTest extends DrivenWindow {
         within("timer's time by keys", 6);
     }
 
-    /** K1 in the power circuit, which is what one sees first. */
-    private Box pole() {
-        return view().drawing()
-                .symbols()
-                .filter(symbol -> symbol.subject().tag().equals("K1"))
-                .findFirst()
-                .orElseThrow()
-                .box();
-    }
-
-    private Point2D onScreen(Box box) {
-        return view().onScreen(box.x() + box.width() / 2, box.y() + box.height() / 2);
-    }
-
     private void isWelded() throws Exception {
         until(() -> !window.run().shownProperty().get().faults().isEmpty());
         assertThat(window.run().shownProperty().get().faults())
@@ -245,7 +230,7 @@ class TenTasksTest extends DrivenWindow {
 
     @Test
     void weldAContactByMouse() throws Exception {
-        hand.menu(onScreen(pole()));
+        hand.menu(poleOfK1());
         hand.click("Fault: K1 1-2 is welded closed");
         isWelded();
         within("weld a contact by mouse", 2);
@@ -268,7 +253,7 @@ class TenTasksTest extends DrivenWindow {
 
     @Test
     void whyIsItOffByMouse(FxRobot robot) {
-        hand.click(onScreen(pole()));
+        hand.click(poleOfK1());
         saysWhy(robot);
         within("why K1 is off by mouse", 1);
     }

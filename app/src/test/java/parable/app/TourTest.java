@@ -18,7 +18,6 @@ import org.testfx.util.WaitForAsyncUtils;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.circuit.Sheet;
-import parable.draw.Box;
 import parable.files.JobFile;
 import parable.files.RecentJobs;
 
@@ -46,9 +45,9 @@ class TourTest extends DrivenWindow {
         until(() -> words(robot).startsWith("Press Stop"));
         robot.clickOn("#actuator-S0");
         until(() -> words(robot).startsWith("Why is K1 off?"));
-        robot.clickOn(view().onScreen(poleX(), poleY()));
+        robot.clickOn(poleOfK1());
         until(() -> words(robot).startsWith("Now a fault"));
-        robot.clickOn(view().onScreen(poleX(), poleY()), MouseButton.SECONDARY);
+        robot.clickOn(poleOfK1(), MouseButton.SECONDARY);
         robot.clickOn("Fault: K1 1-2 is welded closed");
         until(() -> words(robot).contains("take the fault out"));
         robot.interact(() -> window.run().set(new Fault(Fault.Kind.WELDED, "K1", "1-2"), false));
@@ -71,25 +70,6 @@ class TourTest extends DrivenWindow {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(window.part("tour").isVisible()).isFalse();
         assertThat(condition("Q1")).isEqualTo(Condition.CLOSED);
-    }
-
-    private double poleX() {
-        Box box = pole();
-        return box.x() + box.width() / 2;
-    }
-
-    private double poleY() {
-        Box box = pole();
-        return box.y() + box.height() / 2;
-    }
-
-    private Box pole() {
-        return view().drawing()
-                .symbols()
-                .filter(symbol -> symbol.subject().tag().equals("K1"))
-                .findFirst()
-                .orElseThrow()
-                .box();
     }
 
     @Test

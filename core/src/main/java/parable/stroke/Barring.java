@@ -19,12 +19,24 @@ final class Barring {
     }
 
     /** The contactor that must not be in with this one, as the power circuit says. */
-    Optional<String> opponent() {
+    private Optional<String> opponent() {
         String tag = desk.tag();
         return OpposedContactors.of(desk.before()).stream()
                 .filter(pair -> pair.one().equals(tag) || pair.other().equals(tag))
                 .map(pair -> pair.one().equals(tag) ? pair.other() : pair.one())
                 .findFirst();
+    }
+
+    /**
+     * What draws an opponent asks first whether there is one.
+     *
+     * @throws EditException if there is
+     */
+    void requireNoOpponent() throws EditException {
+        Optional<String> there = opponent();
+        if (there.isPresent()) {
+            throw desk.noFit(there.get() + " is its opponent already", "a contactor without one");
+        }
     }
 
     Sheet bar() throws EditException {

@@ -27,10 +27,7 @@ final class BrakeStroke {
     }
 
     Sheet drawn() throws EditException {
-        Optional<String> opponent = new Barring(desk).opponent();
-        if (opponent.isPresent()) {
-            throw desk.noFit(opponent.get() + " is its opponent already", "a contactor without one");
-        }
+        new Barring(desk).requireNoOpponent();
         desk.coil();
         List<String> others = desk
                 .places(

@@ -32,10 +32,7 @@ final class SecondDirection {
     }
 
     Sheet drawn() throws EditException {
-        Optional<String> opponent = new Barring(desk).opponent();
-        if (opponent.isPresent()) {
-            throw desk.noFit(opponent.get() + " is its opponent already", "a contactor without one");
-        }
+        new Barring(desk).requireNoOpponent();
         RungItem.Passage start = start();
         List<RungItem.Passage> own = poles.three();
         Device one = desk.sheet().device(desk.tag()).orElseThrow();

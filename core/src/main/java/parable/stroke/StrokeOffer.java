@@ -1,14 +1,14 @@
 package parable.stroke;
 
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import parable.circuit.Conventions;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.RungItem;
-import parable.circuit.Sheet;
 import parable.desk.DeskPreview;
 import parable.offer.RungView;
 import parable.offer.Spot;
@@ -17,44 +17,46 @@ import parable.parts.Family;
 import parable.parts.PartException;
 
 /**
- * A whole step of the trade that fits.
+ * A whole step of the trade at a contactor or relay.
  *
  * @param stroke the step
  * @param tag the contactor or relay that it is about
- * @param preview the sheet with it
+ * @param preview the sheet with it; without a sheet and with the reason as its words if it does not fit there
  */
 public record StrokeOffer(TradeStroke stroke, String tag, DeskPreview preview) {
 
-    /**
-     * A step at a contactor or relay.
-     *
-     * @throws EditException if it does not fit there; the message says why
-     */
-    public static StrokeOffer of(Assembly assembly, String tag, TradeStroke stroke, Conventions conventions)
-            throws EditException {
-        Sheet drawn = stroke.on(assembly, tag, conventions);
+    private static StrokeOffer of(Assembly assembly, String tag, TradeStroke stroke, Conventions conventions) {
+        StrokeSheet before = new StrokeSheet(assembly, tag, conventions);
         try {
-            Assembly fitted = assembly.on(drawn);
+            Assembly fitted = assembly.on(stroke.on(assembly, tag, conventions));
             Place coil = new StrokeSheet(fitted, tag, conventions).coil();
             return new StrokeOffer(stroke, tag, new DeskPreview(Optional.of(fitted), stroke.does(), coil));
+        } catch (EditException noFit) {
+            return new StrokeOffer(stroke, tag, new DeskPreview(Optional.empty(), noFit.found(), before.anyPlace()));
         } catch (PartException impossible) {
             throw new IllegalStateException("a sheet that is drawn by strokes can be fitted out", impossible);
         }
     }
 
+    /** All steps at a contactor or relay, those first that fit. */
+    public static List<StrokeOffer> all(Assembly assembly, String tag, Conventions conventions) {
+        return Stream.of(TradeStroke.values())
+                .map(stroke -> of(assembly, tag, stroke, conventions))
+                .sorted(Comparator.comparing(offer -> !offer.fits()))
+                .toList();
+    }
+
     /** The steps that fit at the contactor or relay for which a place of the ladder is; none where there is no such coil. */
     public static List<StrokeOffer> at(Assembly assembly, Spot spot, Conventions conventions) {
-        List<StrokeOffer> fitting = new ArrayList<>();
-        coil(assembly, spot).ifPresent(tag -> {
-            for (TradeStroke stroke : TradeStroke.values()) {
-                try {
-                    fitting.add(of(assembly, tag, stroke, conventions));
-                } catch (EditException noFit) {
-                    continue;
-                }
-            }
-        });
-        return fitting;
+        return coil(assembly, spot).stream()
+                .flatMap(tag -> all(assembly, tag, conventions).stream())
+                .filter(StrokeOffer::fits)
+                .toList();
+    }
+
+    /** Whether it can be drawn there. */
+    public boolean fits() {
+        return preview.sheet().isPresent();
     }
 
     private static Optional<String> coil(Assembly assembly, Spot spot) {

@@ -122,6 +122,13 @@ final class StrokeSheet {
         return coil(tag);
     }
 
+    /** Where the coil is, or the beginning of the ladder if it has none. */
+    Place anyPlace() {
+        return places((place, passage) -> isCoil(passage, tag)).stream()
+                .findFirst()
+                .orElse(new Place(Circuit.CONTROL, 0, 1));
+    }
+
     /** What a search in the ladder wants. */
     interface Wanted {
         boolean fits(Place place, RungItem.Passage passage);

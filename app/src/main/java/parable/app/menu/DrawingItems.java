@@ -1,30 +1,18 @@
 package parable.app.menu;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import javafx.scene.control.CustomMenuItem;
-import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.input.MouseEvent;
 import parable.app.desk.DeskModel;
 import parable.app.run.RunModel;
 import parable.app.sheet.Hit;
 import parable.card.Pick;
 import parable.circuit.Circuit;
-import parable.circuit.EditException;
 import parable.circuit.Place;
-import parable.desk.DeskPreview;
 import parable.offer.Spot;
 import parable.parts.Family;
 import parable.parts.Part;
-import parable.stroke.StrokeOffer;
-import parable.stroke.TradeStroke;
 
 /** What can be drawn at the thing that was pointed at. */
 final class DrawingItems {
@@ -40,12 +28,14 @@ final class DrawingItems {
     List<List<MenuItem>> of(Hit hit) {
         List<List<MenuItem>> groups = new ArrayList<>();
         Optional<Place> place = hit.place();
-        place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(putting(at)));
-        place.ifPresent(at -> groups.add(changing(at)));
         hit.tag()
                 .flatMap(tag -> run.assembly().part(tag))
                 .filter(part -> part.family() == Family.CONTACTOR || part.family() == Family.CONTROL_RELAY)
-                .ifPresent(part -> groups.add(List.of(strokes(part))));
+                .map(Part::tag)
+                .ifPresent(tag -> groups.add(List.of(SheetMenu.item(
+                        "menu-strokes", "Whole steps at " + tag + "\u2026", () -> desk.chooseSteps(tag)))));
+        place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(putting(at)));
+        place.ifPresent(at -> groups.add(changing(at)));
         if (place.isEmpty()) {
             int last = run.assembly().sheet().control().size();
             groups.add(List.of(SheetMenu.item(
@@ -101,42 +91,5 @@ final class DrawingItems {
             desk.desk().select(at);
             action.run();
         });
-    }
-
-    private static final Set<TradeStroke> GROUP_BEGINS = EnumSet.of(TradeStroke.END_SWITCH, TradeStroke.LAMP_RUNNING);
-
-    /** The whole steps of the trade; one that is pointed at is drawn as it would be, one that does not fit says why. */
-    private Menu strokes(Part part) {
-        Menu menu = new Menu("Whole steps at " + part.tag());
-        menu.setId("menu-strokes");
-        for (TradeStroke stroke : TradeStroke.values()) {
-            if (GROUP_BEGINS.contains(stroke)) {
-                menu.getItems().add(new SeparatorMenuItem());
-            }
-            menu.getItems().add(stroke(part.tag(), stroke));
-        }
-        menu.setOnHidden(event -> desk.desk().offer(Optional.empty()));
-        return menu;
-    }
-
-    private MenuItem stroke(String tag, TradeStroke stroke) {
-        Label label = new Label(stroke.words() + ": " + stroke.does());
-        CustomMenuItem item = new CustomMenuItem(label, true);
-        item.setId("menu-stroke-" + stroke.name().toLowerCase(Locale.ROOT).replace('_', '-'));
-        try {
-            DeskPreview preview = StrokeOffer.of(run.assembly(), tag, stroke, desk.conventions())
-                    .preview();
-            label.addEventHandler(MouseEvent.MOUSE_ENTERED, event -> desk.desk().offer(Optional.of(preview)));
-            label.addEventHandler(MouseEvent.MOUSE_EXITED, event -> desk.desk().offer(Optional.empty()));
-            item.setOnAction(event -> {
-                desk.desk().offer(Optional.empty());
-                preview.sheet().ifPresent(desk::edit);
-            });
-        } catch (EditException noFit) {
-            label.setText(stroke.words() + ": " + noFit.getMessage());
-            label.setDisable(true);
-            item.setDisable(true);
-        }
-        return item;
     }
 }

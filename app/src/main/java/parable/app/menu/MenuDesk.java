@@ -2,8 +2,6 @@ package parable.app.menu;
 
 import parable.app.desk.DeskModel;
 import parable.card.Pick;
-import parable.circuit.Conventions;
-import parable.circuit.Sheet;
 import parable.offer.Spot;
 
 /** What the menu asks of the page of its sheet. */
@@ -21,11 +19,8 @@ public interface MenuDesk {
     /** Opens the chooser at a place. */
     void choose(Spot spot);
 
-    /** How new devices are tagged and coloured. */
-    Conventions conventions();
-
-    /** Goes on with a changed sheet. */
-    void edit(Sheet changed);
+    /** Opens the chooser with the whole steps of the trade at a contactor or relay. */
+    void chooseSteps(String tag);
 
     /** Says why a device is on or off. */
     void why(String tag);

@@ -22,6 +22,10 @@ final class Chooser extends VBox {
     private static final double WIDTH = 300;
     private static final double GAP = 16;
     private static final double ROW = 40;
+
+    /** Of a row without a picture. */
+    private static final double LOW_ROW = 28;
+
     private static final int MOST_ROWS = 7;
 
     private final PointModel model;
@@ -30,6 +34,7 @@ final class Chooser extends VBox {
     private final Label where = new Label();
     private final TextField search = new TextField();
     private final ListView<ChooserLine> list = new ListView<>();
+    private boolean pointed;
 
     /**
      * The chooser.
@@ -58,8 +63,10 @@ final class Chooser extends VBox {
         Label keys = new Label("Enter takes it, Esc leaves, \u2190 \u2192 another place");
         keys.getStyleClass().add("card-heading");
         getChildren().addAll(where, search, list, keys);
-        model.spotProperty().addListener((any, before, now) -> now.ifPresent(spot -> where.setText(spot.words())));
+        where.textProperty().bind(model.headingProperty());
         model.offersProperty().addListener((any, before, now) -> {
+            boolean pictures = now.stream().anyMatch(line -> line.offer().isPresent());
+            list.setFixedCellSize(pictures ? ROW : LOW_ROW);
             list.getItems().setAll(now);
             mark();
         });
@@ -70,12 +77,18 @@ final class Chooser extends VBox {
         int at = model.chosenProperty().get();
         if (at < list.getItems().size()) {
             list.getSelectionModel().select(at);
-            if (at < MOST_ROWS - 1) {
-                list.scrollTo(0);
-            } else {
-                list.scrollTo(at - MOST_ROWS + 2);
+            if (!pointed) {
+                int seen = (int) (ROW * MOST_ROWS / list.getFixedCellSize());
+                list.scrollTo(Math.max(0, at - seen + 2));
             }
         }
+    }
+
+    /** What the pointer is on is in view: the rows stay under it. */
+    private void point(int row) {
+        pointed = true;
+        model.choose(row);
+        pointed = false;
     }
 
     private void key(KeyEvent event, IntConsumer along) {
@@ -134,12 +147,12 @@ final class Chooser extends VBox {
         Row() {
             addEventHandler(MouseEvent.MOUSE_ENTERED, event -> {
                 if (!isEmpty()) {
-                    model.choose(getIndex());
+                    point(getIndex());
                 }
             });
             addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
                 if (!isEmpty()) {
-                    model.choose(getIndex());
+                    point(getIndex());
                     model.take();
                 }
             });
@@ -157,22 +170,18 @@ final class Chooser extends VBox {
             tag.getStyleClass().add("offer-tag");
             tag.setMinWidth(Region.USE_PREF_SIZE);
             Label words = new Label(choice.words());
+            if (!choice.fits()) {
+                words.getStyleClass().add("offer-refused");
+            }
             HBox line = new HBox(8, tag, words);
             choice.offer()
                     .ifPresentOrElse(
                             offer -> line.getChildren().add(0, new OfferPicture(offer, practice.get(), look.ink())),
-                            () -> line.getChildren().add(0, wholeStep()));
+                            () -> line.getChildren().remove(tag));
             line.setAlignment(Pos.CENTER_LEFT);
             setGraphic(line);
             setId("offer-" + getIndex());
             setAccessibleText(choice.tag() + ", " + words.getText());
-        }
-
-        private Label wholeStep() {
-            Label whole = new Label("whole step");
-            whole.getStyleClass().add("card-heading");
-            whole.setMinWidth(Region.USE_PREF_SIZE);
-            return whole;
         }
     }
 }

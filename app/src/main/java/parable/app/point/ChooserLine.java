@@ -21,6 +21,13 @@ public record ChooserLine(String tag, String words, DeskPreview preview, Optiona
     }
 
     static ChooserLine of(StrokeOffer step) {
-        return new ChooserLine(step.tag(), step.stroke().words(), step.preview(), Optional.empty());
+        String words = step.stroke().words()
+                + (step.fits() ? "" : ": " + step.preview().words());
+        return new ChooserLine(step.tag(), words, step.preview(), Optional.empty());
+    }
+
+    /** Whether it can be taken; what cannot says why. */
+    boolean fits() {
+        return preview.sheet().isPresent();
     }
 }

@@ -193,6 +193,11 @@ public final class PointLayer extends Pane {
         });
     }
 
+    /** Opens the chooser with the whole steps of the trade at a contactor or relay. */
+    public void beginSteps(String tag) {
+        model.pointSteps(tag);
+    }
+
     /** Puts the keyboard on the first of the ways to begin; returns whether they are shown. */
     public boolean takeKeyboard() {
         return begin.takeKeyboard();

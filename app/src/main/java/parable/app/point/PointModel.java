@@ -8,6 +8,8 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import parable.app.desk.DeskModel;
@@ -32,6 +34,7 @@ public final class PointModel {
     private final ReadOnlyObjectWrapper<Optional<Spot>> spot = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<List<ChooserLine>> offers = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyIntegerWrapper chosen = new ReadOnlyIntegerWrapper();
+    private final ReadOnlyStringWrapper heading = new ReadOnlyStringWrapper("");
     private final StringProperty typed = new SimpleStringProperty("");
     private Optional<Offers> made = Optional.empty();
     private List<Offer> all = List.of();
@@ -71,6 +74,23 @@ public final class PointModel {
         return typed;
     }
 
+    /** What it is that is chosen, in a few words. */
+    public ReadOnlyStringProperty headingProperty() {
+        return heading.getReadOnlyProperty();
+    }
+
+    /** Points at the coil of a contactor or relay, for which a whole step of the trade is to be chosen; those that do not fit say why. */
+    public void pointSteps(String tag) {
+        leave();
+        steps = StrokeOffer.all(fitted.get(), tag, jobs.jobProperty().get().conventions());
+        heading.set("Whole steps at " + tag);
+        Place coil = steps.get(0).preview().next();
+        desk.select(coil);
+        spot.set(Optional.of(new Spot.InSeries(coil, false)));
+        typed.set("");
+        filter();
+    }
+
     /** Points at a place. */
     public void point(Spot at) {
         if (made.isEmpty()) {
@@ -78,6 +98,7 @@ public final class PointModel {
         }
         all = made.get().at(at);
         steps = StrokeOffer.at(fitted.get(), at, jobs.jobProperty().get().conventions());
+        heading.set(at.words());
         spot.set(Optional.of(at));
         at.selected().ifPresent(stretch -> desk.select(stretch.at()));
         typed.set("");

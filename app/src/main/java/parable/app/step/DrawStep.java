@@ -68,6 +68,11 @@ public final class DrawStep implements StepPage {
         layer().begin(Optional.of(spot));
     }
 
+    /** Opens the chooser with the whole steps of the trade at a contactor or relay. */
+    public void chooseSteps(String tag) {
+        layer().beginSteps(tag);
+    }
+
     private PointLayer layer() {
         if (layer.isEmpty()) {
             layer = Optional.of(makeLayer.get());
