@@ -13,6 +13,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
+import parable.app.MessageSlip.Answer;
 import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
 import parable.files.FileFailure;
@@ -76,13 +77,19 @@ final class Autosave {
         }
         Journal.Unsaved first = left.get(0);
         if (!isOfOpenJob(first)) {
-            offerOther(first, left.size() - 1);
+            offerOther(left);
             return;
         }
-        window.slip().offer(words(first, left.size() - 1), "Recover", () -> recover(first), "Discard", () -> {
-            writer.submit(() -> discard(first.entry()));
-            offer(left.subList(1, left.size()));
-        });
+        window.slip()
+                .offer(
+                        words(first, left.size() - 1),
+                        new Answer("answer-yes", "Recover", () -> recover(first)),
+                        new Answer("answer-no", "Discard", () -> discard(left)));
+    }
+
+    private void discard(List<Journal.Unsaved> left) {
+        writer.submit(() -> discard(left.get(0).entry()));
+        offer(left.subList(1, left.size()));
     }
 
     private boolean isOfOpenJob(Journal.Unsaved left) {
@@ -90,15 +97,16 @@ final class Autosave {
                 && left.work().job().name().equals(jobs.jobProperty().get().name());
     }
 
-    /** Work on another job than the one that is open is kept whatever is answered. */
-    private void offerOther(Journal.Unsaved left, int more) {
+    /** Work on another job than the one that is open is kept until somebody says otherwise. */
+    private void offerOther(List<Journal.Unsaved> left) {
+        Journal.Unsaved first = left.get(0);
         window.slip()
                 .offer(
-                        words(left, more).replace("Recover it?", "That is another job than the one that is open."),
-                        "Open that one",
-                        () -> recover(left),
-                        "Keep it for later",
-                        () -> writer.submit(journal::release));
+                        words(first, left.size() - 1)
+                                .replace("Recover it?", "That is another job than the one that is open."),
+                        new Answer("answer-yes", "Open that one", () -> recover(first)),
+                        new Answer("answer-later", "Keep it for later", () -> writer.submit(journal::release)),
+                        new Answer("answer-no", "Throw it away", () -> discard(left)));
     }
 
     private void recover(Journal.Unsaved left) {

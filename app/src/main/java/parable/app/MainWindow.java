@@ -107,7 +107,7 @@ public final class MainWindow {
         StackPane.setAlignment(slip, Pos.BOTTOM_CENTER);
         StackPane.setMargin(slip, new Insets(0, 24, 60, 24));
         StackPane.setAlignment(tour.slip(), Pos.TOP_RIGHT);
-        StackPane.setMargin(tour.slip(), new Insets(8, 28, 0, 0));
+        StackPane.setMargin(tour.slip(), new Insets(64, 28, 0, 0));
         StackPane.setAlignment(find, Pos.TOP_RIGHT);
         StackPane.setMargin(find, new Insets(8, 28, 0, 0));
         root.setTop(header);

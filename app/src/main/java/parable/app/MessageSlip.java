@@ -1,5 +1,6 @@
 package parable.app;
 
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -65,12 +66,19 @@ final class MessageSlip extends HBox {
         return there;
     }
 
+    /**
+     * A way to answer.
+     *
+     * @param id by which its button can be found in the window
+     */
+    record Answer(String id, String words, Runnable action) {}
+
     /** Asks something that need not be answered at once. */
-    void offer(String question, String yes, Runnable onYes, String no, Runnable onNo) {
+    void offer(String question, Answer... ways) {
         answers.getChildren()
-                .setAll(
-                        new ActionButton("answer-yes", yes, question, () -> answer(onYes)),
-                        new ActionButton("answer-no", no, question, () -> answer(onNo)));
+                .setAll(Stream.of(ways)
+                        .map(way -> new ActionButton(way.id(), way.words(), question, () -> answer(way.action())))
+                        .toList());
         show(question);
     }
 

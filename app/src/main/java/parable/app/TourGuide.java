@@ -2,6 +2,7 @@ package parable.app;
 
 import java.util.Optional;
 import javafx.scene.Node;
+import parable.app.MessageSlip.Answer;
 import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
@@ -36,10 +37,8 @@ public final class TourGuide implements TourGround {
             window.slip()
                     .offer(
                             "Is this your first time here? A tour of five minutes shows on this job how to try, draw and check.",
-                            "Take the tour",
-                            this::begin,
-                            "Not now",
-                            () -> {});
+                            new Answer("answer-yes", "Take the tour", this::begin),
+                            new Answer("answer-no", "Not now", () -> {}));
         }
     }
 

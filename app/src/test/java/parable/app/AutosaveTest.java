@@ -151,6 +151,12 @@ class AutosaveTest {
         assertThat(orphan).exists();
         assertThat(jobs.jobProperty().get().name())
                 .isEqualTo(Library.jobs().get(0).name());
+        Path unwanted = folder.resolve("unsaved-00000000-0000-4000-8000-000000000002" + JobFile.ENDING);
+        Files.move(orphan, unwanted);
+        robot.interact(() -> new Autosave(jobs, window).begin());
+        robot.clickOn("Throw it away");
+        until(() -> !Files.exists(unwanted));
+        JobFile.save(Library.jobs().get(1), orphan);
         robot.interact(() -> new Autosave(jobs, window).begin());
         robot.clickOn("Open that one");
         WaitForAsyncUtils.waitForFxEvents();

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import parable.circuit.ColourUse;
 import parable.circuit.Conventions;
 import parable.circuit.EditException;
@@ -98,14 +99,32 @@ public final class Offers {
 
     /** What can be put at a place, the likely things first; everything that is offered can be put there. Nothing on a sheet without two rails. */
     public List<Offer> at(Spot spot) {
+        return likely(spot).filter(offer -> offer.line().isPossible()).toList();
+    }
+
+    /**
+     * The first of what can be put at a place and has what is typed in its tag or words. Whether something can be put there is tried for no more of it than is wanted,
+     * which on a large sheet is most of the work.
+     *
+     * @param most how many are wanted
+     */
+    public List<Offer> first(Spot spot, String typed, int most) {
+        return likely(spot)
+                .filter(offer -> offer.matches(typed))
+                .filter(offer -> offer.line().isPossible())
+                .limit(most)
+                .toList();
+    }
+
+    /** What may be put at a place, the likely things first. */
+    private Stream<Offer> likely(Spot spot) {
         if (sheet().rails().size() < 2) {
-            return List.of();
+            return Stream.of();
         }
         List<Ranked> found = spot.stroke().takesRung() || spot instanceof Spot.ToReturn ? loads(spot) : contacts(spot);
         return found.stream()
                 .sorted(Comparator.comparing((Ranked ranked) -> -ranked.rank))
-                .map(Ranked::offer)
-                .toList();
+                .map(Ranked::offer);
     }
 
     private List<Ranked> loads(Spot spot) {
@@ -198,13 +217,12 @@ public final class Offers {
         }
     }
 
-    /** Offers a contact of a device that is there, if it has one or can get one. */
+    /** Offers a contact of a device that is there, if it is of a kind that has such contacts. */
     private void offer(List<Ranked> found, int rank, Spot spot, Part part, String words, Offer.Shape shape) {
         boolean closed = shape == Offer.Shape.CLOSED_CONTACT;
         boolean has = part.contacts().stream().anyMatch(contact -> fits(contact, closed));
-        Offer offer = there(spot, part, words, shape);
-        if ((has || part.family() != Family.SELECTOR) && offer.line().isPossible()) {
-            found.add(new Ranked(rank, offer));
+        if (has || part.family() != Family.SELECTOR) {
+            found.add(new Ranked(rank, there(spot, part, words, shape)));
         }
     }
 

@@ -120,7 +120,7 @@ final class BrakeStroke {
     private void control(String brake) throws EditException {
         String timer = desk.fresh("timer", "Brake time", "panel", Optional.empty());
         set(timer, "function", "off-delay");
-        set(timer, "setting", "4 s");
+        set(timer, "setting", "3 s");
         StrokeSheet.Rails rails = desk.rails();
         String from = rails.line() + " ";
         String to = " " + rails.back();

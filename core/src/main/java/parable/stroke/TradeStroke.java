@@ -31,7 +31,7 @@ public enum TradeStroke {
     /** Direct current into two leads after it lets go. */
     BRAKE(
             "Brake with direct current",
-            "contactor, rectifier, resistor and fuses sized by the nameplate, and a timer",
+            "contactor, rectifier, timer, and resistor and fuses for twice the rated current, 3 s in two minutes",
             desk -> new BrakeStroke(desk).drawn()),
     /** A closed contact of each before the coil of the other. */
     BAR(
@@ -46,7 +46,7 @@ public enum TradeStroke {
     /** A latching stop before every coil of the sheet. */
     EMERGENCY_STOP(
             "E-stop before everything",
-            "a contact of it in each rung that leads to a coil of a contactor, relay or timer",
+            "a contact of it in each rung that leads to a coil of a contactor, relay or timer, that of a brake too",
             desk -> new EmergencyStopFirst(desk).drawn()),
     /** The overload relay's contact at the beginning of the way. */
     OVERLOAD_FIRST(

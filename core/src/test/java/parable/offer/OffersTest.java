@@ -1,6 +1,7 @@
 package parable.offer;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -183,6 +184,26 @@ class OffersTest {
     }
 
     /** One spot of each sort on every third rung. */
+    /** The first few are the first few of all, also of those that have what is typed. */
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void theFirstAreTheFirstOfAll(Sheet sheet) {
+        Assembly assembly = Examples.fitted(sheet);
+        Offers offers = new Offers(assembly, IEC);
+        spots(assembly).stream().limit(6).forEach(spot -> {
+            List<Offer> all = offers.at(spot);
+            for (String typed : List.of("", "k", "stop")) {
+                assertThat(offers.first(spot, typed, 5))
+                        .extracting(Offer::tag, Offer::words)
+                        .isEqualTo(all.stream()
+                                .filter(offer -> offer.matches(typed))
+                                .limit(5)
+                                .map(offer -> tuple(offer.tag(), offer.words()))
+                                .toList());
+            }
+        });
+    }
+
     private static List<Spot> spots(Assembly assembly) {
         List<Spot> spots = new ArrayList<>(List.of(new Spot.NewRung(0)));
         List<Rung> rungs = assembly.sheet().control();

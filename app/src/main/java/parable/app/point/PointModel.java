@@ -18,7 +18,6 @@ import parable.circuit.Place;
 import parable.desk.DeskPreview;
 import parable.desk.PowerCircuit;
 import parable.desk.Stretch;
-import parable.offer.Offer;
 import parable.offer.Offers;
 import parable.offer.Rehanging;
 import parable.offer.Spot;
@@ -27,6 +26,9 @@ import parable.stroke.StrokeOffer;
 
 /** What is chosen for a place of the ladder that was pointed at. */
 public final class PointModel {
+
+    /** So many of what can be put at a place are offered; typing finds the others. */
+    private static final int MOST = 40;
 
     private final JobModel jobs;
     private final DeskModel desk;
@@ -37,8 +39,7 @@ public final class PointModel {
     private final ReadOnlyStringWrapper heading = new ReadOnlyStringWrapper("");
     private final StringProperty typed = new SimpleStringProperty("");
     private Optional<Offers> made = Optional.empty();
-    private List<Offer> all = List.of();
-    private List<StrokeOffer> steps = List.of();
+    private Optional<List<StrokeOffer>> steps = Optional.empty();
 
     /**
      * Nothing is pointed at yet.
@@ -59,7 +60,7 @@ public final class PointModel {
         return spot.getReadOnlyProperty();
     }
 
-    /** What can be put there, and behind it the whole steps that fit, as far as they have what is typed in tag or words; the likely things first. */
+    /** What can be put there and has what is typed in its tag or words, the likely things first; when something is typed the whole steps that fit behind it. */
     public ReadOnlyObjectProperty<List<ChooserLine>> offersProperty() {
         return offers.getReadOnlyProperty();
     }
@@ -82,9 +83,11 @@ public final class PointModel {
     /** Points at the coil of a contactor or relay, for which a whole step of the trade is to be chosen; those that do not fit say why. */
     public void pointSteps(String tag) {
         leave();
-        steps = StrokeOffer.all(fitted.get(), tag, jobs.jobProperty().get().conventions());
+        List<StrokeOffer> all =
+                StrokeOffer.all(fitted.get(), tag, jobs.jobProperty().get().conventions());
+        steps = Optional.of(all);
         heading.set("Whole steps at " + tag);
-        Place coil = steps.get(0).preview().next();
+        Place coil = all.get(0).preview().next();
         desk.select(coil);
         spot.set(Optional.of(new Spot.InSeries(coil, false)));
         typed.set("");
@@ -96,8 +99,7 @@ public final class PointModel {
         if (made.isEmpty()) {
             made = Optional.of(new Offers(fitted.get(), jobs.jobProperty().get().conventions()));
         }
-        all = made.get().at(at);
-        steps = StrokeOffer.at(fitted.get(), at, jobs.jobProperty().get().conventions());
+        steps = Optional.empty();
         heading.set(at.words());
         spot.set(Optional.of(at));
         at.selected().ifPresent(stretch -> desk.select(stretch.at()));
@@ -106,18 +108,31 @@ public final class PointModel {
     }
 
     private void filter() {
+        String text = typed.get();
         List<ChooserLine> fitting = Stream.concat(
-                        all.stream().filter(offer -> offer.matches(typed.get())).map(ChooserLine::of),
-                        steps.stream().filter(step -> step.matches(typed.get())).map(ChooserLine::of))
+                        made.flatMap(any -> spot.get().map(at -> any.first(at, text, MOST))).stream()
+                                .flatMap(List::stream)
+                                .map(ChooserLine::of),
+                        wholeSteps(text).filter(step -> step.matches(text)).map(ChooserLine::of))
                 .toList();
         offers.set(
                 fitting.isEmpty()
-                        ? made.flatMap(any -> spot.get().flatMap(at -> any.typed(at, typed.get()))).stream()
+                        ? made.flatMap(any -> spot.get().flatMap(at -> any.typed(at, text))).stream()
                                 .map(ChooserLine::of)
                                 .toList()
                         : fitting);
         chosen.set(0);
         show();
+    }
+
+    /** At a coil all of them; at a place those that fit, once something is typed that may be meant for them. */
+    private Stream<StrokeOffer> wholeSteps(String text) {
+        if (steps.isEmpty() && !text.isBlank()) {
+            steps = spot.get()
+                    .map(at -> StrokeOffer.at(
+                            fitted.get(), at, jobs.jobProperty().get().conventions()));
+        }
+        return steps.stream().flatMap(List::stream);
     }
 
     /** Draws what is chosen as it would be. */
@@ -204,8 +219,7 @@ public final class PointModel {
     public void leave() {
         spot.set(Optional.empty());
         made = Optional.empty();
-        all = List.of();
-        steps = List.of();
+        steps = Optional.empty();
         offers.set(List.of());
         desk.offer(Optional.empty());
     }
