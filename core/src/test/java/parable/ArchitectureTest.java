@@ -18,6 +18,7 @@ class ArchitectureTest {
     private static final List<String> ORDER = List.of(
             "program",
             "circuit",
+            "ratings",
             "parts",
             "drafting",
             "network",
@@ -29,6 +30,7 @@ class ArchitectureTest {
             "reach",
             "timing",
             "proof",
+            "sizing",
             "plc",
             "testsheet",
             "logbook",

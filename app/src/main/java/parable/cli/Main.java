@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
             ProveCommand.class,
             LibraryCommand.class,
             ExportCommand.class,
+            SizeCommand.class,
             TranslateCommand.class,
             ImportCommand.class,
             ShotsCommand.class

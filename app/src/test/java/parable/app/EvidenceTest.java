@@ -142,7 +142,7 @@ class EvidenceTest {
     void bothVersionsAreInViewBeforeAnythingIsWrittenOver(FxRobot robot) throws Exception {
         Path file = saved(robot);
         Job mine = jobs.jobProperty().get();
-        JobFile.save(new Job("Theirs", mine.conventions(), mine.sheets(), "", mine.extras()), file);
+        JobFile.save(new Job("Theirs", mine.conventions(), mine.sheets(), mine.sizing(), "", mine.extras()), file);
         change(robot);
         key(robot, KeyCode.CONTROL, KeyCode.S);
 

@@ -67,7 +67,7 @@ class JobModelTest {
     }
 
     private static Job renamed(Job job, String name) {
-        return new Job(name, job.conventions(), job.sheets(), job.logbook(), job.extras());
+        return new Job(name, job.conventions(), job.sheets(), job.sizing(), job.logbook(), job.extras());
     }
 
     private Path saved() {

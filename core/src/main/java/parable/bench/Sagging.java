@@ -47,7 +47,7 @@ final class Sagging {
         return part.sources().stream()
                 .filter(Source::sags)
                 .anyMatch(source ->
-                        source.drop() > 0 || source.share(direct(source.rated().volts(), parts)) < 1);
+                        source.isSoft() || source.share(direct(source.rated().volts(), parts), 0) < 1);
     }
 
     private static double direct(double volts, List<Part> parts) {
@@ -63,7 +63,7 @@ final class Sagging {
         Map<Terminal, Double> shares = new HashMap<>();
         for (Part part : network.assembly().parts()) {
             for (Source source : part.sources()) {
-                double share = source.sags() ? Math.round(STEPS * source.share(voltAmperes(part, source))) / STEPS : 1;
+                double share = source.sags() ? Math.round(STEPS * share(part, source)) / STEPS : 1;
                 if (share < 1) {
                     shares.put(new Terminal(part.tag(), source.live()), share);
                 }
@@ -72,15 +72,15 @@ final class Sagging {
         return shares;
     }
 
-    /** What would flow at its rated voltage, in VA. */
-    private double voltAmperes(Part part, Source source) {
+    private double share(Part part, Source source) {
         int live = network.node(new Terminal(part.tag(), source.live())).orElse(-1);
         int back = network.node(new Terminal(part.tag(), source.reference())).orElse(-1);
         if (live < 0 || back < 0) {
-            return 0;
+            return 1;
         }
-        double square = source.rated().volts() * source.rated().volts();
-        double sum = 0;
+        double volts = source.rated().volts();
+        double watts = 0;
+        double vars = 0;
         for (int p = 0; p < network.assembly().parts().size(); p++) {
             Part fed = network.assembly().parts().get(p);
             for (int l = 0; l < fed.loads().size(); l++) {
@@ -89,16 +89,17 @@ final class Sagging {
                 boolean across = copper.joins(branch.from(), live) && copper.joins(branch.to(), back)
                         || copper.joins(branch.from(), back) && copper.joins(branch.to(), live);
                 if (across && fed != part && !burnt.get(load)) {
-                    sum += square / ohms(fed, fed.loads().get(l), p);
+                    Load taking = fed.loads().get(l);
+                    boolean open = isOpen(fed, taking, p);
+                    watts += open ? taking.openWatts(volts) : taking.watts(volts);
+                    vars += open ? taking.openVars(volts) : taking.vars(volts);
                 }
             }
         }
-        return sum;
+        return source.share(watts, vars);
     }
 
-    private double ohms(Part part, Load load, int index) {
-        boolean open =
-                part.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC && !home.get(index);
-        return open ? load.openOhms() : Math.hypot(load.ohms(), load.reactance());
+    private boolean isOpen(Part part, Load load, int index) {
+        return part.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC && !home.get(index);
     }
 }

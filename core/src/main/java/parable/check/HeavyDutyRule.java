@@ -49,6 +49,13 @@ final class HeavyDutyRule implements Rule {
         return findings;
     }
 
+    /** The tags of the motors that are jogged, or turned round while they run. */
+    static Set<String> heavy(Study study) {
+        Set<String> heavy = jogged(study);
+        study.trials().forEach(trial -> heavy.addAll(trial.mishaps().plugged()));
+        return heavy;
+    }
+
     /** The motors that some button drives only while it is held; where no start holds although it should, that is told instead. */
     private static Set<String> jogged(Study study) {
         Set<String> held = new HashSet<>();

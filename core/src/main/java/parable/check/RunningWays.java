@@ -6,6 +6,7 @@ import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import parable.network.ContactCurrents;
 import parable.network.Solution;
@@ -129,6 +130,15 @@ final class RunningWays {
             }
         }
         return carried;
+    }
+
+    /** What flows of one motor through the poles of a part at rated load, in A: the most of all ways; empty if nothing does. */
+    OptionalDouble of(Part part, Part motor) {
+        return ways.stream()
+                .filter(way -> way.motors().contains(motor))
+                .mapToDouble(way -> amperes(part, way.solution(), List.of(motor)))
+                .filter(amperes -> amperes > 0)
+                .max();
     }
 
     private double amperes(Part release, Solution solution, List<Part> motors) {

@@ -20,6 +20,7 @@ import parable.program.Program;
  * @param claims what somebody claims of it beside what follows from the circuit, each a sentence in plain terms
  * @param program what the sheet's controller does, empty if it has none or nothing was written for it yet
  * @param fieldwork what was done at the panel by it
+ * @param stated what somebody states for its sizing
  * @param extras unknown fields
  */
 public record Sheet(
@@ -33,6 +34,7 @@ public record Sheet(
         List<String> claims,
         Optional<Program> program,
         Fieldwork fieldwork,
+        List<Stated> stated,
         Extras extras) {
 
     /** Not modified: the lists are copied. */
@@ -48,6 +50,7 @@ public record Sheet(
         control = List.copyOf(control);
         accepted = List.copyOf(accepted);
         claims = List.copyOf(claims);
+        stated = List.copyOf(stated);
     }
 
     /** A sheet on which nothing has been accepted or claimed. */
@@ -70,27 +73,37 @@ public record Sheet(
                 List.of(),
                 Optional.empty(),
                 Fieldwork.NONE,
+                List.of(),
                 extras);
     }
 
     /** This sheet with other acceptances. */
     public Sheet withAccepted(List<Acceptance> others) {
-        return new Sheet(name, duty, rails, devices, power, control, others, claims, program, fieldwork, extras);
+        return new Sheet(
+                name, duty, rails, devices, power, control, others, claims, program, fieldwork, stated, extras);
     }
 
     /** This sheet with other claims. */
     public Sheet withClaims(List<String> others) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, others, program, fieldwork, extras);
+        return new Sheet(
+                name, duty, rails, devices, power, control, accepted, others, program, fieldwork, stated, extras);
     }
 
     /** This sheet with another program, or without one. */
     public Sheet withProgram(Optional<Program> other) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, other, fieldwork, extras);
+        return new Sheet(
+                name, duty, rails, devices, power, control, accepted, claims, other, fieldwork, stated, extras);
     }
 
     /** This sheet after other work at the panel. */
     public Sheet withFieldwork(Fieldwork other) {
-        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, program, other, extras);
+        return new Sheet(name, duty, rails, devices, power, control, accepted, claims, program, other, stated, extras);
+    }
+
+    /** This sheet with other statements for its sizing. */
+    public Sheet withStated(List<Stated> others) {
+        return new Sheet(
+                name, duty, rails, devices, power, control, accepted, claims, program, fieldwork, others, extras);
     }
 
     /** What accepts a finding, empty if nobody has. */
@@ -113,7 +126,8 @@ public record Sheet(
 
     /** This sheet with other devices. */
     public Sheet withDevices(List<Device> others) {
-        return new Sheet(name, duty, rails, others, power, control, accepted, claims, program, fieldwork, extras);
+        return new Sheet(
+                name, duty, rails, others, power, control, accepted, claims, program, fieldwork, stated, extras);
     }
 
     /** This sheet after devices were given other tags, all at once, from the old to the new. */
@@ -135,21 +149,26 @@ public record Sheet(
                 claims.stream().map(names::tagsIn).toList(),
                 program.map(one -> one.renamed(tags)),
                 fieldwork.relabelled(names),
+                stated.stream()
+                        .map(one ->
+                                new Stated(tags.getOrDefault(one.about(), one.about()), one.quantity(), one.value()))
+                        .toList(),
                 extras);
     }
 
     /** This sheet with other rails. */
     public Sheet withRails(List<Rail> others) {
-        return new Sheet(name, duty, others, devices, power, control, accepted, claims, program, fieldwork, extras);
+        return new Sheet(
+                name, duty, others, devices, power, control, accepted, claims, program, fieldwork, stated, extras);
     }
 
     /** This sheet with other rungs in one of its circuits. */
     public Sheet withRungs(Circuit circuit, List<Rung> others) {
         return switch (circuit) {
             case POWER -> new Sheet(
-                    name, duty, rails, devices, others, control, accepted, claims, program, fieldwork, extras);
+                    name, duty, rails, devices, others, control, accepted, claims, program, fieldwork, stated, extras);
             case CONTROL -> new Sheet(
-                    name, duty, rails, devices, power, others, accepted, claims, program, fieldwork, extras);
+                    name, duty, rails, devices, power, others, accepted, claims, program, fieldwork, stated, extras);
         };
     }
 
@@ -163,7 +182,8 @@ public record Sheet(
 
     /** This sheet under another name. */
     public Sheet named(String other) {
-        return new Sheet(other, duty, rails, devices, power, control, accepted, claims, program, fieldwork, extras);
+        return new Sheet(
+                other, duty, rails, devices, power, control, accepted, claims, program, fieldwork, stated, extras);
     }
 
     /** Every rung, the power circuit's first. */

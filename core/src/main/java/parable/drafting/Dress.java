@@ -23,14 +23,16 @@ public final class Dress {
 
     private Dress() {}
 
-    /** The job in the dress of a practice; itself if it is in that dress. */
+    /** The job in the dress of a practice; itself if it is in that dress. Tables of its own are of the other practice, and go. */
     public static Job of(Job job, Practice practice) {
         if (job.practice() == practice) {
             return job;
         }
         List<Sheet> sheets =
                 job.sheets().stream().map(sheet -> dressed(sheet, practice)).toList();
-        return new Job(job.name(), job.conventions().in(practice), sheets, job.logbook(), job.extras());
+        return job.with(sheets)
+                .with(job.conventions().in(practice))
+                .with(job.sizing().withTables(List.of()));
     }
 
     private static Sheet dressed(Sheet sheet, Practice practice) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import parable.circuit.Extras;
 import parable.circuit.Job;
+import parable.circuit.Sheet;
 
 /**
  * In what two versions of a job differ, line by line as their files say it.
@@ -31,9 +32,7 @@ public record JobDifference(List<String> here, List<String> there) {
     /** Each line behind the name of its sheet, without the commas and blanks of the format. */
     private static List<String> lines(Job job) {
         List<String> lines = new ArrayList<>();
-        JobFile.text(new Job(job.name(), job.conventions(), List.of(), job.logbook(), job.extras()))
-                .lines()
-                .forEach(line -> add("", line, lines));
+        JobFile.text(job.with(List.<Sheet>of())).lines().forEach(line -> add("", line, lines));
         job.sheets().forEach(sheet -> JobFile.text(new Job("", job.practice(), List.of(sheet), Extras.NONE))
                 .lines()
                 .filter(line -> line.startsWith("      "))

@@ -42,8 +42,16 @@ final class JobReader {
     /** Settings that list contacts, and may list none. */
     private static final Set<String> CONTACTS = Set.of("aux", "blocks");
 
-    static final List<String> JOB_FIELDS =
-            List.of("version", "name", "practice", "colours", TitleText.FIELD, "logbook", "sheets");
+    static final List<String> JOB_FIELDS = List.of(
+            "version",
+            "name",
+            "practice",
+            "colours",
+            TitleText.FIELD,
+            "logbook",
+            SizingText.STATED,
+            SizingText.TABLES,
+            "sheets");
     static final List<String> SHEET_FIELDS = List.of(
             "name",
             "duty",
@@ -57,7 +65,8 @@ final class JobReader {
             "wiring",
             "wires",
             "wired",
-            "tests");
+            "tests",
+            SizingText.STATED);
     static final List<String> ACCEPTANCE_FIELDS = List.of("code", "where", "remark", "by", "on");
     static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");
 
@@ -87,6 +96,7 @@ final class JobReader {
                 root.required("name").text(),
                 new Conventions(practice, ColoursText.read(root, practice), TitleText.read(root)),
                 sheets,
+                SizingText.basis(root),
                 optional(root, "logbook"),
                 extras(root, JOB_FIELDS));
     }
@@ -139,6 +149,7 @@ final class JobReader {
                 claims(sheet),
                 program(sheet),
                 FieldworkText.read(sheet),
+                SizingText.stated(sheet),
                 extras(sheet, SHEET_FIELDS));
         checkParts(sheet, read);
         return read;

@@ -37,6 +37,7 @@ final class JobWriter {
         if (!job.logbook().isEmpty()) {
             root.put("logbook", job.logbook());
         }
+        SizingText.write(job.sizing(), root);
         ArrayNode sheets = root.putArray("sheets");
         job.sheets().forEach(sheet -> sheets.add(sheet(sheet)));
         append(root, job.extras());
@@ -69,6 +70,7 @@ final class JobWriter {
             sheet.claims().forEach(node.putArray("claims")::add);
         }
         FieldworkText.write(sheet.fieldwork(), node);
+        SizingText.write(sheet.stated(), node);
         append(node, sheet.extras());
         return node;
     }

@@ -93,12 +93,7 @@ public final class Journal {
         work.file()
                 .ifPresent(file -> fields.put(FILE, quoted(file.toAbsolutePath().toString())));
         work.known().ifPresent(fingerprint -> fields.put(KNOWN, quoted(fingerprint)));
-        Job marked = new Job(
-                work.job().name(),
-                work.job().conventions(),
-                work.job().sheets(),
-                work.job().logbook(),
-                new Extras(fields));
+        Job marked = work.job().with(new Extras(fields));
         WholeFile.replaceSecretly(mine.get().entry(), JobFile.text(marked).getBytes(StandardCharsets.UTF_8));
     }
 
@@ -248,8 +243,7 @@ public final class Journal {
                 .flatMap(Journal::unquoted)
                 .flatMap(Journal::path);
         Optional<String> known = Optional.ofNullable(fields.remove(KNOWN)).flatMap(Journal::unquoted);
-        return new Work(
-                new Job(job.name(), job.conventions(), job.sheets(), job.logbook(), new Extras(fields)), file, known);
+        return new Work(job.with(new Extras(fields)), file, known);
     }
 
     private static Optional<String> unquoted(String json) {

@@ -1,7 +1,8 @@
 package parable.network;
 
-import java.util.BitSet;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import parable.circuit.Terminal;
 import parable.parts.CurrentKind;
@@ -18,13 +19,11 @@ import parable.parts.Source;
 public final class WorstSag {
 
     private final Network network;
-    private final Solution copper;
+    private final FedLoads loads;
 
     private WorstSag(Network network) {
         this.network = network;
-        BitSet all = new BitSet();
-        all.set(0, network.contactCount());
-        copper = network.solve(all, new BitSet());
+        loads = new FedLoads(network);
     }
 
     /**
@@ -42,7 +41,7 @@ public final class WorstSag {
         for (Part part : network.assembly().parts()) {
             for (Source source : part.sources()) {
                 if (source.sags()) {
-                    double share = source.share(voltAmperes(part, source));
+                    double share = share(part, source);
                     shares.merge(new Terminal(part.tag(), source.live()), share, (one, other) -> one * other);
                 }
             }
@@ -50,35 +49,29 @@ public final class WorstSag {
         return new Defects(others.wiresOff(), others.jumpers(), shares);
     }
 
-    private double voltAmperes(Part part, Source source) {
-        double sum = 0;
-        double most = 0;
-        for (Part fed : network.assembly().parts()) {
-            for (Load load : fed.loads()) {
-                if (fed != part && isAcross(fed, load, part, source)) {
-                    double square = load.rated().volts() * load.rated().volts();
-                    double steady = square / Math.hypot(load.ohms(), load.reactance());
-                    boolean coil =
-                            fed.drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC;
-                    sum += steady;
-                    most = Math.max(most, coil ? square / load.openOhms() - steady : 0);
-                }
+    /** What is left while the coil pulls in of which least is left. */
+    /** What is left while the coil pulls in of which least is left. */
+    private double share(Part part, Source source) {
+        double watts = 0;
+        double vars = 0;
+        List<Load> coils = new ArrayList<>();
+        for (FedLoads.Fed fed : loads.of(part, source)) {
+            Load load = fed.load();
+            watts += load.watts(load.rated().volts());
+            vars += load.vars(load.rated().volts());
+            if (fed.part().drive() instanceof Drive.ByCoil && load.rated().kind() == CurrentKind.AC) {
+                coils.add(load);
             }
         }
-        return sum + most;
-    }
-
-    private boolean isAcross(Part fed, Load load, Part part, Source source) {
-        Terminal from = new Terminal(fed.tag(), load.from());
-        Terminal to = new Terminal(fed.tag(), load.to());
-        Terminal live = new Terminal(part.tag(), source.live());
-        Terminal back = new Terminal(part.tag(), source.reference());
-        return areJoined(from, live) && areJoined(to, back) || areJoined(from, back) && areJoined(to, live);
-    }
-
-    private boolean areJoined(Terminal one, Terminal other) {
-        return network.node(one)
-                .flatMap(node -> network.node(other).filter(another -> copper.joined(node, another)))
-                .isPresent();
+        double least = source.share(watts, vars);
+        for (Load coil : coils) {
+            double volts = coil.rated().volts();
+            least = Math.min(
+                    least,
+                    source.share(
+                            watts - coil.watts(volts) + coil.openWatts(volts),
+                            vars - coil.vars(volts) + coil.openVars(volts)));
+        }
+        return least;
     }
 }

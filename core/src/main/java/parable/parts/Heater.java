@@ -30,7 +30,7 @@ public record Heater(
      *
      * @param tripClass 10A, 10, 20 or 30
      */
-    static Heater ofClass(
+    public static Heater ofClass(
             String tripClass, double setting, int tripPosition, boolean automaticReset, boolean phaseLossSensitive) {
         double seconds =
                 switch (tripClass) {

@@ -65,6 +65,26 @@ public record Load(
         return directOhms / CoilData.INRUSH_POWER_FACTOR;
     }
 
+    /** What it takes at a voltage of its kind, in W. */
+    public double watts(double volts) {
+        return volts * volts * ohms / (ohms * ohms + reactance * reactance);
+    }
+
+    /** What goes to and fro in it at a voltage of its kind, in var. */
+    public double vars(double volts) {
+        return volts * volts * reactance / (ohms * ohms + reactance * reactance);
+    }
+
+    /** What a coil takes at a voltage of its kind while its armature is open, in W. */
+    public double openWatts(double volts) {
+        return volts * volts / openOhms() * CoilData.INRUSH_POWER_FACTOR;
+    }
+
+    /** What goes to and fro in a coil at a voltage of its kind while its armature is open, in var. */
+    public double openVars(double volts) {
+        return volts * volts / openOhms() * Math.sqrt(1 - CoilData.INRUSH_POWER_FACTOR * CoilData.INRUSH_POWER_FACTOR);
+    }
+
     /** Whether its other side is the inner star point of a motor, which no rung can reach. */
     public boolean endsAtStarPoint() {
         return to.equals(Part.STAR_POINT);

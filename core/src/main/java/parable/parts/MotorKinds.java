@@ -52,12 +52,12 @@ final class MotorKinds {
                 new PartKind(
                         "single-phase-motor",
                         Family.MOTOR,
-                        List.of("voltage", "power", "drives", "load", "run-up", "rotor"),
+                        List.of("voltage", "power", "current", "drives", "load", "run-up", "rotor"),
                         MotorKinds::singlePhaseMotor),
                 new PartKind(
                         "dc-motor",
                         Family.MOTOR,
-                        List.of("field", "voltage", "power", "drives", "load", "run-up", "rotor"),
+                        List.of("field", "voltage", "power", "current", "drives", "load", "run-up", "rotor"),
                         MotorKinds::directCurrentMotor));
     }
 
@@ -99,11 +99,12 @@ final class MotorKinds {
 
     /**
      * Run winding U1-U2 and start winding Z1-Z2, both for the line voltage, the start winding with capacitor and centrifugal
-     * switch inside. The current follows from P = U I eta cosphi.
+     * switch inside. The current is that of the nameplate, or else follows from P = U I eta cosphi.
      */
     private static Part singlePhaseMotor(PartBuilder part, Settings settings) throws SettingException {
         RatedVoltage line = settings.voltage("voltage", PHASE_BY_DEFAULT);
-        double voltAmperes = watts(settings) / (EFFICIENCY * POWER_FACTOR);
+        double usual = watts(settings) / (EFFICIENCY * POWER_FACTOR * line.volts());
+        double voltAmperes = line.volts() * settings.quantity("current", "A", 0.1, 1000, usual);
         return part.loads(List.of(
                         winding("U1", "U2", line, voltAmperes, POWER_FACTOR),
                         winding("Z1", "Z2", line, voltAmperes / 2, POWER_FACTOR)))
@@ -112,7 +113,7 @@ final class MotorKinds {
                 .build();
     }
 
-    /** Armature A1-A2, series winding S1-S2, shunt winding F1-F2. The current follows from P = U I eta. */
+    /** Armature A1-A2, series winding S1-S2, shunt winding F1-F2. The current is that of the nameplate, or else follows from P = U I eta. */
     private static Part directCurrentMotor(PartBuilder part, Settings settings) throws SettingException {
         DirectCurrentMotor.Field field =
                 switch (settings.oneOf(
@@ -123,7 +124,7 @@ final class MotorKinds {
                     default -> DirectCurrentMotor.Field.PERMANENT_MAGNET;
                 };
         RatedVoltage line = settings.voltage("voltage", DIRECT_BY_DEFAULT);
-        double amperes = watts(settings) / EFFICIENCY / line.volts();
+        double amperes = settings.quantity("current", "A", 0.1, 1000, watts(settings) / EFFICIENCY / line.volts());
         RatedVoltage series = line.times(SERIES_SHARE);
         RatedVoltage armature = field.hasSeries() ? line.times(1 - SERIES_SHARE) : line;
         List<Load> windings = new ArrayList<>();

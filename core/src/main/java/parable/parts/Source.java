@@ -31,38 +31,44 @@ public record Source(
      *
      * @param load the input's position among the device's loads
      * @param law how
-     * @param drop the share of its voltage that every VA drawn from it takes away, 0 for one that is stiff
+     * @param regulation what its load takes of its voltage
      * @param most the most in VA that it gives; what would take more gets less voltage instead. Infinite for one without such a limit
      */
-    public record Following(int load, Law law, double drop, double most) {
+    public record Following(int load, Law law, Regulation regulation, double most) {
 
         /** One that nothing weakens. */
         Following(int load, Law law) {
-            this(load, law, 0, Double.POSITIVE_INFINITY);
+            this(load, law, Regulation.STIFF, Double.POSITIVE_INFINITY);
         }
     }
 
-    /** The share of its voltage that every VA drawn from it takes away, 0 for one that gives all of it up to a limit. */
-    public double drop() {
-        return following.map(Following::drop).orElse(0.0);
+    /** Whether any load takes some of its voltage; not so one that gives all of it up to a limit. */
+    public boolean isSoft() {
+        return following.filter(one -> one.regulation().sags()).isPresent();
     }
 
     /** Whether what hangs on it can weaken it. */
     public boolean sags() {
         return following
-                .filter(one -> one.drop() > 0 || one.most() < Double.POSITIVE_INFINITY)
+                .filter(one -> one.regulation().sags() || one.most() < Double.POSITIVE_INFINITY)
                 .isPresent();
     }
 
     /**
      * The share of its voltage that it still gives.
      *
-     * @param voltAmperes what hangs on it would take at full voltage, in VA
+     * @param watts what hangs on it would take at full voltage, in W
+     * @param vars and what goes to and fro, in var
      */
-    public double share(double voltAmperes) {
-        return following
-                .map(one -> voltAmperes > one.most() ? one.most() / voltAmperes : 1 / (1 + one.drop() * voltAmperes))
-                .orElse(1.0);
+    public double share(double watts, double vars) {
+        return following.map(one -> share(one, watts, vars)).orElse(1.0);
+    }
+
+    private static double share(Following following, double watts, double vars) {
+        double voltAmperes = Math.hypot(watts, vars);
+        return voltAmperes > following.most()
+                ? following.most() / voltAmperes
+                : following.regulation().share(watts, vars);
     }
 
     /** How the output of a device follows its input. */

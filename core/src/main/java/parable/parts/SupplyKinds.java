@@ -88,15 +88,13 @@ final class SupplyKinds {
                         secondary,
                         0,
                         Optional.of(new Source.Following(
-                                0, Source.Law.IN_PROPORTION, regulation(rated) / rated, Double.POSITIVE_INFINITY)),
+                                0,
+                                Source.Law.IN_PROPORTION,
+                                Regulation.ofControlTransformer(rated),
+                                Double.POSITIVE_INFINITY)),
                         grounded)))
                 .bareTerminals("PE")
                 .build();
-    }
-
-    /** By how much of it the voltage of a control transformer sags at its rated load: 12 % at 25 VA, 9 at 100, 5 at 1000 (data sheets). */
-    private static double regulation(double voltAmperes) {
-        return 0.12 * Math.pow(25 / voltAmperes, 0.22);
     }
 
     /** L-N in, plus and minus out; minus floats unless it is grounded. It gives a fifth more than it is rated for, and without a rating whatever is asked. */
@@ -114,7 +112,7 @@ final class SupplyKinds {
                         output,
                         0,
                         Optional.of(new Source.Following(
-                                0, Source.Law.REGULATED, 0, ABOVE_RATING * output.volts() * rated)),
+                                0, Source.Law.REGULATED, Regulation.STIFF, ABOVE_RATING * output.volts() * rated)),
                         grounded)))
                 .bareTerminals("PE")
                 .build();

@@ -32,7 +32,7 @@ public enum TripCurve {
     }
 
     /** The curve of this name, such as {@code gG} or {@code D}. */
-    static TripCurve named(String name) {
+    public static TripCurve named(String name) {
         return valueOf(name.toUpperCase(Locale.ROOT));
     }
 

@@ -12,7 +12,17 @@ final class BrakeAndWarning extends LadderPart {
     void brakeDevices() {
         String run = tags.contactor();
         boolean timed = wish.has(Braking.TIMED);
-        draft.device("contactor", run, "Run", "panel", "coil", control.volts(), "aux", aux("13-14 21-22 33-34"));
+        draft.device(
+                "contactor",
+                run,
+                "Run",
+                "panel",
+                "coil",
+                control.volts(),
+                "aux",
+                aux("13-14 21-22 33-34"),
+                "rated",
+                ContactorRating.of(wish, false));
         draft.device(
                 "contactor",
                 tags.brake(),
@@ -143,7 +153,9 @@ final class BrakeAndWarning extends LadderPart {
                 "coil",
                 control.volts(),
                 "aux",
-                aux("13-14 21-22"));
+                aux("13-14 21-22"),
+                "rated",
+                ContactorRating.of(wish, false));
         commandDevices(tags.timer());
     }
 

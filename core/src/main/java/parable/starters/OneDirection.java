@@ -30,10 +30,7 @@ final class OneDirection extends LadderPart {
                 "aux",
                 "13-14 21-22",
                 "rated",
-                isJogged()
-                        ? Power.contactorForHeavyDuty(
-                                wish.practice(), wish.motor().amperes())
-                        : "");
+                ContactorRating.of(wish, isJogged()));
         if (relay || wish.has(Jogging.RELAY)) {
             String label = relay ? "Between the supplies" : "Run relay";
             draft.device("control-relay", tags.relay(), label, "panel", "coil", control.volts(), "changeovers", "2");

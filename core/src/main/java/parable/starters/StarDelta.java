@@ -81,7 +81,17 @@ final class StarDelta extends LadderPart {
     }
 
     private void contactor(String tag, String label, String aux) {
-        draft.device("contactor", tag, label, "panel", "coil", control.volts(), "aux", aux);
+        draft.device(
+                "contactor",
+                tag,
+                label,
+                "panel",
+                "coil",
+                control.volts(),
+                "aux",
+                aux,
+                "rated",
+                ContactorRating.ofStarDelta(wish, tag.equals(tags.star())));
     }
 
     /** Star pulls in main, and main holds itself beside star when star drops. */

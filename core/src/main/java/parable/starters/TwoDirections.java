@@ -19,10 +19,7 @@ final class TwoDirections extends LadderPart {
                     "aux",
                     "13-14 21-22" + (shows(Lamp.RUNNING) ? " 33-34" : "") + (shows(Lamp.STOPPED) ? " 41-42" : ""),
                     "rated",
-                    isJogged() || isPlugged()
-                            ? Power.contactorForHeavyDuty(
-                                    wish.practice(), wish.motor().amperes())
-                            : "");
+                    ContactorRating.of(wish, isJogged() || isPlugged()));
         }
         draft.device(
                 "mechanical-interlock",

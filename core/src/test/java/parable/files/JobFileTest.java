@@ -35,6 +35,7 @@ import parable.circuit.Position;
 import parable.circuit.Practice;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
+import parable.circuit.SizingBasis;
 import parable.circuit.Terminal;
 import parable.circuit.Tick;
 import parable.circuit.TitleBlock;
@@ -140,7 +141,8 @@ class JobFileTest {
                 .withDevices(sheet.devices().stream()
                         .map(device -> device.tag().equals("K1") ? device.standing(new Position(120, 40)) : device)
                         .toList());
-        Job job = new Job("Kept", Conventions.of(Practice.IEC), List.of(worked), "a".repeat(64), Extras.NONE);
+        Job job = new Job(
+                "Kept", Conventions.of(Practice.IEC), List.of(worked), SizingBasis.NONE, "a".repeat(64), Extras.NONE);
 
         Job read = JobFile.read(JobFile.text(job));
         assertThat(read).isEqualTo(job);

@@ -12,7 +12,8 @@ final class JournalKeeper {
     /** The arguments: the folder of the journal, the job file to keep, the name the job is to have, and the file it belongs to. */
     public static void main(String[] arguments) throws Exception {
         Job read = JobFile.open(Path.of(arguments[1]));
-        Job named = new Job(arguments[2], read.conventions(), read.sheets(), read.logbook(), read.extras());
+        Job named =
+                new Job(arguments[2], read.conventions(), read.sheets(), read.sizing(), read.logbook(), read.extras());
         Optional<Path> file = arguments.length > 3 ? Optional.of(Path.of(arguments[3])) : Optional.empty();
         new Journal(Path.of(arguments[0])).keep(new Journal.Work(named, file, file.map(any -> "known")));
         Runtime.getRuntime().halt(0);

@@ -1,0 +1,42 @@
+package parable.sizing;
+
+import java.util.List;
+import java.util.Optional;
+import parable.circuit.Practice;
+
+/** Something that sizing asks: a quantity, or one of a few words. */
+public interface Asked {
+
+    /** By which it is stated. */
+    String key();
+
+    /** What it is called on the page. */
+    String label();
+
+    /** The quantity that it is, empty where it is answered by one of a few words. */
+    Optional<Measure> measure();
+
+    /** What can be answered; empty where it is a quantity. */
+    List<String> words();
+
+    /** What is usual in a practice; empty where nothing is assumed. */
+    String usual(Practice practice);
+
+    /** What makes sense, in words. */
+    default String expected() {
+        return measure().map(Measure::expected).orElseGet(() -> "one of " + String.join(", ", words()));
+    }
+
+    /**
+     * Refuses what makes no sense.
+     *
+     * @param place what it is about, for the words of the refusal
+     */
+    default void check(String place, String written) throws SizingException {
+        if (measure().isPresent()) {
+            measure().get().read(place, written);
+        } else if (!words().contains(written)) {
+            throw new SizingException(place, written, expected());
+        }
+    }
+}

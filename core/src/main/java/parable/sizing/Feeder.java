@@ -1,0 +1,193 @@
+package parable.sizing;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import parable.circuit.Practice;
+import parable.ratings.RatingLine;
+import parable.ratings.RatingTable;
+import parable.ratings.RatingTables;
+
+/** The feeder of a job: what its motors take together, its wire, its protection, and the peak when the last of them starts. */
+final class Feeder {
+
+    private static final double LARGEST = 1.25;
+    private static final double LEAST_METRIC = 1.5;
+    private static final String CONTROL_GAUGE = "16 AWG";
+
+    private Feeder() {}
+
+    /**
+     * A motor on the feeder.
+     *
+     * @param name of its sheet and its tag
+     * @param amperes at rated load
+     * @param starting what the line carries at the start, in A
+     * @param device the rating of the protection of its branch, in A
+     */
+    record Branch(String name, double amperes, double starting, double device) {}
+
+    /** Adds the feeder of some motors, at least one, and gives the row of its wire. */
+    static RatingLine add(Inputs inputs, Chain chain, List<Branch> branches) throws SizingException {
+        boolean iec = inputs.practice() == Practice.IEC;
+        double sum = branches.stream().mapToDouble(Branch::amperes).sum();
+        Branch largest = branches.stream()
+                .max(Comparator.comparingDouble(Branch::amperes))
+                .orElseThrow();
+        double demand = inputs.number(JobQuestion.DEMAND) / 100;
+        Draft current = Draft.of("feeder-current", iec ? "Current of the feeder" : "Feeder carries at least");
+        branches.forEach(branch -> current.from(branch.name(), branch.amperes(), "A"));
+        double needed = chain.add(
+                iec
+                        ? current.from("demand " + inputs.word(JobQuestion.DEMAND))
+                                .is(demand * sum, "A")
+                                .by(
+                                        "the sum of the rated currents, times the share that runs together",
+                                        "IEC 60204-1, 12.4")
+                        : current.is(LARGEST * largest.amperes() + sum - largest.amperes(), "A")
+                                .by("1.25 times the largest and all others", "NFPA 70, 430.24"));
+        RatingLine wire = iec ? metric(inputs, chain, needed) : gauge(inputs, chain, needed);
+        if (!iec) {
+            Branch most = branches.stream()
+                    .max(Comparator.comparingDouble(Branch::device))
+                    .orElseThrow();
+            double rest = sum - most.amperes();
+            RatingTable table = chain.table("breaker");
+            RatingLine line = table.upTo(most.device() + rest).orElse(table.least());
+            chain.add(Draft.of("feeder-protection", "Feeder breaker at most")
+                    .from("largest branch device", most.device(), "A")
+                    .from("the other motors", rest, "A")
+                    .is(line.amount(), "A")
+                    .by(
+                            "the largest branch device and the current of the other motors, to the next size downwards",
+                            "NFPA 70, 430.62(A)")
+                    .read(table, line));
+        }
+        addPeaks(inputs, chain, branches, sum);
+        return wire;
+    }
+
+    /** Wire and device together: the device carries the load, and the wire what the device lets through for good. */
+    private static RatingLine metric(Inputs inputs, Chain chain, double needed) throws SizingException {
+        String column = inputs.word(JobQuestion.FEEDER_METHOD);
+        RatingTable devices = chain.table("breaker");
+        RatingLine device = devices.from(needed)
+                .orElseThrow(() -> new SizingException(
+                        "feeder",
+                        Figures.written(needed) + " A",
+                        "at most " + devices.most().key() + " A, the largest of the table"));
+        double factor = temperature(inputs, chain, "PVC");
+        RatingTable table = chain.table("wire");
+        RatingLine wire = table.first(one -> one.amount() >= LEAST_METRIC
+                        && factor * one.number(column).orElse(0) >= device.amount())
+                .orElseThrow(() -> new SizingException(
+                        "feeder",
+                        device.key() + " A",
+                        "at most "
+                                + Figures.written(
+                                        factor * table.most().number(column).orElseThrow()) + " A, which "
+                                + table.most().key() + " mm² carries; lay several in parallel"));
+        double carries = factor * wire.number(column).orElseThrow();
+        chain.add(Draft.of("feeder-wire", "Wire of the feeder")
+                .from("current", needed, "A")
+                .from("protection", device.amount(), "A")
+                .is(carries, "A")
+                .written(wire.key() + " mm² (" + Figures.written(carries) + " A)")
+                .by("it carries what its protection lets through for good", "IEC 60364-4-43, 433.1")
+                .read(table, wire.key() + " mm², " + column));
+        chain.add(Draft.of("feeder-protection", "Protection of the feeder")
+                .from("current", needed, "A")
+                .is(device.amount(), "A")
+                .by("the next size from the current on, that the wire carries", "IEC 60364-4-43, 433.1")
+                .read(devices, device)
+                .limit(device.amount() <= carries, "The wire carries " + Figures.written(carries) + " A."));
+        RatingTable protective = chain.table("protective-conductor");
+        RatingLine line = protective.line(wire.key()).orElse(protective.most());
+        chain.add(Draft.of("feeder-protective-conductor", "Protective conductor of the feeder")
+                .is(Double.parseDouble(line.word("PE")), "mm²")
+                .by("by the line conductor", "")
+                .read(protective, line));
+        return wire;
+    }
+
+    /** The row of a wire that somebody names, empty if nobody does. */
+    static Optional<RatingLine> stated(RatingTables tables, Practice practice, Optional<String> size)
+            throws SizingException {
+        if (size.isEmpty()) {
+            return Optional.empty();
+        }
+        RatingTable table = tables.table("wire");
+        Optional<RatingLine> row =
+                table.first(line -> ConductorSize.name(practice, line).equals(size.get())
+                        || line.key().equals(size.get()));
+        if (row.isEmpty()) {
+            throw new SizingException(
+                    "feeder, feeder-wire",
+                    size.get(),
+                    "one of "
+                            + table.lines().stream()
+                                    .map(line -> ConductorSize.name(practice, line))
+                                    .collect(Collectors.joining(", ")));
+        }
+        return row;
+    }
+
+    private static double temperature(Inputs inputs, Chain chain, String column) throws SizingException {
+        RatingTable table = chain.table("wire-temperature");
+        return table.from(inputs.number(JobQuestion.FEEDER_AMBIENT))
+                .flatMap(line -> line.number(column).isPresent()
+                        ? Optional.of(line.number(column).getAsDouble())
+                        : Optional.empty())
+                .orElseThrow(() -> new SizingException(
+                        inputs.place(JobQuestion.FEEDER_AMBIENT),
+                        inputs.word(JobQuestion.FEEDER_AMBIENT),
+                        "at most " + table.most().key() + " °C, which the table has"));
+    }
+
+    private static RatingLine gauge(Inputs inputs, Chain chain, double needed) throws SizingException {
+        String column = needed > 100 ? "75 °C" : "60 °C";
+        double factor = temperature(inputs, chain, column);
+        RatingTable table = chain.table("wire");
+        RatingLine wire = table.first(one -> !one.key().equals(CONTROL_GAUGE)
+                        && factor * one.number(column).orElse(0) >= needed)
+                .orElseThrow(() -> new SizingException(
+                        "feeder",
+                        Figures.written(needed) + " A",
+                        "at most "
+                                + Figures.written(
+                                        factor * table.most().number(column).orElseThrow()) + " A, which "
+                                + table.most().key() + " carries; lay several in parallel"));
+        double carries = factor * wire.number(column).orElseThrow();
+        chain.add(Draft.of("feeder-wire", "Wire of the feeder")
+                .from("current", needed, "A")
+                .is(carries, "A")
+                .written(wire.key() + " (" + Figures.written(carries) + " A)")
+                .by("it carries at least that, at terminals of " + column, "NFPA 70, 110.14(C)")
+                .read(table, wire.key() + ", " + column));
+        return wire;
+    }
+
+    private static void addPeaks(Inputs inputs, Chain chain, List<Branch> branches, double sum) throws SizingException {
+        Branch worst = branches.stream()
+                .max(Comparator.comparingDouble(branch -> branch.starting() - branch.amperes()))
+                .orElseThrow();
+        chain.add(Draft.of("feeder-peak", "Peak when the last one starts")
+                .from("last " + worst.name())
+                .from("its start", worst.starting(), "A")
+                .is(sum - worst.amperes() + worst.starting(), "A")
+                .by(
+                        "all others at rated load, and the one that makes it highest starting last",
+                        "sum of the amounts, which is never less than that of the vectors"));
+        Branch largest = branches.stream()
+                .max(Comparator.comparingDouble(Branch::amperes))
+                .orElseThrow();
+        if (!largest.equals(worst)) {
+            chain.add(Draft.of("feeder-peak-largest", "Peak with the largest last")
+                    .from("last " + largest.name())
+                    .from("its start", largest.starting(), "A")
+                    .is(sum - largest.amperes() + largest.starting(), "A")
+                    .by("all others at rated load, and the largest motor starting last", "as above"));
+        }
+    }
+}

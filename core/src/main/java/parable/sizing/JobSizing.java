@@ -1,0 +1,212 @@
+package parable.sizing;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import parable.circuit.Job;
+import parable.circuit.Stated;
+import parable.ratings.RatingFormatException;
+import parable.ratings.RatingLine;
+import parable.ratings.RatingTables;
+
+/**
+ * All that is sized of a job: each sheet, and what they have in common.
+ *
+ * @param inputs what the supply, the feeder and the enclosure rest on; empty if something of it makes no sense
+ * @param sheets in the order of the job
+ * @param rows a row for each motor
+ * @param results of the supply, the feeder and the heat in the panel
+ * @param problem why those could not be worked out; empty if they could
+ */
+public record JobSizing(
+        Optional<Inputs> inputs, List<SheetSizing> sheets, List<Row> rows, List<Result> results, String problem) {
+
+    private static final String ABOUT = "job";
+
+    /** Not modified: the lists are copied. */
+    public JobSizing {
+        sheets = List.copyOf(sheets);
+        rows = List.copyOf(rows);
+        results = List.copyOf(results);
+    }
+
+    /**
+     * A motor in the table of the job. What is not known is empty.
+     *
+     * @param sheet on which it is
+     * @param motor its tag
+     * @param title what it drives
+     * @param power as it is written
+     * @param start how it is started
+     * @param current its current by the practice, in A
+     * @param overload what its relay is set to
+     * @param contactor which
+     * @param protection which
+     * @param wire which
+     * @param drop what is lost on the way while it runs
+     * @param starting what its line carries at the start, in A
+     * @param state whether all is kept, or what is not
+     */
+    public record Row(
+            String sheet,
+            String motor,
+            String title,
+            String power,
+            String start,
+            String current,
+            String overload,
+            String contactor,
+            String protection,
+            String wire,
+            String drop,
+            String starting,
+            String state) {
+
+        /** The heads of the columns, in the order of the components. */
+        public static List<String> heads() {
+            return List.of(
+                    "Sheet",
+                    "Motor",
+                    "Drives",
+                    "Power",
+                    "Start",
+                    "Current",
+                    "Overload",
+                    "Contactor",
+                    "Protection",
+                    "Wire",
+                    "Drop",
+                    "At the start",
+                    "State");
+        }
+
+        /** The cells, in the order of the heads. */
+        public List<String> cells() {
+            return List.of(
+                    sheet,
+                    motor,
+                    title,
+                    power,
+                    start,
+                    current,
+                    overload,
+                    contactor,
+                    protection,
+                    wire,
+                    drop,
+                    starting,
+                    state);
+        }
+    }
+
+    /**
+     * The tables of a job: those that ship, with its own in their place.
+     *
+     * @throws RatingFormatException if one of its own makes no sense
+     */
+    public static RatingTables tables(Job job) throws RatingFormatException {
+        return RatingTables.of(job.practice()).with(job.sizing().tables());
+    }
+
+    /**
+     * Sizes a job.
+     *
+     * @param facts what the circuits of its sheets tell; a sheet that could not be fitted out is left out
+     * @param tables of its practice
+     */
+    public static JobSizing of(Job job, List<SheetFacts> facts, RatingTables tables) {
+        List<SheetSizing> sheets = facts.stream()
+                .map(one -> SheetSizing.of(one, job.practice(), tables))
+                .toList();
+        List<Row> rows = new ArrayList<>();
+        List<Feeder.Branch> branches = new ArrayList<>();
+        List<PanelHeat.Loss> losses = new ArrayList<>();
+        for (SheetSizing sheet : sheets) {
+            sheet.motors().forEach(motor -> {
+                rows.add(row(sheet, motor));
+                motor.sizing().ifPresent(sized -> branches.add(branch(sheet, motor.tag(), sized)));
+            });
+            double watts = sheet.losses().values().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .sum();
+            losses.add(new PanelHeat.Loss(sheet.sheet(), watts));
+        }
+        try {
+            Inputs inputs = new Inputs(ABOUT, job.practice(), JobQuestion.all(), Map.of(), given(job, true));
+            Chain chain = new Chain(ABOUT, tables, given(job, false));
+            Optional<RatingLine> wire =
+                    branches.isEmpty() ? Optional.empty() : Optional.of(Feeder.add(inputs, chain, branches));
+            ProspectiveCurrent.add(inputs, chain, wire);
+            PanelHeat.add(inputs, chain, losses);
+            return new JobSizing(Optional.of(inputs), sheets, rows, chain.results(), unused(chain));
+        } catch (SizingException senseless) {
+            return new JobSizing(Optional.empty(), sheets, rows, List.of(), senseless.getMessage());
+        }
+    }
+
+    private static String unused(Chain chain) {
+        return chain.unused().isEmpty()
+                ? ""
+                : ABOUT + ": found " + chain.unused().get(0) + ", expected one of its inputs or results";
+    }
+
+    private static Map<String, String> given(Job job, boolean questions) {
+        Map<String, String> given = new LinkedHashMap<>();
+        for (Stated one : job.sizing().stated()) {
+            boolean question =
+                    JobQuestion.all().stream().anyMatch(asked -> asked.key().equals(one.quantity()));
+            if (question == questions) {
+                given.put(one.quantity(), one.value());
+            }
+        }
+        return given;
+    }
+
+    private static Feeder.Branch branch(SheetSizing sheet, String tag, MotorSizing sized) {
+        return new Feeder.Branch(
+                sheet.sheet() + " " + tag,
+                sized.result("current").orElseThrow().value(),
+                sized.start().amperes(),
+                sized.result("protection").orElseThrow().value());
+    }
+
+    private static Row row(SheetSizing sheet, SheetSizing.Sized<MotorSizing> motor) {
+        Optional<MotorSizing> sized = motor.sizing();
+        return new Row(
+                sheet.sheet(),
+                motor.tag(),
+                motor.title(),
+                sized.map(one -> one.inputs().word(Question.POWER)).orElse(""),
+                sized.map(one -> one.inputs().word(Question.START)).orElse(""),
+                written(sized, "current"),
+                written(sized, "overload"),
+                written(sized, "contactor"),
+                written(sized, "protection"),
+                written(sized, "wire"),
+                written(sized, "drop"),
+                written(sized, "start-current-of-the-line"),
+                sized.map(JobSizing::state).orElse(motor.problem()));
+    }
+
+    private static String written(Optional<MotorSizing> sized, String key) {
+        return sized.flatMap(one -> one.result(key)).map(Result::written).orElse("");
+    }
+
+    private static String state(MotorSizing sized) {
+        List<String> failing =
+                sized.results().stream().filter(Result::fails).map(Result::name).toList();
+        return failing.isEmpty() ? "kept" : "not kept: " + String.join(", ", failing);
+    }
+
+    /** The sizing of a sheet, empty if it could not be fitted out. */
+    public Optional<SheetSizing> sheet(String name) {
+        return sheets.stream().filter(sheet -> sheet.sheet().equals(name)).findFirst();
+    }
+
+    /** A result of what the sheets have in common, empty where there is none. */
+    public Optional<Result> result(String key) {
+        return results.stream().filter(one -> one.key().equals(key)).findFirst();
+    }
+}

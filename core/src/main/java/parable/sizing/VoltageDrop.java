@@ -1,0 +1,119 @@
+package parable.sizing;
+
+import parable.circuit.Practice;
+import parable.ratings.RatingLine;
+import parable.ratings.RatingTable;
+
+/** The voltage that is lost on the way to the motor. */
+final class VoltageDrop {
+
+    /** Of warm copper, in ohm mm2/m. */
+    static final double WARM_COPPER = 0.0225;
+
+    /** Of cold copper, in ohm mm2/m. */
+    static final double COLD_COPPER = 0.0185;
+
+    /** Of a cable, in ohm/m. */
+    static final double REACTANCE = 0.08e-3;
+
+    private static final double METRES_OF_1000_FEET = 304.8;
+
+    private VoltageDrop() {}
+
+    /**
+     * The drop in V.
+     *
+     * @param conductors sqrt3 for three phases, 2 for there and back
+     * @param amperes what flows, in A
+     * @param metres the length of the run, in m
+     * @param squareMillimetres the cross-section, in mm2
+     * @param powerFactor of what flows
+     */
+    static double volts(
+            double conductors, double amperes, double metres, double squareMillimetres, double powerFactor) {
+        double sine = Math.sqrt(1 - powerFactor * powerFactor);
+        return conductors * amperes * metres * (WARM_COPPER / squareMillimetres * powerFactor + REACTANCE * sine);
+    }
+
+    /** Adds {@code drop} and {@code start-drop}, each in V and in per cent. */
+    static void add(Inputs inputs, Chain chain, RatingLine wire, double starting) throws SizingException {
+        double current = chain.result("current").orElseThrow().value();
+        one(
+                inputs,
+                chain,
+                wire,
+                new Case("drop", "Voltage drop while it runs", current, Question.POWER_FACTOR, Question.DROP_LIMIT));
+        one(
+                inputs,
+                chain,
+                wire,
+                new Case(
+                        "start-drop",
+                        "Voltage drop at the start",
+                        starting,
+                        Question.START_POWER_FACTOR,
+                        Question.START_DROP_LIMIT));
+    }
+
+    private record Case(String key, String name, double amperes, Question factor, Question limit) {}
+
+    private static void one(Inputs inputs, Chain chain, RatingLine wire, Case one) throws SizingException {
+        double volts = volts(inputs, wire, one.amperes(), one.factor());
+        double supply = FullLoadCurrent.supplyVolts(inputs);
+        Draft draft = Draft.of(one.key(), one.name())
+                .from("current", one.amperes(), "A")
+                .from("length " + inputs.word(Question.LENGTH))
+                .from("wire " + ConductorSize.name(inputs.practice(), wire))
+                .is(volts, "V");
+        if (inputs.practice() == Practice.IEC) {
+            draft.from("power factor " + inputs.word(one.factor()))
+                    .by(
+                            conductorsWritten(inputs) + " I L (ρ/S cosφ + x sinφ), ρ = 0.0225 Ω mm²/m, x = 0.08 mΩ/m",
+                            "warm copper");
+        } else {
+            draft.by(conductorsWritten(inputs) + " I L Z, Z the effective impedance at a power factor of 0.85", "")
+                    .read(chain.table("wire"), wire);
+        }
+        double lost = chain.add(draft);
+        double share = 100 * lost / supply;
+        double most = inputs.number(one.limit());
+        String allowed = "at most " + Figures.written(most) + " % of " + Figures.written(supply) + " V";
+        draft.written(Figures.written(lost) + " V, " + Figures.written(share) + " %")
+                .limit(
+                        share <= most,
+                        share <= most
+                                ? allowed.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + allowed.substring(1)
+                                        + "."
+                                : "It may be " + allowed + advice(inputs, chain, one, most * supply / 100));
+        chain.add(draft, chain.override(one.key()).isPresent());
+    }
+
+    private static String advice(Inputs inputs, Chain chain, Case one, double most) throws SizingException {
+        RatingTable table = chain.table("wire");
+        for (RatingLine line : table.lines()) {
+            if (volts(inputs, line, one.amperes(), one.factor()) <= most) {
+                return "; " + ConductorSize.name(inputs.practice(), line) + " keeps it.";
+            }
+        }
+        return "; no size of the table keeps it.";
+    }
+
+    private static double volts(Inputs inputs, RatingLine wire, double amperes, Question factor) {
+        double metres = inputs.number(Question.LENGTH);
+        return inputs.practice() == Practice.IEC
+                ? volts(conductors(inputs), amperes, metres, wire.amount(), inputs.number(factor))
+                : conductors(inputs)
+                        * amperes
+                        * wire.number("ohm a 1000 ft").orElseThrow()
+                        * metres
+                        / METRES_OF_1000_FEET;
+    }
+
+    private static double conductors(Inputs inputs) {
+        return inputs.is(Question.FEED, "three-phase") ? Math.sqrt(3) : 2;
+    }
+
+    private static String conductorsWritten(Inputs inputs) {
+        return inputs.is(Question.FEED, "three-phase") ? "√3" : "2";
+    }
+}
