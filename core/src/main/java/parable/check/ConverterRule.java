@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import parable.network.Solution;
+import parable.parts.CurrentKind;
 import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
@@ -18,8 +19,8 @@ import parable.parts.Source;
  */
 final class ConverterRule implements Rule {
 
-    /** So many times its rating a small control transformer gives for the tenths of a second that a coil takes to pull in; practice, 3 to 8. */
-    private static final double FOR_A_MOMENT = 3;
+    /** What is to be left of its voltage while the last coil pulls in: a coil needs 85 %, and the wires to it take some. */
+    private static final double LEAST_SHARE = 0.9;
 
     private static final String MARKING = "PE";
 
@@ -56,12 +57,9 @@ final class ConverterRule implements Rule {
         if (transformer) {
             double rated = voltAmperes(part.loads().get(source.following().get().load()));
             double taken = fed.stream().mapToDouble(ConverterRule::voltAmperes).sum();
-            double most = fed.stream()
-                    .mapToDouble(load -> inrush(load) - voltAmperes(load))
-                    .max()
-                    .orElse(0);
-            if (taken > rated || taken + most > FOR_A_MOMENT * rated) {
-                findings.add(tooSmall(part, rated, taken, taken + most));
+            double share = leastShare(source, fed);
+            if (taken > rated || share < LEAST_SHARE) {
+                findings.add(tooSmall(part, rated, taken, share));
             }
             if (controls(study, unprotected, live).findAny().isPresent()) {
                 findings.add(unprotected(part));
@@ -83,10 +81,25 @@ final class ConverterRule implements Rule {
         return volts * volts / Math.hypot(load.ohms(), load.reactance());
     }
 
-    /** What a coil takes while its armature is open: its copper is three quarters of what hinders the current then. */
-    private static double inrush(Load load) {
-        double volts = load.rated().volts();
-        return load.role() == LoadRole.COIL ? 0.75 * volts * volts / load.directOhms() : voltAmperes(load);
+    /** What is left of the voltage of a transformer while everything is on and the largest coil pulls in. */
+    private static double leastShare(Source source, List<Load> fed) {
+        double watts = fed.stream()
+                .mapToDouble(load -> load.watts(load.rated().volts()))
+                .sum();
+        double vars = fed.stream()
+                .mapToDouble(load -> load.vars(load.rated().volts()))
+                .sum();
+        return fed.stream()
+                .filter(load -> load.role() == LoadRole.COIL && load.rated().kind() == CurrentKind.AC)
+                .mapToDouble(load -> source.share(
+                        watts
+                                - load.watts(load.rated().volts())
+                                + load.openWatts(load.rated().volts()),
+                        vars
+                                - load.vars(load.rated().volts())
+                                + load.openVars(load.rated().volts())))
+                .min()
+                .orElse(source.share(watts, vars));
     }
 
     private static boolean isEarthed(Study study, Part part) {
@@ -116,20 +129,20 @@ final class ConverterRule implements Rule {
                         + " from its PE terminal to that of the supply.");
     }
 
-    private static Finding tooSmall(Part part, double rated, double taken, double most) {
+    private static Finding tooSmall(Part part, double rated, double taken, double share) {
         return new Finding(
                 "transformer-too-small",
                 Severity.ERROR,
                 List.of(part.tag()),
                 String.format(
                         Locale.ROOT,
-                        "%s is rated %.0f VA; the coils, lamps and horns behind it take %.0f VA together, and %.0f VA while the largest coil pulls in.",
+                        "%s is rated %.0f VA; the coils, lamps and horns behind it take %.0f VA together, and while the largest coil pulls in %.0f %% of its voltage are left.",
                         part.tag(),
                         rated,
                         taken,
-                        most),
+                        100 * share),
                 "The voltage sinks when a contactor is to pull in, and it chatters and burns its contacts, or stays out."
-                        + " Take a larger one, by its data for short times.");
+                        + " At least 90 % are to be left. Take a larger one.");
     }
 
     /** What a DC supply says that it gives, in A; without limit if it says nothing. */

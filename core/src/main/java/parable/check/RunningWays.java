@@ -146,7 +146,11 @@ final class RunningWays {
         for (Part motor : motors) {
             int part = parts.indexOf(motor);
             int first = study.network().load(part, 0);
-            windings.set(first, first + windings(motor));
+            IntStream.range(0, windings(motor))
+                    .filter(winding -> motor.machine()
+                            .filter(machine -> !machine.motor().carriesWhileRunning(winding))
+                            .isEmpty())
+                    .forEach(winding -> windings.set(first + winding));
         }
         ContactCurrents currents = ContactCurrents.of(solution, load -> windings.get(load) ? 1 : 0);
         int part = parts.indexOf(release);

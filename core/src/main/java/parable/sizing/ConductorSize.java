@@ -144,6 +144,10 @@ final class ConductorSize {
                                         .orElse("")));
     }
 
+    private String named(String key, String written) throws SizingException {
+        return name(row(key, written));
+    }
+
     private String name(RatingLine line) {
         return name(inputs.practice(), line);
     }
@@ -180,7 +184,9 @@ final class ConductorSize {
                     .by("by the protection before it, and no larger than the line conductors (250.122(A))", "")
                     .read(table, line);
         }
-        draft.written(other.orElse(size)).is(0, "");
+        String chosen =
+                other.isPresent() ? new ConductorSize(inputs, chain).named("protective-conductor", other.get()) : size;
+        draft.written(chosen).is(ProspectiveCurrent.squareMillimetresOf(inputs.practice(), chosen + " ("), "mm²");
         chain.add(draft, other.isPresent());
     }
 }

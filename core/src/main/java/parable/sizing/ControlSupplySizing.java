@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import parable.circuit.Practice;
+import parable.parts.Assembly;
 import parable.parts.Regulation;
+import parable.proof.OnTogether;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
@@ -48,6 +50,25 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
         TransformerFuses.add(inputs, chain, rated);
         addRun(inputs, chain, share);
         return new ControlSupplySizing(inputs, chain.results());
+    }
+
+    /**
+     * That of the control transformer of a sheet with all its coils on together, empty if it has none or it makes no sense.
+     *
+     * @param tag of the transformer
+     */
+    public static Optional<ControlSupplySizing> drawn(
+            Assembly assembly, String tag, Practice practice, RatingTables tables) {
+        try {
+            for (DrawnControlSupply supply : DrawnControlSupply.all(assembly, OnTogether.everything(assembly))) {
+                if (supply.tag().equals(tag)) {
+                    return Optional.of(supply.sized(practice, tables));
+                }
+            }
+            return Optional.empty();
+        } catch (SizingException senseless) {
+            return Optional.empty();
+        }
     }
 
     /** A sizing of nothing but a transformer, such as {@code 150 VA 480/120 V}. */

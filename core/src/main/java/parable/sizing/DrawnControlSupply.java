@@ -7,14 +7,17 @@ import java.util.Map;
 import java.util.Set;
 import parable.circuit.Device;
 import parable.circuit.Practice;
+import parable.circuit.Sheet;
 import parable.network.FedLoads;
 import parable.network.Network;
+import parable.parts.Assembly;
 import parable.parts.CurrentKind;
 import parable.parts.Drive;
 import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Source;
+import parable.proof.OnTogether;
 import parable.ratings.RatingTables;
 
 /**
@@ -27,30 +30,29 @@ import parable.ratings.RatingTables;
  * @param last the coil that comes in last and takes most; its part is the transformer itself if there is none
  * @param holding what the weakest coil for alternating current takes, in VA; 0 if there is none
  */
-record DrawnControlSupply(
-        Part part, parable.circuit.Sheet sheet, double watts, double vars, FedLoads.Fed last, double holding) {
+record DrawnControlSupply(Part part, Sheet sheet, double watts, double vars, FedLoads.Fed last, double holding) {
 
-    static List<DrawnControlSupply> all(SheetFacts facts) {
-        FedLoads loads = new FedLoads(Network.of(facts.assembly()));
+    static List<DrawnControlSupply> all(Assembly assembly, OnTogether together) {
+        FedLoads loads = new FedLoads(Network.of(assembly));
         List<DrawnControlSupply> all = new ArrayList<>();
-        for (Part part : facts.assembly().parts()) {
+        for (Part part : assembly.parts()) {
             if (part.device().kind().equals("control-transformer")) {
                 part.sources().stream()
                         .findFirst()
-                        .ifPresent(source -> all.add(of(facts, part, loads.of(part, source))));
+                        .ifPresent(source -> all.add(of(assembly.sheet(), together, part, loads.of(part, source))));
             }
         }
         return all;
     }
 
-    private static DrawnControlSupply of(SheetFacts facts, Part part, List<FedLoads.Fed> fed) {
+    private static DrawnControlSupply of(Sheet sheet, OnTogether on, Part part, List<FedLoads.Fed> fed) {
         FedLoads.Fed last = fed.stream()
                 .filter(one -> isMagnet(one))
                 .max((one, other) -> Double.compare(inrush(one.load()), inrush(other.load())))
                 .orElse(new FedLoads.Fed(part, part.loads().get(0)));
         Map<String, Double> taken = new LinkedHashMap<>();
         fed.forEach(one -> taken.merge(one.part().tag(), voltAmperes(one.load()), Double::sum));
-        Set<String> together = facts.together().heaviest(tag -> taken.getOrDefault(tag, 0.0));
+        Set<String> together = on.heaviest(tag -> taken.getOrDefault(tag, 0.0));
         double watts = 0;
         double vars = 0;
         for (FedLoads.Fed one : fed) {
@@ -60,7 +62,7 @@ record DrawnControlSupply(
                 vars += one.load().vars(one.load().rated().volts());
             }
         }
-        return new DrawnControlSupply(part, facts.assembly().sheet(), watts, vars, last, weakest(fed));
+        return new DrawnControlSupply(part, sheet, watts, vars, last, weakest(fed));
     }
 
     private static double weakest(List<FedLoads.Fed> fed) {

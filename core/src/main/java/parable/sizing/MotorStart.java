@@ -109,8 +109,8 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
         timer.limit(
                 before.last().speed() >= RunUp.CHANGE * 0.99,
                 before.last().speed() >= RunUp.CHANGE * 0.99
-                        ? "Earlier than " + Figures.written(seconds)
-                                + " s the change takes nearly the current of a direct start."
+                        ? "Not before " + Figures.written(seconds)
+                                + " s: an earlier change takes nearly the current of a direct start."
                         : "Too early: at " + Figures.written(100 * before.last().speed())
                                 + " % of the speed the change takes " + Figures.written(change.times()) + " In.");
         chain.add(timer, chain.override("timer").isPresent());

@@ -80,7 +80,7 @@ public record SheetSizing(
                             brakes.add(tried(drawn.tag(), "Brake of " + tag, () -> drawn.sized(practice, tables))));
         }
         List<Sized<ControlSupplySizing>> supplies = new ArrayList<>();
-        for (DrawnControlSupply drawn : DrawnControlSupply.all(facts)) {
+        for (DrawnControlSupply drawn : DrawnControlSupply.all(assembly, facts.together())) {
             supplies.add(tried(drawn.tag(), drawn.title(), () -> drawn.sized(practice, tables)));
         }
         SheetSizing sizing = new SheetSizing(

@@ -112,7 +112,7 @@ public record Starter(Sheet sheet, List<String> reasons) {
 
         private Sheet finished() {
             new PowerPlan(wish, tags, draft, mainContactor()).protectiveConductors();
-            return draft.alsoKnownBy(tags).sheet();
+            return new TransformerRating(wish, tags).on(draft.alsoKnownBy(tags).sheet());
         }
 
         private String mainContactor() {

@@ -17,7 +17,7 @@ import parable.parts.Part;
 /**
  * Colours and cross-sections as usual in a practice: IEC 60204-1:2016 (13.2.4) and NFPA 79 (13.2). The size of a wire goes by the nearest breaker or
  * fuse before it: IEC 60204-1:2016, table 6, method B2; NEC table 310.16, 60 degrees. That of a protective conductor goes by the largest wire
- * beside it: IEC 60204-1:2016, table 1; NEC table 250.122. They are proposals; local code decides.
+ * beside it: IEC 60204-1:2016, table 1; NEC table 250.122. What somebody states for a motor goes before it. They are proposals; local code decides.
  */
 final class Conductors {
 
@@ -26,6 +26,7 @@ final class Conductors {
     private final Feeds feeds;
     private final WireSizes sizes;
     private final boolean iec;
+    private final StatedWires stated;
     private final Set<Terminal> ladder;
 
     /** By the node itself: to compare long nodes would cost more than this saves. */
@@ -37,13 +38,16 @@ final class Conductors {
         feeds = new Feeds(assembly);
         sizes = WireSizes.of(practice);
         iec = practice == Practice.IEC;
+        stated = new StatedWires(assembly);
         ladder = assembly.sheet().control().stream().flatMap(Rung::terminals).collect(Collectors.toSet());
     }
 
     /** What a wire of a node is made of. */
     Conductor of(Node node) {
-        return known.computeIfAbsent(
-                node, one -> conductor(isEarth(one) ? Conductor.PROTECTIVE : colour(one), amperes(one), isPower(one)));
+        return known.computeIfAbsent(node, one -> stated.of(one)
+                .map(size -> new Conductor(colour(one), size, sizes.ferrule(size)))
+                .orElseGet(() ->
+                        conductor(isEarth(one) ? Conductor.PROTECTIVE : colour(one), amperes(one), isPower(one))));
     }
 
     /**

@@ -1,100 +1,108 @@
 package parable.wiring;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import parable.circuit.Practice;
+import parable.ratings.RatingLine;
+import parable.ratings.RatingTable;
+import parable.ratings.RatingTables;
 
-/**
- * The cross-sections of a practice and what they carry.
- *
- * @param sizes from the smallest on
- * @param leastPower the place of the smallest for power circuits
- */
-record WireSizes(List<Size> sizes, int leastPower) {
+/** The cross-sections of a practice and what they carry, by its tables {@code wire} and {@code protective-conductor}. */
+final class WireSizes {
 
     /** Where no size of the table carries it. */
     static final String BY_CALCULATION = "by calculation";
 
     private static final String NONE = "none";
 
-    /**
-     * A cross-section.
-     *
-     * @param name as it is ordered
-     * @param amperes what it carries in A
-     * @param ferrule the colour of its ferrule (DIN 46228-4); {@code none} where the practice does without
-     * @param protects up to which A of the protective device a protective conductor of this size goes with it
-     */
-    record Size(String name, double amperes, String ferrule, double protects) {}
+    /** Without another word wires are laid by method B2, and terminals are for 60 degrees. */
+    private static final Map<Practice, String> COLUMNS = Map.of(Practice.IEC, "B2", Practice.NORTH_AMERICAN, "60 °C");
 
-    /** IEC 60204-1:2016, table 6, method B2; protective conductors by table 1: as large up to 16 mm2, then 16 mm2 up to 35 mm2, then half. */
-    private static final WireSizes IEC = new WireSizes(
-            List.of(
-                    new Size("1 mm²", 10.1, "red ferrule", 10.1),
-                    new Size("1.5 mm²", 13.1, "black ferrule", 13.1),
-                    new Size("2.5 mm²", 17.4, "blue ferrule", 17.4),
-                    new Size("4 mm²", 23, "grey ferrule", 23),
-                    new Size("6 mm²", 30, "yellow ferrule", 30),
-                    new Size("10 mm²", 40, "red ferrule", 40),
-                    new Size("16 mm²", 54, "blue ferrule", 86),
-                    new Size("25 mm²", 70, "yellow ferrule", 103),
-                    new Size("35 mm²", 86, "red ferrule", 130),
-                    new Size("50 mm²", 103, "blue ferrule", 156),
-                    new Size("70 mm²", 130, "yellow ferrule", 179),
-                    new Size("95 mm²", 156, "red ferrule", 179),
-                    new Size("120 mm²", 179, "blue ferrule", 179)),
-            1);
+    /** The thinnest for control and for power circuits. */
+    private static final Map<Practice, List<String>> LEAST =
+            Map.of(Practice.IEC, List.of("1", "1.5"), Practice.NORTH_AMERICAN, List.of("16 AWG", "14 AWG"));
 
-    /** NEC table 310.16, copper, 60 degrees; 16 AWG by NFPA 79 (12.6.1); protective conductors by NEC table 250.122. */
-    private static final WireSizes NORTH_AMERICAN = new WireSizes(
-            List.of(
-                    new Size("16 AWG", 10, NONE, 10),
-                    new Size("14 AWG", 15, NONE, 15),
-                    new Size("12 AWG", 20, NONE, 20),
-                    new Size("10 AWG", 30, NONE, 60),
-                    new Size("8 AWG", 40, NONE, 100),
-                    new Size("6 AWG", 55, NONE, 200),
-                    new Size("4 AWG", 70, NONE, 300),
-                    new Size("3 AWG", 85, NONE, 400),
-                    new Size("2 AWG", 95, NONE, 500),
-                    new Size("1 AWG", 110, NONE, 600),
-                    new Size("1/0 AWG", 125, NONE, 800),
-                    new Size("2/0 AWG", 145, NONE, 1000),
-                    new Size("3/0 AWG", 165, NONE, 1200),
-                    new Size("4/0 AWG", 195, NONE, 1600)),
-            1);
+    /** The largest that is proposed; beyond it a wire is calculated. */
+    private static final Map<Practice, String> MOST = Map.of(Practice.IEC, "120", Practice.NORTH_AMERICAN, "4/0 AWG");
 
-    static WireSizes of(Practice practice) {
-        return practice == Practice.IEC ? IEC : NORTH_AMERICAN;
+    /** The colours of ferrules (DIN 46228-4). */
+    private static final Map<String, String> FERRULES = Map.ofEntries(
+            Map.entry("0.75 mm²", "grey ferrule"),
+            Map.entry("1 mm²", "red ferrule"),
+            Map.entry("1.5 mm²", "black ferrule"),
+            Map.entry("2.5 mm²", "blue ferrule"),
+            Map.entry("4 mm²", "grey ferrule"),
+            Map.entry("6 mm²", "yellow ferrule"),
+            Map.entry("10 mm²", "red ferrule"),
+            Map.entry("16 mm²", "blue ferrule"),
+            Map.entry("25 mm²", "yellow ferrule"),
+            Map.entry("35 mm²", "red ferrule"),
+            Map.entry("50 mm²", "blue ferrule"),
+            Map.entry("70 mm²", "yellow ferrule"),
+            Map.entry("95 mm²", "red ferrule"),
+            Map.entry("120 mm²", "blue ferrule"));
+
+    private final Practice practice;
+    private final RatingTable wires;
+    private final RatingTable protective;
+
+    private WireSizes(Practice practice) {
+        this.practice = practice;
+        wires = RatingTables.of(practice).table("wire");
+        protective = RatingTables.of(practice).table("protective-conductor");
     }
 
-    private Stream<Size> from(boolean power) {
-        return sizes.stream().skip(power ? leastPower : 0);
+    static WireSizes of(Practice practice) {
+        return new WireSizes(practice);
+    }
+
+    private Stream<RatingLine> from(boolean power) {
+        List<RatingLine> lines = wires.lines();
+        int first =
+                lines.indexOf(wires.line(LEAST.get(practice).get(power ? 1 : 0)).orElseThrow());
+        int last = lines.indexOf(wires.line(MOST.get(practice)).orElseThrow());
+        return lines.subList(first, last + 1).stream();
+    }
+
+    private Optional<RatingLine> line(double amperes, boolean power) {
+        return from(power)
+                .filter(line -> line.number(COLUMNS.get(practice)).orElse(0) >= amperes)
+                .findFirst();
+    }
+
+    private String name(String key) {
+        return practice == Practice.IEC ? key + " mm²" : key;
     }
 
     /** The smallest that carries so many A; empty if none does. */
     Optional<String> carrying(double amperes, boolean power) {
-        return from(power)
-                .filter(size -> size.amperes() >= amperes)
-                .map(Size::name)
-                .findFirst();
+        return line(amperes, power).map(line -> name(line.key()));
     }
 
     /** The protective conductor that goes with a device of so many A. */
     String protective(double amperes, boolean power) {
-        return from(power)
-                .filter(size -> size.protects() >= amperes)
-                .map(Size::name)
-                .findFirst()
+        if (practice == Practice.IEC) {
+            return line(amperes, power)
+                    .flatMap(line -> protective.line(line.key()))
+                    .map(line -> name(line.word("PE")))
+                    .orElse(BY_CALCULATION);
+        }
+        String least = LEAST.get(practice).get(power ? 1 : 0);
+        return protective
+                .from(amperes)
+                .map(line -> line.word("AWG"))
+                .map(size -> isSmaller(size, least) ? least : size)
                 .orElse(BY_CALCULATION);
     }
 
+    private boolean isSmaller(String size, String other) {
+        return wires.lines().indexOf(wires.line(size).orElseThrow())
+                < wires.lines().indexOf(wires.line(other).orElseThrow());
+    }
+
     String ferrule(String name) {
-        return sizes.stream()
-                .filter(size -> size.name().equals(name))
-                .map(Size::ferrule)
-                .findFirst()
-                .orElse(NONE);
+        return FERRULES.getOrDefault(name, NONE);
     }
 }

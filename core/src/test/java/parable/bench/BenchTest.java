@@ -88,7 +88,7 @@ class BenchTest {
                         "Q1 (Motor breaker) closed by hand.",
                         "Q1 closes, so P2 lights.",
                         "S1 (Start) pressed.",
-                        "S1 13-14 closes, so K1's coil gets 221 V and P1 lights.",
+                        "S1 13-14 closes, so K1's coil gets 223 V and P1 lights.",
                         "K1 begins to move: 21-22 opens, so P2 goes dark.",
                         "K1 pulls in: 13-14 and the poles close, so M1 runs forward.",
                         "S1 (Start) released.",

@@ -68,7 +68,7 @@ class FaultsTest {
                         .meter()
                         .read(Meter.Range.VOLTS_AC, "P1:X1", "P1:X2")
                         .text())
-                .isEqualTo("228.9 V");
+                .isEqualTo("230.0 V");
     }
 
     @Test

@@ -126,7 +126,9 @@ class MeterTest {
         Meter meter = transformer.moment().meter();
         double secondary = meter.read(Range.AMPERES, "T1:X1", "").value().orElseThrow();
 
-        assertThat(secondary).as("at its rated load it sags by 8 %").isCloseTo(0.92 * 120 / 144.0, within(0.005));
+        assertThat(secondary)
+                .as("at its rated load it sags by 6 %, all of it resistance")
+                .isCloseTo(0.94 * 120 / 144.0, within(0.005));
         assertThat(meter.read(Range.AMPERES, "T1:H1", "").value().orElseThrow())
                 .isCloseTo(secondary / 4 + 0.05 * 100 / 480, within(0.005));
     }

@@ -30,7 +30,7 @@ class WeakTransformerTest {
         "10 VA, HOLDS_AT_ANY_SPEED, ends with this: no motor runs",
         "16 VA, HOLDS_AT_ANY_SPEED, ends with this: no motor runs",
         "25 VA, UNFINISHED, leads to one and the same end",
-        "40 VA, UNFINISHED, leads to one and the same end",
+        "40 VA, HOLDS_AT_ANY_SPEED, 'ends with this: M1 runs forward, K1 is in'",
         "63 VA, HOLDS_AT_ANY_SPEED, 'ends with this: M1 runs forward, K1 is in'",
         "150 VA, HOLDS_AT_ANY_SPEED, 'ends with this: M1 runs forward, K1 is in'"
     })
@@ -63,6 +63,8 @@ class WeakTransformerTest {
                                 && claim.text().contains("M1 runs"));
 
         assertThat(found.contains("never-pulls-in") && runsForCertain).isFalse();
-        assertThat(found.isEmpty() || !runsForCertain).isTrue();
+        assertThat(found.stream().allMatch("transformer-too-small"::equals) || !runsForCertain)
+                .as("one that sags below 90 % may still bring it about")
+                .isTrue();
     }
 }

@@ -30,8 +30,8 @@ class ListsTest {
                 .contains(
                         new PartsLine(
                                 "contactor",
-                                "coil 230 V AC, AC-3 for M1 18.5 kW 35 A, star-delta",
-                                List.of("KM", "KY", "KD")),
+                                "coil 230 V AC, rated 25 A, AC-3 for M1 18.5 kW 35 A, star-delta",
+                                List.of("KM", "KD")),
                         new PartsLine("fuse holder", "1 pole", List.of("F1")),
                         new PartsLine("enclosure", "with mounting plate and door", List.of("panel")),
                         new PartsLine("contact block, closes", "for contactor", List.of("KM")),
