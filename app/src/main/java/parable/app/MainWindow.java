@@ -31,6 +31,7 @@ import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
 import parable.app.run.RunModel;
 import parable.app.run.Wall;
+import parable.app.sizing.SizingModel;
 import parable.app.step.Leaf;
 import parable.app.step.StepPage;
 import parable.card.Pick;
@@ -96,7 +97,13 @@ public final class MainWindow {
         acceptances = new Acceptances(jobs, () -> shown, prompt);
         checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
         route.follow(Map.of(JobStep.CHECK, checking.state()));
-        workplace = new Workplace(jobs, new Person(), look, new Mounting(jobs, () -> shown, prompt), new ForPages());
+        workplace = new Workplace(
+                jobs,
+                new Person(),
+                look,
+                new Mounting(jobs, () -> shown, prompt),
+                new SizingModel(jobs),
+                new ForPages());
         viewMenu = new ViewMenu(
                 jobs, look, () -> interludes().showColours(), () -> interludes().showKeys(), tour::begin);
         header = new Header(

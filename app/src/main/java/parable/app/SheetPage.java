@@ -37,6 +37,7 @@ import parable.app.sheet.Hit;
 import parable.app.sheet.Legend;
 import parable.app.sheet.Marked;
 import parable.app.sheet.SheetView;
+import parable.app.sizing.SizingPage;
 import parable.app.step.Board;
 import parable.app.step.CheckStep;
 import parable.app.step.DrawStep;
@@ -44,6 +45,7 @@ import parable.app.step.Leaf;
 import parable.app.step.Leaves;
 import parable.app.step.PlcStep;
 import parable.app.step.RecordStep;
+import parable.app.step.SizingStep;
 import parable.app.step.StepPage;
 import parable.app.step.StepStates;
 import parable.app.step.TestingStep;
@@ -118,7 +120,7 @@ final class SheetPage {
         board = new Board(sheet, new Legend(workplace.look()), new TimeStrip(run, workplace.look()), new TimeBar(run));
         wiring = new WiringModel(jobs(), name);
         testing = new TestingModel(jobs(), name, workplace.person());
-        states = new StepStates(name, jobs(), run, wiring, testing, log);
+        states = new StepStates(name, jobs(), run, wiring, testing, log, workplace.sizing());
         draw = drawing();
     }
 
@@ -128,6 +130,9 @@ final class SheetPage {
             case DRAW -> draw;
             case TRY -> trying();
             case CHECK -> new CheckStep(board, () -> workplace.window().findings());
+            case SIZE -> new SizingStep(new SizingPage(workplace.sizing(), name, workplace.look(), words -> workplace
+                    .window()
+                    .tell(words)));
             case PROGRAM -> programming();
             case WIRE -> new WireStep(board, wiring, new WiringPage(jobs(), wiring, workplace.look(), this::moment));
             case TEST -> testing();

@@ -13,6 +13,7 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.Part;
+import parable.parts.Protection;
 
 /**
  * What of the power circuit a motor's current flows through, as it is drawn.
@@ -80,11 +81,27 @@ public record MotorCircuit(Part motor, List<Carrier> carriers, List<Part> starts
         return new MotorCircuit(motor, carriers, startsOnly, heavy);
     }
 
-    /** The nearest device of a family before it of which it is the only motor, empty if there is none. */
-    public Optional<Carrier> own(Family family) {
+    /** The breaker or fuse with a curve that is this motor's alone, empty if there is none. */
+    public Optional<Carrier> branch() {
+        return carriers.stream()
+                .filter(carrier -> carrier.others().isEmpty()
+                        && carrier.part()
+                                .protection()
+                                .filter(one -> one.curve().isPresent())
+                                .isPresent())
+                .findFirst();
+    }
+
+    /** What that opens at, empty if there is none. */
+    public Optional<Protection> protection() {
+        return branch().flatMap(carrier -> carrier.part().protection());
+    }
+
+    /** The device with a thermal release that is this motor's alone, empty if there is none. */
+    public Optional<Carrier> release() {
         return carriers.stream()
                 .filter(carrier ->
-                        carrier.part().family() == family && carrier.others().isEmpty())
+                        carrier.others().isEmpty() && carrier.part().heater().isPresent())
                 .findFirst();
     }
 }

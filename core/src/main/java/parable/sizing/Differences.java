@@ -32,6 +32,9 @@ final class Differences {
 
     private static final double LATE_SECONDS = 4;
 
+    /** A fuse is of a standard size, which may be a little below the current of the transformer. */
+    private static final double LEAST_FUSE = 0.8;
+
     private final SheetFacts facts;
     private final Practice practice;
     private final List<Difference> found = new ArrayList<>();
@@ -59,8 +62,8 @@ final class Differences {
     }
 
     private void motor(MotorCircuit circuit, MotorSizing sized, List<Wire> wires) {
-        DrawnMotor.heater(circuit).ifPresent(relay -> overload(relay.part(), sized));
-        DrawnMotor.branch(circuit).ifPresent(branch -> protection(branch.part(), sized));
+        circuit.release().ifPresent(relay -> overload(relay.part(), sized));
+        circuit.branch().ifPresent(branch -> protection(branch.part(), sized));
         for (MotorCircuit.Carrier carrier : circuit.carriers()) {
             if (DrawnMotor.isContactor(carrier.part()) && carrier.others().isEmpty()) {
                 contactor(carrier.part(), sized, false);
@@ -266,8 +269,9 @@ final class Differences {
                     new String[] {Figures.written(drawn) + " VA", value},
                     "Its voltage sags so far that the last coil may not pull in.",
                     set(tag, "rated", value));
+        } else {
+            ControlFuses.of(facts.assembly(), part).forEach(fuse -> fuse(fuse, sized));
         }
-        ControlFuses.of(facts.assembly(), part).forEach(fuse -> fuse(fuse, sized));
     }
 
     private void fuse(ControlFuses.Found fuse, ControlSupplySizing sized) {
@@ -275,7 +279,8 @@ final class Differences {
                 .orElseThrow();
         double most = current.value() * TransformerFuses.most(practice, fuse.primary());
         double drawn = fuse.part().protection().orElseThrow().amperes();
-        if (drawn > most * (1 + 1e-6)) {
+        boolean small = drawn < current.value() * LEAST_FUSE;
+        if (drawn > most * (1 + 1e-6) || small) {
             String value = Figures.exact(sized.result(fuse.primary() ? "primary-fuse" : "secondary-fuse")
                             .orElseThrow()
                             .value())
@@ -285,7 +290,7 @@ final class Differences {
                     fuse.part().tag(),
                     fuse.primary() ? "primary fuse" : "secondary fuse",
                     new String[] {Figures.exact(drawn) + " A", value},
-                    "The transformer burns before it blows.",
+                    small ? "It blows in ordinary work." : "The transformer burns before it blows.",
                     set(fuse.part().tag(), "rated", value));
         }
     }

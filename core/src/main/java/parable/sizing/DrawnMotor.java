@@ -29,7 +29,7 @@ final class DrawnMotor {
         put(drawn, Question.START, Optional.of(isStarDelta(circuit) ? "star-delta" : "direct"));
         put(drawn, Question.DUTY, circuit.heavy() ? Optional.of("jogging") : Optional.empty());
         put(drawn, Question.DEVICE, curve(circuit));
-        heater(circuit).ifPresent(relay -> {
+        circuit.release().ifPresent(relay -> {
             boolean winding = relay.amperes() < IN_WINDING * line(circuit);
             put(drawn, Question.RELAY, Optional.of(winding ? "winding" : "line"));
             put(drawn, Question.TRIP_CLASS, relay.part().device().setting("class"));
@@ -66,11 +66,7 @@ final class DrawnMotor {
     }
 
     private static Optional<String> curve(MotorCircuit circuit) {
-        return branch(circuit)
-                .map(MotorCircuit.Carrier::part)
-                .flatMap(Part::protection)
-                .flatMap(protection -> protection.curve())
-                .map(curve -> curve.sign());
+        return circuit.protection().flatMap(protection -> protection.curve()).map(curve -> curve.sign());
     }
 
     /** What flows in the line at rated load, in A. */
@@ -79,25 +75,6 @@ final class DrawnMotor {
                 .mapToDouble(MotorCircuit.Carrier::amperes)
                 .max()
                 .orElse(0);
-    }
-
-    /** The breaker or fuse that is this motor's alone and has a curve, empty if there is none. */
-    static Optional<MotorCircuit.Carrier> branch(MotorCircuit circuit) {
-        return circuit.carriers().stream()
-                .filter(carrier -> carrier.others().isEmpty()
-                        && carrier.part()
-                                .protection()
-                                .filter(one -> one.curve().isPresent())
-                                .isPresent())
-                .findFirst();
-    }
-
-    /** The thermal release that is this motor's alone, empty if there is none. */
-    static Optional<MotorCircuit.Carrier> heater(MotorCircuit circuit) {
-        return circuit.carriers().stream()
-                .filter(carrier ->
-                        carrier.others().isEmpty() && carrier.part().heater().isPresent())
-                .findFirst();
     }
 
     /** Whether a part switches a motor by a coil. */

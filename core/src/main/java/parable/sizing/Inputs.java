@@ -72,8 +72,13 @@ public final class Inputs {
     }
 
     /** What is said to a question, empty if nothing is. */
-    Optional<String> said(Asked question) {
+    public Optional<String> said(Asked question) {
         return Optional.of(answers.get(question).value()).filter(value -> !value.isEmpty());
+    }
+
+    /** Where the answer to a question is from. */
+    public Origin origin(Asked question) {
+        return answers.get(question).origin();
     }
 
     /** Whether nobody said it. */

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import parable.circuit.Job;
 import parable.circuit.Stated;
 import parable.ratings.RatingFormatException;
@@ -64,6 +66,8 @@ public record JobSizing(
             String starting,
             String state) {
 
+        private static final Pattern NUMBER = Pattern.compile("^\\d+(?:\\.\\d+)?");
+
         /** The heads of the columns, in the order of the components. */
         public static List<String> heads() {
             return List.of(
@@ -80,6 +84,20 @@ public record JobSizing(
                     "Drop",
                     "At the start",
                     "State");
+        }
+
+        /** Puts cells in order: numbers by what they are, words by their letters. */
+        public static int compare(String one, String other) {
+            Optional<Double> number = number(one);
+            Optional<Double> another = number(other);
+            return number.isPresent() && another.isPresent()
+                    ? Double.compare(number.get(), another.get())
+                    : one.compareTo(other);
+        }
+
+        private static Optional<Double> number(String cell) {
+            Matcher number = NUMBER.matcher(cell);
+            return number.find() ? Optional.of(Double.parseDouble(number.group())) : Optional.empty();
         }
 
         /** The cells, in the order of the heads. */
@@ -191,7 +209,10 @@ public record JobSizing(
     }
 
     private static String written(Optional<MotorSizing> sized, String key) {
-        return sized.flatMap(one -> one.result(key)).map(Result::written).orElse("");
+        String whole =
+                sized.flatMap(one -> one.result(key)).map(Result::written).orElse("");
+        int more = whole.indexOf(" (");
+        return more > 0 ? whole.substring(0, more) : whole;
     }
 
     private static String state(MotorSizing sized) {

@@ -114,6 +114,11 @@ class LibrarySizingTest {
         for (Difference difference : found) {
             mended = difference.takeOver().on(mended);
         }
+        List<Difference> then = differences(mended, job.practice());
+        assertThat(then).as("a smaller transformer takes smaller fuses").allMatch(one -> tag.equals("T1"));
+        for (Difference difference : then) {
+            mended = difference.takeOver().on(mended);
+        }
         assertThat(differences(mended, job.practice())).isEmpty();
     }
 

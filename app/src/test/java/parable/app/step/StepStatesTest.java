@@ -43,7 +43,8 @@ class StepStatesTest {
                         run,
                         new WiringModel(jobs, name),
                         new TestingModel(jobs, name, person),
-                        new LogModel(jobs, name, person))
+                        new LogModel(jobs, name, person),
+                        new parable.app.sizing.SizingModel(jobs))
                 .bySteps();
     }
 

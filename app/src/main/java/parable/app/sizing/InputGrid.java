@@ -1,0 +1,119 @@
+package parable.app.sizing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import parable.sizing.Asked;
+import parable.sizing.Inputs;
+import parable.sizing.Origin;
+
+/** The inputs of a sizing in two columns, each with a field and where it is from. */
+final class InputGrid extends GridPane {
+
+    private static final double FIELD = 112;
+    private static final int COLUMNS = 3;
+
+    private final List<Control> fields = new ArrayList<>();
+
+    /**
+     * A grid.
+     *
+     * @param asked the questions that are shown, in their order
+     * @param inputs what is answered
+     * @param state states an answer by the key of its question; gives why it makes no sense, or nothing
+     * @param refused takes that
+     */
+    InputGrid(
+            List<? extends Asked> asked,
+            Inputs inputs,
+            BiFunction<String, String, String> state,
+            Consumer<String> refused) {
+        setHgap(8);
+        setVgap(3);
+        for (int half = 0; half < 2; half++) {
+            ColumnConstraints name = new ColumnConstraints();
+            name.setHgrow(Priority.SOMETIMES);
+            name.setMinWidth(120);
+            ColumnConstraints field = new ColumnConstraints(FIELD);
+            ColumnConstraints origin = new ColumnConstraints(78);
+            getColumnConstraints().addAll(name, field, origin);
+        }
+        int rows = (asked.size() + 1) / 2;
+        for (int i = 0; i < asked.size(); i++) {
+            add(asked.get(i), inputs, state, refused, i % rows, i / rows * COLUMNS);
+        }
+    }
+
+    private void add(
+            Asked asked,
+            Inputs inputs,
+            BiFunction<String, String, String> state,
+            Consumer<String> refused,
+            int row,
+            int column) {
+        String value = inputs.said(asked).orElse("");
+        Origin origin = inputs.origin(asked);
+        Label name = new Label(asked.label());
+        name.getStyleClass().add("card-name");
+        name.setWrapText(true);
+        Control field = asked.words().isEmpty() ? text(asked, value) : words(asked, value);
+        field.setId("sizing-" + asked.key());
+        field.setAccessibleText(asked.label() + ", " + origin.words());
+        field.getStyleClass().add("card-field");
+        if (field instanceof TextField typed) {
+            Runnable commit = () -> {
+                if (!typed.getText().strip().equals(value)) {
+                    refused.accept(state.apply(asked.key(), typed.getText()));
+                }
+            };
+            typed.setOnAction(event -> commit.run());
+            typed.focusedProperty().addListener((any, before, now) -> {
+                if (before && getScene() != null) {
+                    commit.run();
+                }
+            });
+        } else if (field instanceof ComboBox<?> chosen) {
+            chosen.valueProperty()
+                    .addListener((any, before, now) -> refused.accept(state.apply(asked.key(), String.valueOf(now))));
+        }
+        name.setLabelFor(field);
+        fields.add(field);
+        Label from = new Label(value.isEmpty() ? "not known" : origin == Origin.DRAWN ? "drawn" : origin.words());
+        from.setId("sizing-origin-" + asked.key());
+        from.getStyleClass().addAll("sizing-origin", origin.name().toLowerCase(Locale.ROOT));
+        GridPane.setConstraints(name, column, row);
+        GridPane.setConstraints(field, column + 1, row);
+        GridPane.setConstraints(from, column + 2, row);
+        setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(name, field, from);
+    }
+
+    private static TextField text(Asked asked, String value) {
+        TextField field = new TextField(value);
+        field.setPromptText(asked.measure().map(measure -> measure.unit()).orElse(""));
+        return field;
+    }
+
+    private static ComboBox<String> words(Asked asked, String value) {
+        ComboBox<String> box = new ComboBox<>();
+        box.getItems().setAll(asked.words());
+        box.setValue(value.isEmpty() ? null : value);
+        box.setMaxWidth(Double.MAX_VALUE);
+        return box;
+    }
+
+    /** Puts the keyboard into the first field. */
+    void takeKeyboard() {
+        fields.stream().findFirst().ifPresent(Control::requestFocus);
+    }
+}
