@@ -97,13 +97,8 @@ public final class MainWindow {
         acceptances = new Acceptances(jobs, () -> shown, prompt);
         checking = new Checking(jobs, acceptances, () -> run().assembly(), this::replay, this::goTo);
         route.follow(Map.of(JobStep.CHECK, checking.state()));
-        workplace = new Workplace(
-                jobs,
-                new Person(),
-                look,
-                new Mounting(jobs, () -> shown, prompt),
-                new SizingModel(jobs),
-                new ForPages());
+        Mounting mounting = new Mounting(jobs, () -> shown, prompt);
+        workplace = new Workplace(jobs, new Person(), look, mounting, new SizingModel(jobs), new ForPages());
         viewMenu = new ViewMenu(
                 jobs, look, () -> interludes().showColours(), () -> interludes().showKeys(), tour::begin);
         header = new Header(
@@ -111,12 +106,9 @@ public final class MainWindow {
         keys = new WindowKeys(this, jobs, viewMenu, header, find);
         recipes = new RecipeMenu(jobs, () -> run().assembly().sheet(), script -> run().play(script), this::tell);
         slip = new MessageSlip(jobs::acknowledge);
-        StackPane.setAlignment(slip, Pos.BOTTOM_CENTER);
-        StackPane.setMargin(slip, new Insets(0, 24, 60, 24));
-        StackPane.setAlignment(tour.slip(), Pos.TOP_RIGHT);
-        StackPane.setMargin(tour.slip(), new Insets(64, 28, 0, 0));
-        StackPane.setAlignment(find, Pos.TOP_RIGHT);
-        StackPane.setMargin(find, new Insets(8, 28, 0, 0));
+        place(slip, Pos.BOTTOM_CENTER, new Insets(0, 24, 60, 24));
+        place(tour.slip(), Pos.TOP_RIGHT, new Insets(64, 28, 0, 0));
+        place(find, Pos.TOP_RIGHT, new Insets(8, 28, 0, 0));
         root.setTop(header);
         root.setLeft(route);
         root.setCenter(middle);
@@ -124,6 +116,11 @@ public final class MainWindow {
         follow();
         takeKeys();
         showJob();
+    }
+
+    private static void place(Node slip, Pos where, Insets margin) {
+        StackPane.setAlignment(slip, where);
+        StackPane.setMargin(slip, margin);
     }
 
     /** What pages ask of the window. */
@@ -326,6 +323,7 @@ public final class MainWindow {
         recipes.look();
         arrange();
         route.follow(page.states().bySteps());
+        route.follow(Map.of(JobStep.SIZE, page.sizingState()));
         follow(run());
         header.showSheet(name);
         checking.check();

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableStringValue;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.layout.HBox;
@@ -37,6 +39,7 @@ import parable.app.sheet.Hit;
 import parable.app.sheet.Legend;
 import parable.app.sheet.Marked;
 import parable.app.sheet.SheetView;
+import parable.app.sizing.SizingModel;
 import parable.app.sizing.SizingPage;
 import parable.app.step.Board;
 import parable.app.step.CheckStep;
@@ -120,7 +123,7 @@ final class SheetPage {
         board = new Board(sheet, new Legend(workplace.look()), new TimeStrip(run, workplace.look()), new TimeBar(run));
         wiring = new WiringModel(jobs(), name);
         testing = new TestingModel(jobs(), name, workplace.person());
-        states = new StepStates(name, jobs(), run, wiring, testing, log, workplace.sizing());
+        states = new StepStates(name, jobs(), run, wiring, testing, log);
         draw = drawing();
     }
 
@@ -304,6 +307,12 @@ final class SheetPage {
     /** How far the steps of this sheet are. */
     StepStates states() {
         return states;
+    }
+
+    /** How this sheet is to its sizing, in a word or two. */
+    ObservableStringValue sizingState() {
+        SizingModel sizing = workplace.sizing();
+        return Bindings.createStringBinding(() -> sizing.state(name), sizing.sizedProperty());
     }
 
     /** The page of a step. */

@@ -18,14 +18,14 @@ import parable.parts.PartException;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
-import parable.sizing.Difference;
+import parable.sizing.DrawingDifference;
 import parable.sizing.Input;
 import parable.sizing.JobSizing;
-import parable.sizing.Result;
 import parable.sizing.SheetFacts;
 import parable.sizing.SheetSizing;
 import parable.sizing.SizingException;
 import parable.sizing.SizingLine;
+import parable.sizing.SizingResult;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -92,12 +92,12 @@ final class SizeCommand implements Callable<Integer> {
         try {
             SizingLine read = SizingLine.read(words);
             RatingTables used = RatingTables.of(read.practice());
-            SizingLine.Outcome sized = read.sized(used);
+            SizingLine.SizedLine sized = read.sized(used);
             String text = tables
                     ? written(used)
                     : json ? SizingJson.of(sized) : csv || motors ? SizingCsv.results(sized.results()) : text(sized);
             tell(text);
-            return sized.results().stream().anyMatch(Result::fails) ? 1 : 0;
+            return sized.results().stream().anyMatch(SizingResult::fails) ? 1 : 0;
         } catch (SizingException senseless) {
             throw new UsersFaultException("--new: " + senseless.getMessage());
         }
@@ -119,7 +119,7 @@ final class SizeCommand implements Callable<Integer> {
                     .toList();
             tell(text(job, used, sizing, told));
             boolean wrong = told.stream().anyMatch(SizeCommand::isWrong)
-                    || sheet.isEmpty() && sizing.results().stream().anyMatch(Result::fails);
+                    || sheet.isEmpty() && sizing.results().stream().anyMatch(SizingResult::fails);
             boolean senseless = told.stream().anyMatch(one -> !one.problems().isEmpty())
                     || !sizing.problem().isEmpty();
             return senseless ? 2 : wrong ? 1 : 0;
@@ -132,7 +132,7 @@ final class SizeCommand implements Callable<Integer> {
 
     private static boolean isWrong(SheetSizing sheet) {
         return !sheet.failing().isEmpty()
-                || sheet.differences().stream().anyMatch(one -> one.sort() == Difference.Sort.DIFFERS);
+                || sheet.differences().stream().anyMatch(one -> one.sort() == DrawingDifference.Sort.DIFFERS);
     }
 
     private String text(Job job, RatingTables used, JobSizing sizing, List<SheetSizing> told) {
@@ -157,7 +157,7 @@ final class SizeCommand implements Callable<Integer> {
         return String.join("\n", lines);
     }
 
-    private static String text(SizingLine.Outcome sized) {
+    private static String text(SizingLine.SizedLine sized) {
         List<String> lines = new ArrayList<>();
         for (Input input : sized.inputs().all()) {
             lines.add("  " + input.name() + ": " + input.value() + " ("

@@ -5,8 +5,8 @@ import java.util.List;
 import parable.circuit.Job;
 import parable.files.SizingJson;
 import parable.sizing.JobSizing;
-import parable.sizing.Result;
 import parable.sizing.SheetSizing;
+import parable.sizing.SizingResult;
 
 /** A sizing as it is printed for somebody to read. */
 final class SizingPrint {
@@ -49,7 +49,7 @@ final class SizingPrint {
         return String.join("\n", lines);
     }
 
-    private static void add(SheetSizing.Sized<?> sized, List<Result> results, List<String> lines) {
+    private static void add(SheetSizing.Sized<?> sized, List<SizingResult> results, List<String> lines) {
         lines.add("  " + sized.tag() + (sized.title().equals(sized.tag()) ? "" : ", " + sized.title()));
         if (!sized.problem().isEmpty()) {
             lines.add("    " + sized.problem());
@@ -58,7 +58,7 @@ final class SizingPrint {
     }
 
     /** A result, its limit, and below it how it follows. */
-    static List<String> lines(Result result) {
+    static List<String> lines(SizingResult result) {
         List<String> lines = new ArrayList<>();
         String marks = (result.overridden() ? "  (overridden)" : "")
                 + (result.ofEditedTable() ? "  (by an edited table)" : "");

@@ -181,7 +181,7 @@ class LookTest {
         assertThat(folder.resolve("wash-pump-wires.csv")).content().contains("3,F2:96,X1:");
         assertThat(folder.resolve("wash-pump-parts.csv"))
                 .content()
-                .contains("1,contactor,\"coil 230 V AC, AC-3 for M1 2.2 kW 4.9 A\",K1");
+                .contains("1,contactor,\"coil 230 V AC, rated 9 A, AC-3 for M1 2.2 kW 4.9 A\",K1");
         assertThat(folder.resolve("wash-pump-labels.csv")).content().contains("K1,device,Motor contactor,panel");
     }
 

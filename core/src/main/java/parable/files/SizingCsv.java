@@ -3,8 +3,8 @@ package parable.files;
 import java.util.ArrayList;
 import java.util.List;
 import parable.sizing.JobSizing;
-import parable.sizing.Result;
 import parable.sizing.SheetSizing;
+import parable.sizing.SizingResult;
 
 /** Sizings as tables for a spreadsheet. */
 public final class SizingCsv {
@@ -52,14 +52,14 @@ public final class SizingCsv {
     }
 
     /** A row for each result. */
-    public static String results(List<Result> results) {
+    public static String results(List<SizingResult> results) {
         List<List<String>> rows = new ArrayList<>();
         add("", "", results, rows);
         return CsvTable.text(new Table(RESULT_HEADER, rows));
     }
 
-    private static void add(String sheet, String tag, List<Result> results, List<List<String>> rows) {
-        for (Result result : results) {
+    private static void add(String sheet, String tag, List<SizingResult> results, List<List<String>> rows) {
+        for (SizingResult result : results) {
             rows.add(List.of(
                     sheet,
                     tag,

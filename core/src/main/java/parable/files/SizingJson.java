@@ -9,13 +9,13 @@ import java.util.List;
 import parable.circuit.Practice;
 import parable.sizing.BrakeSizing;
 import parable.sizing.ControlSupplySizing;
-import parable.sizing.Difference;
-import parable.sizing.Inputs;
+import parable.sizing.DrawingDifference;
 import parable.sizing.JobSizing;
 import parable.sizing.MotorSizing;
-import parable.sizing.Result;
 import parable.sizing.SheetSizing;
+import parable.sizing.SizingInputs;
 import parable.sizing.SizingLine;
+import parable.sizing.SizingResult;
 
 /** A sizing as JSON, as {@code docs/sizing.schema.json} has it. */
 public final class SizingJson {
@@ -48,7 +48,7 @@ public final class SizingJson {
     }
 
     /** That of one line. */
-    public static String of(SizingLine.Outcome outcome) {
+    public static String of(SizingLine.SizedLine outcome) {
         ObjectNode root = JsonNodeFactory.instance.objectNode();
         root.put("practice", outcome.inputs().practice().words());
         root.put("advice", ADVICE);
@@ -103,16 +103,16 @@ public final class SizingJson {
         }
     }
 
-    private static void add(Difference difference, ObjectNode node) {
+    private static void add(DrawingDifference difference, ObjectNode node) {
         node.put("tag", difference.tag());
         node.put("what", difference.what());
         node.put("drawn", difference.drawn());
         node.put("sized", difference.sized());
-        node.put("differs", difference.sort() == Difference.Sort.DIFFERS);
+        node.put("differs", difference.sort() == DrawingDifference.Sort.DIFFERS);
         node.put("why", difference.why());
     }
 
-    private static void addInputs(Inputs inputs, ObjectNode node) {
+    private static void addInputs(SizingInputs inputs, ObjectNode node) {
         ArrayNode list = node.putArray("inputs");
         inputs.all().forEach(input -> {
             ObjectNode one = list.addObject();
@@ -123,9 +123,9 @@ public final class SizingJson {
         });
     }
 
-    private static void addResults(List<Result> results, ObjectNode node) {
+    private static void addResults(List<SizingResult> results, ObjectNode node) {
         ArrayNode list = node.putArray("results");
-        for (Result result : results) {
+        for (SizingResult result : results) {
             ObjectNode one = list.addObject();
             one.put("key", result.key());
             one.put("name", result.name());

@@ -6,7 +6,7 @@ import java.util.Optional;
 import parable.circuit.Practice;
 
 /** What sizing asks of a brake with direct current. */
-public enum BrakeQuestion implements Asked {
+public enum BrakeQuestion implements SizingQuestion {
     AMPERES("current", "Rated current of the motor", Measure.of("A", 0.1, 1000), "", ""),
     TIMES("brake-times", "Braking current", Measure.of("x", 0.5, 3).or("In", 1), "2 x", "2 x"),
     OHMS("brake-ohms", "Between two leads of the motor", Measure.of("ohm", 0.001, 1000), "", ""),

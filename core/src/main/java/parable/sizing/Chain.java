@@ -14,7 +14,7 @@ final class Chain {
     private final String about;
     private final RatingTables tables;
     private final Map<String, String> overrides;
-    private final Map<String, Result> results = new LinkedHashMap<>();
+    private final Map<String, SizingResult> results = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
 
     /**
@@ -42,15 +42,15 @@ final class Chain {
      *
      * @throws SizingException if what is in its place makes no sense
      */
-    double add(Draft draft) throws SizingException {
+    double add(ResultDraft draft) throws SizingException {
         Optional<Double> other = overridden(draft);
-        Result result = draft.result(other.isPresent());
+        SizingResult result = draft.result(other.isPresent());
         results.put(draft.key(), result);
         return result.value();
     }
 
     /** What somebody puts in its place, in its unit; that value is in the draft then. */
-    private Optional<Double> overridden(Draft draft) throws SizingException {
+    private Optional<Double> overridden(ResultDraft draft) throws SizingException {
         String written = overrides.get(draft.key());
         if (written == null) {
             return Optional.empty();
@@ -66,7 +66,7 @@ final class Chain {
     }
 
     /** Adds a result of which the draft has what somebody put in its place already. */
-    void add(Draft draft, boolean overridden) {
+    void add(ResultDraft draft, boolean overridden) {
         results.put(draft.key(), draft.result(overridden));
     }
 
@@ -79,11 +79,11 @@ final class Chain {
         return List.copyOf(notes);
     }
 
-    Optional<Result> result(String key) {
+    Optional<SizingResult> result(String key) {
         return Optional.ofNullable(results.get(key));
     }
 
-    List<Result> results() {
+    List<SizingResult> results() {
         return List.copyOf(results.values());
     }
 

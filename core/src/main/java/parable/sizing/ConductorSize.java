@@ -17,10 +17,10 @@ final class ConductorSize {
     private static final double LEAST_METRIC = 1.5;
     private static final String LEAST_GAUGE = "14 AWG";
 
-    private final Inputs inputs;
+    private final SizingInputs inputs;
     private final Chain chain;
 
-    private ConductorSize(Inputs inputs, Chain chain) {
+    private ConductorSize(SizingInputs inputs, Chain chain) {
         this.inputs = inputs;
         this.chain = chain;
     }
@@ -30,18 +30,19 @@ final class ConductorSize {
      *
      * @return the row of the wire from the supply
      */
-    static RatingLine add(Inputs inputs, Chain chain, double current) throws SizingException {
+    static RatingLine add(SizingInputs inputs, Chain chain, double current) throws SizingException {
         ConductorSize size = new ConductorSize(inputs, chain);
         boolean iec = inputs.practice() == Practice.IEC;
-        boolean starDelta = inputs.is(Question.START, "star-delta");
-        Draft wire = Draft.of("wire", starDelta ? "Wire of the line" : "Wire").from("current", current, "A");
+        boolean starDelta = inputs.is(MotorQuestion.START, "star-delta");
+        ResultDraft wire =
+                ResultDraft.of("wire", starDelta ? "Wire of the line" : "Wire").from("current", current, "A");
         RatingLine line = size.choose(
                 wire,
                 iec ? current : NORTH_AMERICAN_MARGIN * current,
                 iec ? "I / (temperature × grouping) at most the table" : "1.25 times the current of the table (430.22)",
                 iec || !starDelta);
         if (starDelta) {
-            Draft leads = Draft.of("leads", "Leads to the windings").from("current", current, "A");
+            ResultDraft leads = ResultDraft.of("leads", "Leads to the windings").from("current", current, "A");
             size.choose(
                     leads,
                     iec ? current / Math.sqrt(3) : LEADS_OF_WYE_DELTA * current,
@@ -51,10 +52,10 @@ final class ConductorSize {
         return line;
     }
 
-    private RatingLine choose(Draft draft, double needed, String how, boolean together) throws SizingException {
+    private RatingLine choose(ResultDraft draft, double needed, String how, boolean together) throws SizingException {
         boolean iec = inputs.practice() == Practice.IEC;
         RatingTable table = chain.table("wire");
-        String column = iec ? inputs.word(Question.METHOD) : terminals(needed);
+        String column = iec ? inputs.word(MotorQuestion.METHOD) : terminals(needed);
         double less = temperature(draft, column) * (together ? grouping(draft) : 1);
         double wanted = needed / less;
         RatingLine line = table.first(
@@ -90,19 +91,19 @@ final class ConductorSize {
     }
 
     private String terminals(double needed) {
-        return inputs.said(Question.TERMINALS).orElse(needed <= COLD_TERMINALS_UP_TO ? "60 °C" : "75 °C");
+        return inputs.said(MotorQuestion.TERMINALS).orElse(needed <= COLD_TERMINALS_UP_TO ? "60 °C" : "75 °C");
     }
 
-    private double temperature(Draft draft, String column) throws SizingException {
+    private double temperature(ResultDraft draft, String column) throws SizingException {
         boolean iec = inputs.practice() == Practice.IEC;
-        double degrees = inputs.number(Question.AMBIENT);
+        double degrees = inputs.number(MotorQuestion.AMBIENT);
         RatingTable table = chain.table("wire-temperature");
         String head = iec ? "PVC" : column;
         RatingLine line = table.from(degrees)
                 .filter(one -> one.number(head).isPresent())
                 .orElseThrow(() -> new SizingException(
-                        inputs.place(Question.AMBIENT),
-                        inputs.word(Question.AMBIENT),
+                        inputs.place(MotorQuestion.AMBIENT),
+                        inputs.word(MotorQuestion.AMBIENT),
                         "at most "
                                 + table.lines().stream()
                                         .filter(one -> one.number(head).isPresent())
@@ -115,17 +116,18 @@ final class ConductorSize {
         return factor;
     }
 
-    private double grouping(Draft draft) throws SizingException {
+    private double grouping(ResultDraft draft) throws SizingException {
         boolean iec = inputs.practice() == Practice.IEC;
-        double together = inputs.quantity(Question.GROUPED).orElse(inputs.is(Question.START, "star-delta") ? 6.0 : 3.0);
+        double together =
+                inputs.quantity(MotorQuestion.GROUPED).orElse(inputs.is(MotorQuestion.START, "star-delta") ? 6.0 : 3.0);
         RatingTable table = chain.table("wire-grouping");
         RatingLine line = table.from(together)
                 .orElseThrow(() -> new SizingException(
-                        inputs.place(Question.GROUPED),
+                        inputs.place(MotorQuestion.GROUPED),
                         Figures.written(together),
                         "at most " + table.most().key() + ", which the table has"));
         double factor =
-                line.number(iec ? inputs.word(Question.METHOD) : "factor").orElseThrow();
+                line.number(iec ? inputs.word(MotorQuestion.METHOD) : "factor").orElseThrow();
         draft.from("grouping", factor, "").read(table, table.columns().get(0) + " " + line.key());
         return factor;
     }
@@ -163,9 +165,9 @@ final class ConductorSize {
      * @param wire the row of the wire that it goes with
      * @param device the rating of the protection before it, in A
      */
-    static void protective(Inputs inputs, Chain chain, RatingLine wire, double device) throws SizingException {
+    static void protective(SizingInputs inputs, Chain chain, RatingLine wire, double device) throws SizingException {
         RatingTable table = chain.table("protective-conductor");
-        Draft draft = Draft.of("protective-conductor", "Protective conductor");
+        ResultDraft draft = ResultDraft.of("protective-conductor", "Protective conductor");
         Optional<String> other = chain.override("protective-conductor");
         String size;
         if (inputs.practice() == Practice.IEC) {

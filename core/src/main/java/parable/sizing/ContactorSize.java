@@ -21,23 +21,23 @@ final class ContactorSize {
 
     private ContactorSize() {}
 
-    static void add(Inputs inputs, Chain chain, double current) throws SizingException {
+    static void add(SizingInputs inputs, Chain chain, double current) throws SizingException {
         if (inputs.practice() == Practice.NORTH_AMERICAN) {
             northAmerican(inputs, chain);
-        } else if (inputs.is(Question.START, "star-delta")) {
+        } else if (inputs.is(MotorQuestion.START, "star-delta")) {
             frame(
                     chain,
-                    Draft.of("contactor", "Line contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor", "Line contactor").from("current", current, "A"),
                     OF_DELTA * current,
                     "0.58 In, AC-3");
             frame(
                     chain,
-                    Draft.of("contactor-delta", "Delta contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor-delta", "Delta contactor").from("current", current, "A"),
                     OF_DELTA * current,
                     "0.58 In, AC-3");
             frame(
                     chain,
-                    Draft.of("contactor-star", "Star contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor-star", "Star contactor").from("current", current, "A"),
                     OF_STAR * current,
                     "0.33 In, AC-3");
         } else if (isHeavy(inputs)) {
@@ -46,38 +46,38 @@ final class ContactorSize {
         } else {
             frame(
                     chain,
-                    Draft.of("contactor", "Contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor", "Contactor").from("current", current, "A"),
                     current,
                     "AC-3, at least In");
         }
     }
 
     /** What a contactor of a result carries at rated load, in A. */
-    static double carried(Inputs inputs, double current, String key) {
-        if (!inputs.is(Question.START, "star-delta")) {
+    static double carried(SizingInputs inputs, double current, String key) {
+        if (!inputs.is(MotorQuestion.START, "star-delta")) {
             return current;
         }
         return key.equals("contactor-star") ? OF_STAR * current : OF_DELTA * current;
     }
 
     /** What an AC-3 contactor that jogs must be rated at least: the current of a motor of twice the power at 400 V, in A. */
-    static double heavyLeast(Inputs inputs) {
-        return RatedCurrent.of(FRAME * inputs.number(Question.POWER), 400);
+    static double heavyLeast(SizingInputs inputs) {
+        return RatedCurrent.of(FRAME * inputs.number(MotorQuestion.POWER), 400);
     }
 
-    static boolean isHeavy(Inputs inputs) {
-        return inputs.is(Question.DUTY, "jogging");
+    static boolean isHeavy(SizingInputs inputs) {
+        return inputs.is(MotorQuestion.DUTY, "jogging");
     }
 
     private static void makes(Chain chain, double current) throws SizingException {
-        chain.add(Draft.of("makes-and-breaks", "Makes and breaks")
+        chain.add(ResultDraft.of("makes-and-breaks", "Makes and breaks")
                 .from("current", current, "A")
                 .is(MAKES * current, "A")
                 .by("6 In each time it is jogged or plugged", "IEC 60947-4-1, table 7, AC-4"));
     }
 
     /** The next frame that carries so many A. */
-    private static void frame(Chain chain, Draft draft, double amperes, String how) throws SizingException {
+    private static void frame(Chain chain, ResultDraft draft, double amperes, String how) throws SizingException {
         RatingTable table = chain.table("contactor");
         RatingLine line = table.from(amperes).orElse(table.most());
         draft.is(line.amount(), "A").by(how, "IEC 60947-4-1").read(table, line);
@@ -89,14 +89,14 @@ final class ContactorSize {
         chain.add(draft, chain.override(draft.key()).isPresent());
     }
 
-    private static void heavy(Inputs inputs, Chain chain, double current) throws SizingException {
-        double kilowatts = FRAME * inputs.number(Question.POWER);
+    private static void heavy(SizingInputs inputs, Chain chain, double current) throws SizingException {
+        double kilowatts = FRAME * inputs.number(MotorQuestion.POWER);
         RatingTable table = chain.table("contactor");
         RatingLine line = table.first(one -> one.number("kW").orElse(0) >= kilowatts * (1 - 1e-6))
                 .orElse(table.most());
-        Draft draft = Draft.of("contactor", "Contactor")
+        ResultDraft draft = ResultDraft.of("contactor", "Contactor")
                 .from("current", current, "A")
-                .from("power " + inputs.word(Question.POWER))
+                .from("power " + inputs.word(MotorQuestion.POWER))
                 .is(line.amount(), "A")
                 .written(Figures.written(line.amount()) + " A (AC-3, " + line.word("kW") + " kW), or one with AC-4 of "
                         + Figures.written(current) + " A")
@@ -110,11 +110,11 @@ final class ContactorSize {
         chain.add(draft, chain.override("contactor").isPresent());
     }
 
-    private static void northAmerican(Inputs inputs, Chain chain) throws SizingException {
-        boolean wyeDelta = inputs.is(Question.START, "star-delta");
+    private static void northAmerican(SizingInputs inputs, Chain chain) throws SizingException {
+        boolean wyeDelta = inputs.is(MotorQuestion.START, "star-delta");
         RatingTable table = chain.table(wyeDelta ? "contactor-wye-delta" : "contactor");
-        double horsepower = inputs.number(Question.POWER) / RatedCurrent.HORSEPOWER;
-        String volts = FullLoadCurrent.column(inputs).orElse(inputs.word(Question.VOLTAGE));
+        double horsepower = inputs.number(MotorQuestion.POWER) / RatedCurrent.HORSEPOWER;
+        String volts = FullLoadCurrent.column(inputs).orElse(inputs.word(MotorQuestion.VOLTAGE));
         String usual = volts.equals("208 V") ? "200 V" : volts.equals("115 V") ? "200 V" : volts;
         String column = (isHeavy(inputs) && !wyeDelta ? "jog hp " : "hp ") + usual;
         if (!table.has(column)) {
@@ -126,8 +126,8 @@ final class ContactorSize {
             chain.note("No size of the table is for " + Figures.written(horsepower) + " hp; choose by a data sheet.");
             return;
         }
-        Draft draft = Draft.of("contactor", "Contactor")
-                .from("power " + inputs.word(Question.POWER))
+        ResultDraft draft = ResultDraft.of("contactor", "Contactor")
+                .from("power " + inputs.word(MotorQuestion.POWER))
                 .is(line.get().amount(), "A")
                 .written("size " + line.get().word("size") + ", " + line.get().key() + " A")
                 .by(isHeavy(inputs) ? "the column for jogging and plugging" : "the column for ordinary duty", "")

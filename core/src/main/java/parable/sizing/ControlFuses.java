@@ -23,21 +23,21 @@ final class ControlFuses {
      * @param part the fuse
      * @param primary whether it is before it
      */
-    record Found(Part part, boolean primary) {}
+    record TransformerFuse(Part part, boolean primary) {}
 
-    static List<Found> of(Assembly assembly, Part transformer) {
+    static List<TransformerFuse> of(Assembly assembly, Part transformer) {
         Network network = Network.of(assembly);
         Solution wires = network.solve(new BitSet(), new BitSet());
         Load input = transformer.loads().get(0);
         String live = transformer.sources().get(0).live();
-        List<Found> found = new ArrayList<>();
+        List<TransformerFuse> found = new ArrayList<>();
         for (Part fuse : assembly.parts()) {
             if (fuse.family() == Family.FUSE) {
                 if (isAt(network, wires, fuse, new Terminal(transformer.tag(), input.from()))
                         || isAt(network, wires, fuse, new Terminal(transformer.tag(), input.to()))) {
-                    found.add(new Found(fuse, true));
+                    found.add(new TransformerFuse(fuse, true));
                 } else if (isAt(network, wires, fuse, new Terminal(transformer.tag(), live))) {
-                    found.add(new Found(fuse, false));
+                    found.add(new TransformerFuse(fuse, false));
                 }
             }
         }

@@ -6,7 +6,7 @@ import java.util.Optional;
 import parable.circuit.Practice;
 
 /** What sizing asks of the control circuit of a sheet. */
-public enum ControlQuestion implements Asked {
+public enum ControlQuestion implements SizingQuestion {
     RATED("rated", "Rated power of the control transformer", Measure.of("VA", 10, 10000), "", ""),
     PRIMARY("primary", "Its primary voltage", Measure.of("V", 12, 1000), "400 V", "480 V"),
     SECONDARY("secondary", "Its secondary voltage", Measure.of("V", 5, 500), "230 V", "120 V"),

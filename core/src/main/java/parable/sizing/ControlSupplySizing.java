@@ -17,7 +17,7 @@ import parable.ratings.RatingTables;
  * @param inputs what it rests on
  * @param results in the order in which each follows
  */
-public record ControlSupplySizing(Inputs inputs, List<Result> results) {
+public record ControlSupplySizing(SizingInputs inputs, List<SizingResult> results) {
 
     /** The least voltage at the transformer while the last coil pulls in, in per cent. */
     private static final double LEAST_VOLTAGE = 90;
@@ -40,7 +40,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
      *
      * @throws SizingException if something makes no sense or is beyond a table
      */
-    static ControlSupplySizing of(Inputs inputs, RatingTables tables, Map<String, String> overrides)
+    static ControlSupplySizing of(SizingInputs inputs, RatingTables tables, Map<String, String> overrides)
             throws SizingException {
         Chain chain = new Chain(inputs.about(), tables, overrides);
         double[] load = addLoad(inputs, chain);
@@ -74,18 +74,18 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
     /** A sizing of nothing but a transformer, such as {@code 150 VA 480/120 V}. */
     public static ControlSupplySizing of(Practice practice, Map<String, String> given, RatingTables tables)
             throws SizingException {
-        return of(new Inputs("transformer", practice, ControlQuestion.all(), Map.of(), given), tables, Map.of());
+        return of(new SizingInputs("transformer", practice, ControlQuestion.all(), Map.of(), given), tables, Map.of());
     }
 
     /** The power and what goes to and fro while the last coil pulls in, in W and var; sealed VA after them. */
-    private static double[] addLoad(Inputs inputs, Chain chain) throws SizingException {
+    private static double[] addLoad(SizingInputs inputs, Chain chain) throws SizingException {
         double held = inputs.quantity(ControlQuestion.SEALED).orElse(0.0);
         double inrush = inputs.quantity(ControlQuestion.INRUSH).orElse(0.0);
         double cosine = inputs.number(ControlQuestion.SEALED_FACTOR);
         double open = inputs.number(ControlQuestion.INRUSH_FACTOR);
         double watts = held * cosine + inrush * open;
         double vars = held * Math.sqrt(1 - cosine * cosine) + inrush * Math.sqrt(1 - open * open);
-        chain.add(Draft.of("control-load", "Control load while the last coil pulls in")
+        chain.add(ResultDraft.of("control-load", "Control load while the last coil pulls in")
                 .from("in together", held, "VA")
                 .from("comes in last", inrush, "VA")
                 .is(Math.hypot(watts, vars), "VA")
@@ -93,7 +93,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
         return new double[] {watts, vars, held};
     }
 
-    private static Regulation regulation(Inputs inputs, RatingTable table, double rated) {
+    private static Regulation regulation(SizingInputs inputs, RatingTable table, double rated) {
         RatingLine line = table.from(rated).orElse(table.most());
         double resistive = inputs.quantity(ControlQuestion.RESISTIVE)
                 .orElse(line.number("uR %").orElseThrow());
@@ -102,24 +102,25 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
         return new Regulation(rated, resistive / 100, reactive / 100);
     }
 
-    private static double addTransformer(Inputs inputs, Chain chain, double[] load) throws SizingException {
+    private static double addTransformer(SizingInputs inputs, Chain chain, double[] load) throws SizingException {
         RatingTable table = chain.table("control-transformer");
         RatingLine line = table.first(one -> one.amount() >= load[2]
                         && 100 * regulation(inputs, table, one.amount()).share(load[0], load[1]) >= LEAST_VOLTAGE)
                 .orElse(table.most());
-        return chain.add(Draft.of("transformer", "Control transformer")
+        return chain.add(ResultDraft.of("transformer", "Control transformer")
                 .from("control load", Math.hypot(load[0], load[1]), "VA")
                 .is(line.amount(), "VA")
                 .by("the smallest that keeps 90 % of its voltage and carries what is in", "IEC 61558-2-2")
                 .read(table, line));
     }
 
-    private static double addVoltage(Inputs inputs, Chain chain, double[] load, double rated) throws SizingException {
+    private static double addVoltage(SizingInputs inputs, Chain chain, double[] load, double rated)
+            throws SizingException {
         RatingTable table = chain.table("control-transformer");
         Regulation regulation = regulation(inputs, table, rated);
         double percent = 100 * regulation.share(load[0], load[1]);
         boolean kept = percent >= LEAST_VOLTAGE;
-        return chain.add(Draft.of(
+        return chain.add(ResultDraft.of(
                                 "control-voltage",
                                 "Voltage of " + Figures.written(rated) + " VA while the last coil pulls in")
                         .from("uR", 100 * regulation.resistive(), "%")
@@ -133,7 +134,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
                 / 100;
     }
 
-    private static void addRun(Inputs inputs, Chain chain, double share) throws SizingException {
+    private static void addRun(SizingInputs inputs, Chain chain, double share) throws SizingException {
         double volts = inputs.number(ControlQuestion.SECONDARY);
         double metres = inputs.number(ControlQuestion.LENGTH);
         double square = inputs.number(ControlQuestion.WIRE);
@@ -142,7 +143,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
         double lost = VoltageDrop.volts(2, current, metres, square, inputs.number(ControlQuestion.INRUSH_FACTOR));
         double percent = 100 * share - 100 * lost / volts;
         boolean kept = percent >= PULLS_IN;
-        chain.add(Draft.of("coil-voltage", "Voltage at the coil while it pulls in")
+        chain.add(ResultDraft.of("coil-voltage", "Voltage at the coil while it pulls in")
                 .from("length " + inputs.word(ControlQuestion.LENGTH))
                 .from("wire " + inputs.word(ControlQuestion.WIRE))
                 .from("lost on the way", lost, "V")
@@ -157,7 +158,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
                     LETS_GO * hold / (volts * volts) * FREQUENCY_OF_THAT / inputs.number(ControlQuestion.FREQUENCY);
             double critical = 1000 * most / inputs.number(ControlQuestion.CAPACITANCE);
             boolean shorter = metres <= critical;
-            chain.add(Draft.of("critical-length", "Length from which the cable itself can hold a coil in")
+            chain.add(ResultDraft.of("critical-length", "Length from which the cable itself can hold a coil in")
                     .from("holding", hold, "VA")
                     .from("capacitance " + inputs.word(ControlQuestion.CAPACITANCE))
                     .is(critical, "m")
@@ -172,7 +173,7 @@ public record ControlSupplySizing(Inputs inputs, List<Result> results) {
     }
 
     /** A result by its key, empty where there is none. */
-    public Optional<Result> result(String key) {
+    public Optional<SizingResult> result(String key) {
         return results.stream().filter(one -> one.key().equals(key)).findFirst();
     }
 }

@@ -37,14 +37,14 @@ final class Differences {
 
     private final SheetFacts facts;
     private final Practice practice;
-    private final List<Difference> found = new ArrayList<>();
+    private final List<DrawingDifference> found = new ArrayList<>();
 
     private Differences(SheetFacts facts, Practice practice) {
         this.facts = facts;
         this.practice = practice;
     }
 
-    static List<Difference> of(SheetFacts facts, Practice practice, SheetSizing sizing) {
+    static List<DrawingDifference> of(SheetFacts facts, Practice practice, SheetSizing sizing) {
         Differences differences = new Differences(facts, practice);
         List<Wire> wires = facts.motors().isEmpty()
                 ? List.of()
@@ -69,7 +69,7 @@ final class Differences {
                 contactor(carrier.part(), sized, false);
             }
         }
-        boolean starDelta = sized.inputs().is(Question.START, "star-delta");
+        boolean starDelta = sized.inputs().is(MotorQuestion.START, "star-delta");
         circuit.startsOnly().stream()
                 .filter(part -> starDelta && !isOfBrake(part))
                 .forEach(star -> contactor(star, sized, true));
@@ -89,12 +89,17 @@ final class Differences {
     }
 
     private void add(
-            Difference.Sort sort, String tag, String what, String[] values, String why, Difference.TakeOver takeOver) {
-        found.add(new Difference(sort, tag, what, values[0], values[1], why, takeOver));
+            DrawingDifference.Sort sort,
+            String tag,
+            String what,
+            String[] values,
+            String why,
+            DrawingDifference.TakeOver takeOver) {
+        found.add(new DrawingDifference(sort, tag, what, values[0], values[1], why, takeOver));
     }
 
-    private static Difference.TakeOver set(String tag, String setting, String value) {
-        return new Difference.TakeOver.OfDevice(tag, setting, value);
+    private static DrawingDifference.TakeOver set(String tag, String setting, String value) {
+        return new DrawingDifference.TakeOver.OfDevice(tag, setting, value);
     }
 
     private void overload(Part relay, MotorSizing sized) {
@@ -106,7 +111,7 @@ final class Differences {
         if (drawn > most || drawn < wanted * (LOWEST_SETTING - DIAL / 10)) {
             String value = Figures.written(wanted) + " A";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     relay.tag(),
                     "overload setting",
                     new String[] {Figures.written(drawn) + " A", value},
@@ -131,7 +136,7 @@ final class Differences {
         if (!bears && drawn.amperes() < wanted || drawn.amperes() > most) {
             String value = Figures.written(wanted) + " A";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     device.tag(),
                     fuse ? "fuse" : "breaker",
                     new String[] {Figures.written(drawn.amperes()) + " A", value},
@@ -144,7 +149,7 @@ final class Differences {
 
     private void contactor(Part contactor, MotorSizing sized, boolean star) {
         String key = star && practice == Practice.IEC ? "contactor-star" : "contactor";
-        Optional<Result> wanted = sized.result(key);
+        Optional<SizingResult> wanted = sized.result(key);
         if (wanted.isEmpty()) {
             return;
         }
@@ -156,7 +161,7 @@ final class Differences {
         String value = Figures.written(wanted.get().value()) + " A";
         if (drawn.isEmpty()) {
             add(
-                    Difference.Sort.NOT_SAID,
+                    DrawingDifference.Sort.NOT_SAID,
                     contactor.tag(),
                     "rated current",
                     new String[] {"", value},
@@ -164,7 +169,7 @@ final class Differences {
                     set(contactor.tag(), "rated", value));
         } else if (drawn.get() < needed * (1 - 1e-6)) {
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     contactor.tag(),
                     "contactor",
                     new String[] {Figures.written(drawn.get()) + " A", value},
@@ -176,7 +181,7 @@ final class Differences {
     }
 
     /** What a contactor must be rated: the frame where that is chosen by power, else what flows. */
-    private double least(MotorSizing sized, Result wanted) {
+    private double least(MotorSizing sized, SizingResult wanted) {
         if (practice == Practice.NORTH_AMERICAN) {
             return wanted.value();
         }
@@ -189,7 +194,7 @@ final class Differences {
 
     private void wire(MotorCircuit circuit, MotorSizing sized, List<Wire> wires) {
         String motor = circuit.motor().tag();
-        Optional<Result> leads = sized.result("leads").or(() -> sized.result("wire"));
+        Optional<SizingResult> leads = sized.result("leads").or(() -> sized.result("wire"));
         double wanted = leads.map(result -> ProspectiveCurrent.squareMillimetresOf(practice, result.written()))
                 .orElse(0.0);
         wires.stream()
@@ -202,18 +207,18 @@ final class Differences {
                 .ifPresent(drawn -> {
                     String size = sizeOf(leads.orElseThrow());
                     add(
-                            Difference.Sort.DIFFERS,
+                            DrawingDifference.Sort.DIFFERS,
                             motor,
                             "wire of the motor",
                             new String[] {drawn, size},
                             "It does not carry the motor's current where it is laid.",
-                            new Difference.TakeOver.OfStatement(
+                            new DrawingDifference.TakeOver.OfStatement(
                                     new Stated(motor, leads.orElseThrow().key(), size)));
                 });
     }
 
     /** The size of a result such as {@code 4 mm² (23 A)}. */
-    private static String sizeOf(Result wire) {
+    private static String sizeOf(SizingResult wire) {
         return wire.written().substring(0, wire.written().indexOf(" ("));
     }
 
@@ -222,8 +227,8 @@ final class Differences {
     }
 
     private void timer(MotorCircuit circuit, MotorSizing sized) {
-        Optional<Result> wanted = sized.result("timer");
-        Optional<Result> least = sized.result("star-time");
+        Optional<SizingResult> wanted = sized.result("timer");
+        Optional<SizingResult> least = sized.result("star-time");
         List<Part> timers = facts.assembly().parts().stream()
                 .filter(part -> part.family() == Family.TIMER && changes(part, circuit))
                 .toList();
@@ -237,7 +242,7 @@ final class Differences {
         if (early || late) {
             String value = Figures.written(wanted.get().value()) + " s";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     timer.tag(),
                     "time in star",
                     new String[] {timer.device().setting("setting").orElse("nothing"), value},
@@ -260,10 +265,10 @@ final class Differences {
         Part part = facts.assembly().part(tag).orElseThrow();
         double drawn = sized.inputs().quantity(ControlQuestion.RATED).orElse(0.0);
         double wanted = sized.result("transformer").orElseThrow().value();
-        if (sized.result("control-voltage").filter(Result::fails).isPresent() && wanted > drawn) {
+        if (sized.result("control-voltage").filter(SizingResult::fails).isPresent() && wanted > drawn) {
             String value = Figures.written(wanted) + " VA";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     tag,
                     "control transformer",
                     new String[] {Figures.written(drawn) + " VA", value},
@@ -274,8 +279,8 @@ final class Differences {
         }
     }
 
-    private void fuse(ControlFuses.Found fuse, ControlSupplySizing sized) {
-        Result current = sized.result(fuse.primary() ? "primary-current" : "secondary-current")
+    private void fuse(ControlFuses.TransformerFuse fuse, ControlSupplySizing sized) {
+        SizingResult current = sized.result(fuse.primary() ? "primary-current" : "secondary-current")
                 .orElseThrow();
         double most = current.value() * TransformerFuses.most(practice, fuse.primary());
         double drawn = fuse.part().protection().orElseThrow().amperes();
@@ -286,7 +291,7 @@ final class Differences {
                             .value())
                     + " A";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     fuse.part().tag(),
                     fuse.primary() ? "primary fuse" : "secondary fuse",
                     new String[] {Figures.exact(drawn) + " A", value},
@@ -296,8 +301,8 @@ final class Differences {
     }
 
     private void brake(BrakeSizing sized) {
-        Optional<Result> ohms = sized.result("brake-resistor");
-        Optional<Result> mean = sized.result("brake-resistor-mean");
+        Optional<SizingResult> ohms = sized.result("brake-resistor");
+        Optional<SizingResult> mean = sized.result("brake-resistor-mean");
         Optional<Part> resistor = facts.assembly().parts().stream()
                 .filter(part -> part.family() == Family.RESISTOR)
                 .findFirst();
@@ -309,7 +314,7 @@ final class Differences {
         if (Math.abs(drawn / ohms.get().value() - 1) > RESISTOR) {
             String value = Figures.written(Math.max(1, Math.round(ohms.get().value()))) + " ohm";
             add(
-                    Difference.Sort.DIFFERS,
+                    DrawingDifference.Sort.DIFFERS,
                     tag,
                     "brake resistor",
                     new String[] {Figures.written(drawn) + " ohm", value},
@@ -320,7 +325,7 @@ final class Differences {
         if (watts.filter(rated -> rated >= mean.get().value()).isEmpty()) {
             String value = Figures.written(50 * Math.ceil(mean.get().value() / 50)) + " W";
             add(
-                    watts.isPresent() ? Difference.Sort.DIFFERS : Difference.Sort.NOT_SAID,
+                    watts.isPresent() ? DrawingDifference.Sort.DIFFERS : DrawingDifference.Sort.NOT_SAID,
                     tag,
                     "power of the brake resistor",
                     new String[] {

@@ -64,6 +64,8 @@ record DrawnBrake(Sheet sheet, Part motor, Part bridge, Optional<Part> resistor,
         SheetSizing.Given given = SheetSizing.Given.of(sheet, tag(), key -> BrakeQuestion.all().stream()
                 .anyMatch(one -> one.key().equals(key)));
         return BrakeSizing.of(
-                new Inputs(tag(), practice, BrakeQuestion.all(), drawn, given.answers()), tables, given.overrides());
+                new SizingInputs(tag(), practice, BrakeQuestion.all(), drawn, given.answers()),
+                tables,
+                given.overrides());
     }
 }

@@ -117,7 +117,7 @@ record DrawnControlSupply(Part part, Sheet sheet, double watts, double vars, Fed
         SheetSizing.Given given = SheetSizing.Given.of(sheet, part.tag(), key -> ControlQuestion.all().stream()
                 .anyMatch(one -> one.key().equals(key)));
         return ControlSupplySizing.of(
-                new Inputs(part.tag(), practice, ControlQuestion.all(), drawn, given.answers()),
+                new SizingInputs(part.tag(), practice, ControlQuestion.all(), drawn, given.answers()),
                 tables,
                 given.overrides());
     }

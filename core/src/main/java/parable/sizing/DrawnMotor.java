@@ -19,25 +19,25 @@ final class DrawnMotor {
     static Map<String, String> of(MotorCircuit circuit) {
         Device motor = circuit.motor().device();
         Map<String, String> drawn = new LinkedHashMap<>();
-        put(drawn, Question.FEED, Optional.of(feed(motor)));
-        put(drawn, Question.POWER, motor.setting("power"));
-        put(drawn, Question.VOLTAGE, Optional.of(volts(motor)));
-        put(drawn, Question.NAMEPLATE, motor.setting("current"));
-        put(drawn, Question.DRIVES, motor.setting("drives"));
-        put(drawn, Question.LOAD, motor.setting("load"));
-        put(drawn, Question.RUN_UP, motor.setting("run-up"));
-        put(drawn, Question.START, Optional.of(isStarDelta(circuit) ? "star-delta" : "direct"));
-        put(drawn, Question.DUTY, circuit.heavy() ? Optional.of("jogging") : Optional.empty());
-        put(drawn, Question.DEVICE, curve(circuit));
+        put(drawn, MotorQuestion.FEED, Optional.of(feed(motor)));
+        put(drawn, MotorQuestion.POWER, motor.setting("power"));
+        put(drawn, MotorQuestion.VOLTAGE, Optional.of(volts(motor)));
+        put(drawn, MotorQuestion.NAMEPLATE, motor.setting("current"));
+        put(drawn, MotorQuestion.DRIVES, motor.setting("drives"));
+        put(drawn, MotorQuestion.LOAD, motor.setting("load"));
+        put(drawn, MotorQuestion.RUN_UP, motor.setting("run-up"));
+        put(drawn, MotorQuestion.START, Optional.of(isStarDelta(circuit) ? "star-delta" : "direct"));
+        put(drawn, MotorQuestion.DUTY, circuit.heavy() ? Optional.of("jogging") : Optional.empty());
+        put(drawn, MotorQuestion.DEVICE, curve(circuit));
         circuit.release().ifPresent(relay -> {
             boolean winding = relay.amperes() < IN_WINDING * line(circuit);
-            put(drawn, Question.RELAY, Optional.of(winding ? "winding" : "line"));
-            put(drawn, Question.TRIP_CLASS, relay.part().device().setting("class"));
+            put(drawn, MotorQuestion.RELAY, Optional.of(winding ? "winding" : "line"));
+            put(drawn, MotorQuestion.TRIP_CLASS, relay.part().device().setting("class"));
         });
         return drawn;
     }
 
-    private static void put(Map<String, String> drawn, Question question, Optional<String> value) {
+    private static void put(Map<String, String> drawn, MotorQuestion question, Optional<String> value) {
         value.ifPresent(written -> drawn.put(question.key(), written));
     }
 

@@ -26,17 +26,18 @@ final class Feeder {
      * @param starting what the line carries at the start, in A
      * @param device the rating of the protection of its branch, in A
      */
-    record Branch(String name, double amperes, double starting, double device) {}
+    record MotorBranch(String name, double amperes, double starting, double device) {}
 
     /** Adds the feeder of some motors, at least one, and gives the row of its wire. */
-    static RatingLine add(Inputs inputs, Chain chain, List<Branch> branches) throws SizingException {
+    static RatingLine add(SizingInputs inputs, Chain chain, List<MotorBranch> branches) throws SizingException {
         boolean iec = inputs.practice() == Practice.IEC;
-        double sum = branches.stream().mapToDouble(Branch::amperes).sum();
-        Branch largest = branches.stream()
-                .max(Comparator.comparingDouble(Branch::amperes))
+        double sum = branches.stream().mapToDouble(MotorBranch::amperes).sum();
+        MotorBranch largest = branches.stream()
+                .max(Comparator.comparingDouble(MotorBranch::amperes))
                 .orElseThrow();
         double demand = inputs.number(JobQuestion.DEMAND) / 100;
-        Draft current = Draft.of("feeder-current", iec ? "Current of the feeder" : "Feeder carries at least");
+        ResultDraft current =
+                ResultDraft.of("feeder-current", iec ? "Current of the feeder" : "Feeder carries at least");
         branches.forEach(branch -> current.from(branch.name(), branch.amperes(), "A"));
         double needed = chain.add(
                 iec
@@ -49,13 +50,13 @@ final class Feeder {
                                 .by("1.25 times the largest and all others", "NFPA 70, 430.24"));
         RatingLine wire = iec ? metric(inputs, chain, needed) : gauge(inputs, chain, needed);
         if (!iec) {
-            Branch most = branches.stream()
-                    .max(Comparator.comparingDouble(Branch::device))
+            MotorBranch most = branches.stream()
+                    .max(Comparator.comparingDouble(MotorBranch::device))
                     .orElseThrow();
             double rest = sum - most.amperes();
             RatingTable table = chain.table("breaker");
             RatingLine line = table.upTo(most.device() + rest).orElse(table.least());
-            chain.add(Draft.of("feeder-protection", "Feeder breaker at most")
+            chain.add(ResultDraft.of("feeder-protection", "Feeder breaker at most")
                     .from("largest branch device", most.device(), "A")
                     .from("the other motors", rest, "A")
                     .is(line.amount(), "A")
@@ -69,7 +70,7 @@ final class Feeder {
     }
 
     /** Wire and device together: the device carries the load, and the wire what the device lets through for good. */
-    private static RatingLine metric(Inputs inputs, Chain chain, double needed) throws SizingException {
+    private static RatingLine metric(SizingInputs inputs, Chain chain, double needed) throws SizingException {
         String column = inputs.word(JobQuestion.FEEDER_METHOD);
         RatingTable devices = chain.table("breaker");
         RatingLine device = devices.from(needed)
@@ -89,14 +90,14 @@ final class Feeder {
                                         factor * table.most().number(column).orElseThrow()) + " A, which "
                                 + table.most().key() + " mm² carries; lay several in parallel"));
         double carries = factor * wire.number(column).orElseThrow();
-        chain.add(Draft.of("feeder-wire", "Wire of the feeder")
+        chain.add(ResultDraft.of("feeder-wire", "Wire of the feeder")
                 .from("current", needed, "A")
                 .from("protection", device.amount(), "A")
                 .is(carries, "A")
                 .written(wire.key() + " mm² (" + Figures.written(carries) + " A)")
                 .by("it carries what its protection lets through for good", "IEC 60364-4-43, 433.1")
                 .read(table, wire.key() + " mm², " + column));
-        chain.add(Draft.of("feeder-protection", "Protection of the feeder")
+        chain.add(ResultDraft.of("feeder-protection", "Protection of the feeder")
                 .from("current", needed, "A")
                 .is(device.amount(), "A")
                 .by("the next size from the current on, that the wire carries", "IEC 60364-4-43, 433.1")
@@ -104,7 +105,7 @@ final class Feeder {
                 .limit(device.amount() <= carries, "The wire carries " + Figures.written(carries) + " A."));
         RatingTable protective = chain.table("protective-conductor");
         RatingLine line = protective.line(wire.key()).orElse(protective.most());
-        chain.add(Draft.of("feeder-protective-conductor", "Protective conductor of the feeder")
+        chain.add(ResultDraft.of("feeder-protective-conductor", "Protective conductor of the feeder")
                 .is(Double.parseDouble(line.word("PE")), "mm²")
                 .by("by the line conductor", "")
                 .read(protective, line));
@@ -133,7 +134,7 @@ final class Feeder {
         return row;
     }
 
-    private static double temperature(Inputs inputs, Chain chain, String column) throws SizingException {
+    private static double temperature(SizingInputs inputs, Chain chain, String column) throws SizingException {
         RatingTable table = chain.table("wire-temperature");
         return table.from(inputs.number(JobQuestion.FEEDER_AMBIENT))
                 .flatMap(line -> line.number(column).isPresent()
@@ -145,7 +146,7 @@ final class Feeder {
                         "at most " + table.most().key() + " °C, which the table has"));
     }
 
-    private static RatingLine gauge(Inputs inputs, Chain chain, double needed) throws SizingException {
+    private static RatingLine gauge(SizingInputs inputs, Chain chain, double needed) throws SizingException {
         String column = needed > 100 ? "75 °C" : "60 °C";
         double factor = temperature(inputs, chain, column);
         RatingTable table = chain.table("wire");
@@ -159,7 +160,7 @@ final class Feeder {
                                         factor * table.most().number(column).orElseThrow()) + " A, which "
                                 + table.most().key() + " carries; lay several in parallel"));
         double carries = factor * wire.number(column).orElseThrow();
-        chain.add(Draft.of("feeder-wire", "Wire of the feeder")
+        chain.add(ResultDraft.of("feeder-wire", "Wire of the feeder")
                 .from("current", needed, "A")
                 .is(carries, "A")
                 .written(wire.key() + " (" + Figures.written(carries) + " A)")
@@ -168,22 +169,23 @@ final class Feeder {
         return wire;
     }
 
-    private static void addPeaks(Inputs inputs, Chain chain, List<Branch> branches, double sum) throws SizingException {
-        Branch worst = branches.stream()
+    private static void addPeaks(SizingInputs inputs, Chain chain, List<MotorBranch> branches, double sum)
+            throws SizingException {
+        MotorBranch worst = branches.stream()
                 .max(Comparator.comparingDouble(branch -> branch.starting() - branch.amperes()))
                 .orElseThrow();
-        chain.add(Draft.of("feeder-peak", "Peak when the last one starts")
+        chain.add(ResultDraft.of("feeder-peak", "Peak when the last one starts")
                 .from("last " + worst.name())
                 .from("its start", worst.starting(), "A")
                 .is(sum - worst.amperes() + worst.starting(), "A")
                 .by(
                         "all others at rated load, and the one that makes it highest starting last",
                         "sum of the amounts, which is never less than that of the vectors"));
-        Branch largest = branches.stream()
-                .max(Comparator.comparingDouble(Branch::amperes))
+        MotorBranch largest = branches.stream()
+                .max(Comparator.comparingDouble(MotorBranch::amperes))
                 .orElseThrow();
         if (!largest.equals(worst)) {
-            chain.add(Draft.of("feeder-peak-largest", "Peak with the largest last")
+            chain.add(ResultDraft.of("feeder-peak-largest", "Peak with the largest last")
                     .from("last " + largest.name())
                     .from("its start", largest.starting(), "A")
                     .is(sum - largest.amperes() + largest.starting(), "A")

@@ -32,10 +32,10 @@ final class FullLoadCurrent {
     private FullLoadCurrent() {}
 
     /** Adds {@code current}, for wires and protection, and {@code motor-current}, that of the motor itself; they differ in North American practice only. */
-    static Currents add(Inputs inputs, Chain chain) throws SizingException {
-        Optional<Double> nameplate = inputs.quantity(Question.NAMEPLATE);
+    static Currents add(SizingInputs inputs, Chain chain) throws SizingException {
+        Optional<Double> nameplate = inputs.quantity(MotorQuestion.NAMEPLATE);
         boolean tableFirst = inputs.practice() == Practice.NORTH_AMERICAN;
-        Draft draft = Draft.of("current", tableFirst ? "Full-load current by the table" : "Rated current");
+        ResultDraft draft = ResultDraft.of("current", tableFirst ? "Full-load current by the table" : "Rated current");
         if (nameplate.isPresent() && (!tableFirst || column(inputs).isEmpty())) {
             draft.is(nameplate.get(), "A")
                     .by(
@@ -50,7 +50,7 @@ final class FullLoadCurrent {
         if (!tableFirst) {
             return new Currents(current, current);
         }
-        Draft own = Draft.of("motor-current", "Current of the motor itself");
+        ResultDraft own = ResultDraft.of("motor-current", "Current of the motor itself");
         if (nameplate.isPresent()) {
             own.is(nameplate.get(), "A")
                     .by("as the nameplate says; overload goes by it", "nameplate; NFPA 70, 430.6(A)(2)");
@@ -68,11 +68,11 @@ final class FullLoadCurrent {
      */
     record Currents(double ofTable, double ofMotor) {}
 
-    private static void byTable(Inputs inputs, Chain chain, Draft draft) throws SizingException {
-        double kilowatts = inputs.number(Question.POWER);
-        draft.from("power " + inputs.word(Question.POWER)).from("voltage " + inputs.word(Question.VOLTAGE));
+    private static void byTable(SizingInputs inputs, Chain chain, ResultDraft draft) throws SizingException {
+        double kilowatts = inputs.number(MotorQuestion.POWER);
+        draft.from("power " + inputs.word(MotorQuestion.POWER)).from("voltage " + inputs.word(MotorQuestion.VOLTAGE));
         if (inputs.practice() == Practice.NORTH_AMERICAN) {
-            String feed = inputs.word(Question.FEED);
+            String feed = inputs.word(MotorQuestion.FEED);
             RatingTable table = chain.table(
                     switch (feed) {
                         case "single-phase" -> "motor-current-single-phase";
@@ -80,20 +80,20 @@ final class FullLoadCurrent {
                         default -> "motor-current";
                     });
             read(inputs, draft, table, new Column(kilowatts / RatedCurrent.HORSEPOWER, "hp", neededColumn(inputs)));
-        } else if (inputs.is(Question.FEED, "three-phase") && isOfIecTable(inputs)) {
+        } else if (inputs.is(MotorQuestion.FEED, "three-phase") && isOfIecTable(inputs)) {
             read(inputs, draft, chain.table("motor-current"), new Column(kilowatts, "kW", "400 V"));
         } else {
             byPower(inputs, draft);
         }
     }
 
-    private static boolean isOfIecTable(Inputs inputs) throws SizingException {
-        double volts = inputs.number(Question.VOLTAGE);
+    private static boolean isOfIecTable(SizingInputs inputs) throws SizingException {
+        double volts = inputs.number(MotorQuestion.VOLTAGE);
         boolean in = volts >= IEC_LEAST_VOLTS && volts <= IEC_MOST_VOLTS;
-        if (!in && (inputs.isAssumed(Question.EFFICIENCY) || inputs.isAssumed(Question.POWER_FACTOR))) {
+        if (!in && (inputs.isAssumed(MotorQuestion.EFFICIENCY) || inputs.isAssumed(MotorQuestion.POWER_FACTOR))) {
             throw new SizingException(
-                    inputs.place(Question.VOLTAGE),
-                    inputs.word(Question.VOLTAGE),
+                    inputs.place(MotorQuestion.VOLTAGE),
+                    inputs.word(MotorQuestion.VOLTAGE),
                     "380 to 415 V, for which the table of currents is; for other voltages state nameplate, or both efficiency and power-factor");
         }
         return in;
@@ -101,7 +101,8 @@ final class FullLoadCurrent {
 
     private record Column(double power, String unit, String name) {}
 
-    private static void read(Inputs inputs, Draft draft, RatingTable table, Column column) throws SizingException {
+    private static void read(SizingInputs inputs, ResultDraft draft, RatingTable table, Column column)
+            throws SizingException {
         var filled = table.lines().stream()
                 .filter(line -> line.number(column.name()).isPresent())
                 .toList();
@@ -110,8 +111,8 @@ final class FullLoadCurrent {
         double rounding = 0.01;
         if (column.power() < least * (1 - rounding) || column.power() > most * (1 + rounding)) {
             throw new SizingException(
-                    inputs.place(Question.POWER),
-                    inputs.word(Question.POWER),
+                    inputs.place(MotorQuestion.POWER),
+                    inputs.word(MotorQuestion.POWER),
                     Figures.written(least) + " to " + Figures.written(most) + " " + column.unit() + " at "
                             + column.name() + ", which the table has; for others state nameplate");
         }
@@ -132,16 +133,16 @@ final class FullLoadCurrent {
         }
     }
 
-    private static void byPower(Inputs inputs, Draft draft) {
-        double watts = 1000 * inputs.number(Question.POWER);
-        double volts = inputs.number(Question.VOLTAGE);
-        double efficiency = inputs.number(Question.EFFICIENCY) / 100;
-        boolean direct = inputs.is(Question.FEED, "dc");
-        double factor = direct ? 1 : inputs.number(Question.POWER_FACTOR);
-        double phases = inputs.is(Question.FEED, "three-phase") ? Math.sqrt(3) : 1;
-        draft.from("efficiency " + inputs.word(Question.EFFICIENCY));
+    private static void byPower(SizingInputs inputs, ResultDraft draft) {
+        double watts = 1000 * inputs.number(MotorQuestion.POWER);
+        double volts = inputs.number(MotorQuestion.VOLTAGE);
+        double efficiency = inputs.number(MotorQuestion.EFFICIENCY) / 100;
+        boolean direct = inputs.is(MotorQuestion.FEED, "dc");
+        double factor = direct ? 1 : inputs.number(MotorQuestion.POWER_FACTOR);
+        double phases = inputs.is(MotorQuestion.FEED, "three-phase") ? Math.sqrt(3) : 1;
+        draft.from("efficiency " + inputs.word(MotorQuestion.EFFICIENCY));
         if (!direct) {
-            draft.from("power factor " + inputs.word(Question.POWER_FACTOR));
+            draft.from("power factor " + inputs.word(MotorQuestion.POWER_FACTOR));
         }
         draft.is(watts / (phases * volts * efficiency * factor), "A")
                 .by(
@@ -150,21 +151,21 @@ final class FullLoadCurrent {
     }
 
     /** The column of the North American tables, empty for a voltage that they do not have. */
-    static Optional<String> column(Inputs inputs) {
-        double volts = inputs.number(Question.VOLTAGE);
-        Map<String, double[]> columns = inputs.is(Question.FEED, "dc") ? DIRECT : COLUMNS;
+    static Optional<String> column(SizingInputs inputs) {
+        double volts = inputs.number(MotorQuestion.VOLTAGE);
+        Map<String, double[]> columns = inputs.is(MotorQuestion.FEED, "dc") ? DIRECT : COLUMNS;
         return columns.entrySet().stream()
                 .filter(one -> volts >= one.getValue()[0] && volts <= one.getValue()[1])
                 .map(Map.Entry::getKey)
                 .findFirst();
     }
 
-    private static String neededColumn(Inputs inputs) throws SizingException {
-        Map<String, double[]> columns = inputs.is(Question.FEED, "dc") ? DIRECT : COLUMNS;
+    private static String neededColumn(SizingInputs inputs) throws SizingException {
+        Map<String, double[]> columns = inputs.is(MotorQuestion.FEED, "dc") ? DIRECT : COLUMNS;
         return column(inputs)
                 .orElseThrow(() -> new SizingException(
-                        inputs.place(Question.VOLTAGE),
-                        inputs.word(Question.VOLTAGE),
+                        inputs.place(MotorQuestion.VOLTAGE),
+                        inputs.word(MotorQuestion.VOLTAGE),
                         "one of " + ranges(columns) + ", which the table has; for others state nameplate"));
     }
 
@@ -182,9 +183,9 @@ final class FullLoadCurrent {
     }
 
     /** The voltage of the supply that a motor is made for, in V: a motor of 460 V is for one of 480 V. */
-    static double supplyVolts(Inputs inputs) {
-        double volts = inputs.number(Question.VOLTAGE);
-        if (inputs.practice() == Practice.IEC || inputs.is(Question.FEED, "dc")) {
+    static double supplyVolts(SizingInputs inputs) {
+        double volts = inputs.number(MotorQuestion.VOLTAGE);
+        if (inputs.practice() == Practice.IEC || inputs.is(MotorQuestion.FEED, "dc")) {
             return volts;
         }
         return column(inputs)

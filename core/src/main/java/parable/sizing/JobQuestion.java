@@ -6,7 +6,7 @@ import java.util.Optional;
 import parable.circuit.Practice;
 
 /** What sizing asks of a whole job: its supply, its feeder, its enclosure. */
-public enum JobQuestion implements Asked {
+public enum JobQuestion implements SizingQuestion {
     SUPPLY_POWER("supply-power", "Transformer of the supply", Measure.of("kVA", 5, 5000), "400 kVA", "300 kVA"),
     SUPPLY_IMPEDANCE("supply-impedance", "Its short-circuit voltage", Measure.of("%", 1, 15), "4 %", "4 %"),
     SUPPLY_RATIO("supply-ratio", "Its R / Z", Measure.of("", 0.02, 1), "0.25", "0.25"),

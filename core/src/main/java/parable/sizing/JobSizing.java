@@ -23,7 +23,11 @@ import parable.ratings.RatingTables;
  * @param problem why those could not be worked out; empty if they could
  */
 public record JobSizing(
-        Optional<Inputs> inputs, List<SheetSizing> sheets, List<Row> rows, List<Result> results, String problem) {
+        Optional<SizingInputs> inputs,
+        List<SheetSizing> sheets,
+        List<Row> rows,
+        List<SizingResult> results,
+        String problem) {
 
     private static final String ABOUT = "job";
 
@@ -139,7 +143,7 @@ public record JobSizing(
                 .map(one -> SheetSizing.of(one, job.practice(), tables))
                 .toList();
         List<Row> rows = new ArrayList<>();
-        List<Feeder.Branch> branches = new ArrayList<>();
+        List<Feeder.MotorBranch> branches = new ArrayList<>();
         List<PanelHeat.Loss> losses = new ArrayList<>();
         for (SheetSizing sheet : sheets) {
             sheet.motors().forEach(motor -> {
@@ -152,7 +156,8 @@ public record JobSizing(
             losses.add(new PanelHeat.Loss(sheet.sheet(), watts));
         }
         try {
-            Inputs inputs = new Inputs(ABOUT, job.practice(), JobQuestion.all(), Map.of(), given(job, true));
+            SizingInputs inputs =
+                    new SizingInputs(ABOUT, job.practice(), JobQuestion.all(), Map.of(), given(job, true));
             Chain chain = new Chain(ABOUT, tables, given(job, false));
             Optional<RatingLine> wire =
                     branches.isEmpty() ? Optional.empty() : Optional.of(Feeder.add(inputs, chain, branches));
@@ -182,8 +187,8 @@ public record JobSizing(
         return given;
     }
 
-    private static Feeder.Branch branch(SheetSizing sheet, String tag, MotorSizing sized) {
-        return new Feeder.Branch(
+    private static Feeder.MotorBranch branch(SheetSizing sheet, String tag, MotorSizing sized) {
+        return new Feeder.MotorBranch(
                 sheet.sheet() + " " + tag,
                 sized.result("current").orElseThrow().value(),
                 sized.start().amperes(),
@@ -196,8 +201,8 @@ public record JobSizing(
                 sheet.sheet(),
                 motor.tag(),
                 motor.title(),
-                sized.map(one -> one.inputs().word(Question.POWER)).orElse(""),
-                sized.map(one -> one.inputs().word(Question.START)).orElse(""),
+                sized.map(one -> one.inputs().word(MotorQuestion.POWER)).orElse(""),
+                sized.map(one -> one.inputs().word(MotorQuestion.START)).orElse(""),
                 written(sized, "current"),
                 written(sized, "overload"),
                 written(sized, "contactor"),
@@ -210,14 +215,16 @@ public record JobSizing(
 
     private static String written(Optional<MotorSizing> sized, String key) {
         String whole =
-                sized.flatMap(one -> one.result(key)).map(Result::written).orElse("");
+                sized.flatMap(one -> one.result(key)).map(SizingResult::written).orElse("");
         int more = whole.indexOf(" (");
         return more > 0 ? whole.substring(0, more) : whole;
     }
 
     private static String state(MotorSizing sized) {
-        List<String> failing =
-                sized.results().stream().filter(Result::fails).map(Result::name).toList();
+        List<String> failing = sized.results().stream()
+                .filter(SizingResult::fails)
+                .map(SizingResult::name)
+                .toList();
         return failing.isEmpty() ? "kept" : "not kept: " + String.join(", ", failing);
     }
 
@@ -227,7 +234,7 @@ public record JobSizing(
     }
 
     /** A result of what the sheets have in common, empty where there is none. */
-    public Optional<Result> result(String key) {
+    public Optional<SizingResult> result(String key) {
         return results.stream().filter(one -> one.key().equals(key)).findFirst();
     }
 }

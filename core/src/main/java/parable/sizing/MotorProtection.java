@@ -23,17 +23,18 @@ final class MotorProtection {
     private MotorProtection() {}
 
     /** Adds it, and gives the rating in A that goes on. */
-    static double add(Inputs inputs, Chain chain, double current, MotorStart start) throws SizingException {
+    static double add(SizingInputs inputs, Chain chain, double current, MotorStart start) throws SizingException {
         return inputs.practice() == Practice.IEC ? byCurve(inputs, chain, current, start) : byShare(chain, current);
     }
 
-    private static double byCurve(Inputs inputs, Chain chain, double current, MotorStart start) throws SizingException {
-        String sign = inputs.word(Question.DEVICE);
+    private static double byCurve(SizingInputs inputs, Chain chain, double current, MotorStart start)
+            throws SizingException {
+        String sign = inputs.word(MotorQuestion.DEVICE);
         TripCurve curve = TripCurve.named(sign);
         boolean fuse = curve == TripCurve.GG || curve == TripCurve.AM;
         RatingTable table = chain.table(fuse ? "fuse" : "breaker");
         double seconds = Math.max(0.1, start.runUp().map(RunUp::seconds).orElse(1.0));
-        Draft draft = Draft.of("protection", fuse ? "Fuse " + sign : "Breaker, curve " + sign)
+        ResultDraft draft = ResultDraft.of("protection", fuse ? "Fuse " + sign : "Breaker, curve " + sign)
                 .from("current", current, "A")
                 .from("start", start.amperes(), "A")
                 .from("for", seconds, "s");
@@ -58,7 +59,7 @@ final class MotorProtection {
                                 : "It opens in the start after " + time(curve, start.amperes() / chosen) + ".");
         chain.add(draft, chain.override("protection").isPresent());
         chain.note(
-                inputs.is(Question.COORDINATION, "type 1")
+                inputs.is(MotorQuestion.COORDINATION, "type 1")
                         ? "Coordination type 1: after a short circuit contactor and relay may have to be exchanged."
                         : "Coordination type 2: after a short circuit the contactor works on; its maker's table of fuses and breakers decides.");
         return chosen;
@@ -91,11 +92,11 @@ final class MotorProtection {
                 chain, current, new Share("protection", "Inverse-time breaker at most", INVERSE_TIME, "breaker"));
         nextUp(chain, current, new Share("fuse-dual-element", "Dual-element fuse at most", DUAL_ELEMENT, "fuse"));
         nextUp(chain, current, new Share("fuse-non-time-delay", "Non-time-delay fuse at most", NON_TIME_DELAY, "fuse"));
-        chain.add(Draft.of("breaker-instantaneous", "Instantaneous-trip breaker set to at most")
+        chain.add(ResultDraft.of("breaker-instantaneous", "Instantaneous-trip breaker set to at most")
                 .from("current", current, "A")
                 .is(INSTANTANEOUS * current, "A")
                 .by("8 times the current of the table", "NFPA 70, table 430.52(C)(1)"));
-        chain.add(Draft.of("disconnect", "Disconnect for at least")
+        chain.add(ResultDraft.of("disconnect", "Disconnect for at least")
                 .from("current", current, "A")
                 .is(DISCONNECT * current, "A")
                 .by("1.15 times the current of the table", "NFPA 70, 430.110(A)"));
@@ -108,7 +109,7 @@ final class MotorProtection {
         RatingTable table = chain.table(share.table());
         double most = share.times() * current;
         RatingLine line = table.from(most).orElse(table.most());
-        Draft draft = Draft.of(share.key(), share.name())
+        ResultDraft draft = ResultDraft.of(share.key(), share.name())
                 .from("current", current, "A")
                 .is(line.amount(), "A")
                 .by(

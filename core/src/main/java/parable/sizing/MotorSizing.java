@@ -14,7 +14,7 @@ import parable.ratings.RatingTables;
  * @param notes what is to be said beside them, a sentence each
  * @param start how it starts, for the plots
  */
-public record MotorSizing(Inputs inputs, List<Result> results, List<String> notes, MotorStart start) {
+public record MotorSizing(SizingInputs inputs, List<SizingResult> results, List<String> notes, MotorStart start) {
 
     /** Copper in PVC (IEC 60364-4-43, table 43A). */
     private static final double WITHSTAND = 115;
@@ -33,11 +33,11 @@ public record MotorSizing(Inputs inputs, List<Result> results, List<String> note
      * @param overrides what is put in the place of results, by their keys
      * @throws SizingException if something makes no sense or is beyond a table
      */
-    public static MotorSizing of(Inputs inputs, RatingTables tables, Map<String, String> overrides)
+    public static MotorSizing of(SizingInputs inputs, RatingTables tables, Map<String, String> overrides)
             throws SizingException {
-        if (inputs.is(Question.START, "star-delta") && !inputs.is(Question.FEED, "three-phase")) {
+        if (inputs.is(MotorQuestion.START, "star-delta") && !inputs.is(MotorQuestion.FEED, "three-phase")) {
             throw new SizingException(
-                    inputs.place(Question.START), "star-delta", "direct for a motor that has no three phases");
+                    inputs.place(MotorQuestion.START), "star-delta", "direct for a motor that has no three phases");
         }
         Chain chain = new Chain(inputs.about(), tables, overrides);
         FullLoadCurrent.Currents currents = FullLoadCurrent.add(inputs, chain);
@@ -61,16 +61,18 @@ public record MotorSizing(Inputs inputs, List<Result> results, List<String> note
                     "one of the inputs or results: "
                             + String.join(
                                     ", ",
-                                    chain.results().stream().map(Result::key).toList()));
+                                    chain.results().stream()
+                                            .map(SizingResult::key)
+                                            .toList()));
         }
         return new MotorSizing(inputs, chain.results(), chain.notes(), start);
     }
 
-    private static void addWithstand(Inputs inputs, Chain chain) throws SizingException {
-        Optional<Double> through = inputs.quantity(Question.LET_THROUGH);
+    private static void addWithstand(SizingInputs inputs, Chain chain) throws SizingException {
+        Optional<Double> through = inputs.quantity(MotorQuestion.LET_THROUGH);
         if (through.isPresent()) {
-            chain.add(Draft.of("withstand", "Wire that bears the short circuit, at least")
-                    .from("I²t " + inputs.word(Question.LET_THROUGH))
+            chain.add(ResultDraft.of("withstand", "Wire that bears the short circuit, at least")
+                    .from("I²t " + inputs.word(MotorQuestion.LET_THROUGH))
                     .is(withstand(through.get()), "mm²")
                     .by("√(I²t) / k, k = 115", "IEC 60364-4-43, 434.5.2"));
         }
@@ -82,7 +84,7 @@ public record MotorSizing(Inputs inputs, List<Result> results, List<String> note
     }
 
     /** A result by its key, empty where there is none. */
-    public Optional<Result> result(String key) {
+    public Optional<SizingResult> result(String key) {
         return results.stream().filter(one -> one.key().equals(key)).findFirst();
     }
 }

@@ -14,7 +14,7 @@ import parable.ratings.RatingTable;
  * @param runUp the way up as it is switched, empty for a motor without a model
  * @param curves torque and current over the speed, direct or in delta first, then in star if it starts so; empty without a model
  */
-public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.Point>> curves) {
+public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.RunUpPoint>> curves) {
 
     private static final double TIMES_WITHOUT_MODEL = 6;
     private static final double THIRD = 1.0 / 3;
@@ -28,17 +28,17 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
     }
 
     /** Adds what the start is like. */
-    static MotorStart add(Inputs inputs, Chain chain, double current) throws SizingException {
-        boolean star = inputs.is(Question.START, "star-delta");
-        Draft draft =
-                Draft.of("start-current-of-the-line", "Current at the start").from("current", current, "A");
+    static MotorStart add(SizingInputs inputs, Chain chain, double current) throws SizingException {
+        boolean star = inputs.is(MotorQuestion.START, "star-delta");
+        ResultDraft draft = ResultDraft.of("start-current-of-the-line", "Current at the start")
+                .from("current", current, "A");
         double direct = direct(inputs, chain, current, draft);
         if (star) {
             draft.is(direct * THIRD, "A");
             draft.from("in star a third of it");
         }
         double starting = chain.add(draft);
-        if (!inputs.is(Question.FEED, "three-phase")) {
+        if (!inputs.is(MotorQuestion.FEED, "three-phase")) {
             return new MotorStart(starting, Optional.empty(), List.of());
         }
         RunUp.Model model = new RunUp.Model(inputs, direct / current);
@@ -51,14 +51,15 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                 star ? List.of(model.curve(false), model.curve(true)) : List.of(model.curve(false)));
     }
 
-    private static double direct(Inputs inputs, Chain chain, double current, Draft draft) throws SizingException {
-        Optional<Double> stated = inputs.quantity(Question.START_CURRENT);
+    private static double direct(SizingInputs inputs, Chain chain, double current, ResultDraft draft)
+            throws SizingException {
+        Optional<Double> stated = inputs.quantity(MotorQuestion.START_CURRENT);
         if (stated.isEmpty()
                 && inputs.practice() == Practice.NORTH_AMERICAN
-                && inputs.is(Question.FEED, "three-phase")) {
+                && inputs.is(MotorQuestion.FEED, "three-phase")) {
             RatingTable table = chain.table("locked-rotor");
             String column = FullLoadCurrent.column(inputs).orElse("");
-            double horsepower = inputs.number(Question.POWER) / RatedCurrent.HORSEPOWER;
+            double horsepower = inputs.number(MotorQuestion.POWER) / RatedCurrent.HORSEPOWER;
             Optional<Double> locked = table.has(column) ? table.between(horsepower, column) : Optional.empty();
             if (locked.isPresent()) {
                 draft.is(locked.get(), "A")
@@ -76,8 +77,8 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
 
     private static RunUp starDelta(Chain chain, RunUp.Model model) throws SizingException {
         RunUp star = model.to(RunUp.CHANGE, true);
-        RunUp.Point standstill = star.points().get(0);
-        chain.add(Draft.of("star-torque", "Torque at the start in star")
+        RunUp.RunUpPoint standstill = star.points().get(0);
+        chain.add(ResultDraft.of("star-torque", "Torque at the start in star")
                 .is(100 * standstill.torque(), "%")
                 .by(
                         "a third of the torque of a direct start, of rated torque",
@@ -89,7 +90,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                                         : "It does not turn: the load takes ")
                                 + Figures.written(100 * standstill.resistance()) + " % at standstill."));
         double seconds = star.seconds();
-        chain.add(Draft.of("star-time", "Time in star to 80 % of the speed")
+        chain.add(ResultDraft.of("star-time", "Time in star to 80 % of the speed")
                 .is(seconds, "s")
                 .by("the torque that is left over, summed up to 80 % of the speed", "by the model of the bench")
                 .limit(
@@ -99,13 +100,13 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                                 : "It stays at "
                                         + Figures.written(100 * star.last().speed())
                                         + " % of the speed: the load takes more than star gives."));
-        Draft timer = Draft.of("timer", "Timer from star to delta set to")
+        ResultDraft timer = ResultDraft.of("timer", "Timer from star to delta set to")
                 .from("time to 80 %", seconds, "s")
                 .is(Math.max(TIMER_STEP, TIMER_STEP * Math.ceil(seconds / TIMER_STEP)), "s")
                 .by("the next half second from the time to 80 % on", "practice");
         double set = chain.add(timer);
         RunUp before = star.arrives() && set > seconds ? star.then(waiting(model, star, set)) : upTo(star, set);
-        RunUp.Point change = model.at(set, before.last().speed(), false);
+        RunUp.RunUpPoint change = model.at(set, before.last().speed(), false);
         timer.limit(
                 before.last().speed() >= RunUp.CHANGE * 0.99,
                 before.last().speed() >= RunUp.CHANGE * 0.99
@@ -114,7 +115,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                         : "Too early: at " + Figures.written(100 * before.last().speed())
                                 + " % of the speed the change takes " + Figures.written(change.times()) + " In.");
         chain.add(timer, chain.override("timer").isPresent());
-        chain.add(Draft.of("change-current", "Peak at the change to delta")
+        chain.add(ResultDraft.of("change-current", "Peak at the change to delta")
                 .is(change.times(), "In")
                 .by(
                         "the current in delta at the speed of the change; what the switching itself adds is left out",
@@ -129,19 +130,19 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
     }
 
     private static RunUp upTo(RunUp way, double until) {
-        List<RunUp.Point> points =
+        List<RunUp.RunUpPoint> points =
                 way.points().stream().filter(point -> point.seconds() <= until).toList();
-        RunUp.Point last = points.get(points.size() - 1);
-        List<RunUp.Point> whole = new java.util.ArrayList<>(points);
-        whole.add(new RunUp.Point(until, last.speed(), last.torque(), last.resistance(), last.times()));
+        RunUp.RunUpPoint last = points.get(points.size() - 1);
+        List<RunUp.RunUpPoint> whole = new java.util.ArrayList<>(points);
+        whole.add(new RunUp.RunUpPoint(until, last.speed(), last.torque(), last.resistance(), last.times()));
         return new RunUp(whole, way.arrives());
     }
 
-    private static void addTime(Inputs inputs, Chain chain, RunUp way) throws SizingException {
+    private static void addTime(SizingInputs inputs, Chain chain, RunUp way) throws SizingException {
         double seconds = way.seconds();
-        chain.add(Draft.of("start-time", "Time of the start")
-                .from("drives " + inputs.word(Question.DRIVES))
-                .from("load " + inputs.word(Question.LOAD))
+        chain.add(ResultDraft.of("start-time", "Time of the start")
+                .from("drives " + inputs.word(MotorQuestion.DRIVES))
+                .from("load " + inputs.word(MotorQuestion.LOAD))
                 .is(seconds, "s")
                 .by("the torque that is left over, summed up to 94 % of the speed", "by the model of the bench")
                 .limit(
@@ -154,13 +155,13 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
     }
 
     /** Adds whether the class of the relay bears the start. */
-    static void addClass(Inputs inputs, Chain chain, RunUp way, double set) throws SizingException {
+    static void addClass(SizingInputs inputs, Chain chain, RunUp way, double set) throws SizingException {
         double current = chain.result("motor-current")
                 .or(() -> chain.result("current"))
                 .orElseThrow()
                 .value();
         double there = OverloadChoice.isInWinding(inputs) ? 1 / Math.sqrt(3) : 1;
-        String fitted = inputs.word(Question.TRIP_CLASS);
+        String fitted = inputs.word(MotorQuestion.TRIP_CLASS);
         double heat = way.heat(release(fitted, set), current, there);
         String first = CLASSES.stream()
                 .filter(one -> way.heat(release(one, set), current, there) < 1)
@@ -168,7 +169,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                 .map(one -> "; class " + one + " bears it.")
                 .orElse(
                         "; no class bears it: it takes another way of starting, or a relay that is bridged for the start.");
-        chain.add(Draft.of("overload-class", "Trip class " + fitted + ", warmed by a cold start to")
+        chain.add(ResultDraft.of("overload-class", "Trip class " + fitted + ", warmed by a cold start to")
                 .from("set to", set, "A")
                 .from("time of the start", way.seconds(), "s")
                 .is(100 * heat, "%")
@@ -182,12 +183,12 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
         return Heater.ofClass(tripClass, set, 1, false, true);
     }
 
-    private static void addStarts(Inputs inputs, Chain chain, RunUp way) throws SizingException {
-        double load = Math.min(1, inputs.number(Question.LOAD) / 100);
+    private static void addStarts(SizingInputs inputs, Chain chain, RunUp way) throws SizingException {
+        double load = Math.min(1, inputs.number(MotorQuestion.LOAD) / 100);
         double most = Math.floor(HOUR * (1 - load * load) / Math.max(1e-3, way.squareSeconds()));
-        double asked = inputs.number(Question.STARTS);
-        chain.add(Draft.of("starts-an-hour", "Starts or jogs an hour at most")
-                .from("load " + inputs.word(Question.LOAD))
+        double asked = inputs.number(MotorQuestion.STARTS);
+        chain.add(ResultDraft.of("starts-an-hour", "Starts or jogs an hour at most")
+                .from("load " + inputs.word(MotorQuestion.LOAD))
                 .from("start", way.squareSeconds(), "In² s")
                 .is(most, "")
                 .by(

@@ -12,19 +12,19 @@ final class OverloadChoice {
     private OverloadChoice() {}
 
     /** Whether the relay is in the winding of a delta: there it is unless somebody says otherwise. */
-    static boolean isInWinding(Inputs inputs) {
-        return inputs.is(Question.START, "star-delta")
-                && !inputs.said(Question.RELAY).filter("line"::equals).isPresent();
+    static boolean isInWinding(SizingInputs inputs) {
+        return inputs.is(MotorQuestion.START, "star-delta")
+                && !inputs.said(MotorQuestion.RELAY).filter("line"::equals).isPresent();
     }
 
     /** Adds {@code overload} and what it may be set to at most. */
-    static double add(Inputs inputs, Chain chain, double motorCurrent) throws SizingException {
+    static double add(SizingInputs inputs, Chain chain, double motorCurrent) throws SizingException {
         boolean winding = isInWinding(inputs);
         double there = winding ? motorCurrent / Math.sqrt(3) : motorCurrent;
         double most = most(inputs) * there;
         boolean iec = inputs.practice() == Practice.IEC;
         String where = winding ? " / √3, for it is in the winding of the delta" : "";
-        Draft setting = Draft.of("overload", "Overload relay set to")
+        ResultDraft setting = ResultDraft.of("overload", "Overload relay set to")
                 .from("current", motorCurrent, "A")
                 .is(there, "A")
                 .by(
@@ -41,7 +41,7 @@ final class OverloadChoice {
         chain.add(setting, chain.override("overload").isPresent());
         if (!iec) {
             boolean sturdy = isSturdy(inputs);
-            chain.add(Draft.of("overload-most", "Overload relay at most")
+            chain.add(ResultDraft.of("overload-most", "Overload relay at most")
                     .from("current of the motor", motorCurrent, "A")
                     .is(most, "A")
                     .by(
@@ -54,14 +54,14 @@ final class OverloadChoice {
         return set;
     }
 
-    private static double most(Inputs inputs) {
+    private static double most(SizingInputs inputs) {
         if (inputs.practice() == Practice.IEC) {
             return 1;
         }
         return isSturdy(inputs) ? MOST_OF_STURDY : MOST;
     }
 
-    private static boolean isSturdy(Inputs inputs) {
-        return inputs.number(Question.SERVICE_FACTOR) >= STURDY || inputs.is(Question.RISE, "40 °C");
+    private static boolean isSturdy(SizingInputs inputs) {
+        return inputs.number(MotorQuestion.SERVICE_FACTOR) >= STURDY || inputs.is(MotorQuestion.RISE, "40 °C");
     }
 }

@@ -36,9 +36,9 @@ final class PanelHeat {
                 : 1.4 * width * (height + depth) + 1.8 * depth * height;
     }
 
-    static void add(Inputs inputs, Chain chain, List<Loss> losses) throws SizingException {
+    static void add(SizingInputs inputs, Chain chain, List<Loss> losses) throws SizingException {
         double sum = losses.stream().mapToDouble(Loss::watts).sum();
-        Draft heat = Draft.of("panel-heat", "Heat of what is on together");
+        ResultDraft heat = ResultDraft.of("panel-heat", "Heat of what is on together");
         losses.forEach(loss -> heat.from(loss.name(), loss.watts(), "W"));
         RatingTable table = chain.table("losses");
         double watts = chain.add(heat.is(sum, "W")
@@ -49,7 +49,7 @@ final class PanelHeat {
                 inputs.number(JobQuestion.HEIGHT) / 1000,
                 inputs.number(JobQuestion.DEPTH) / 1000,
                 inputs.is(JobQuestion.MOUNTING, "free"));
-        chain.add(Draft.of("panel-surface", "Surface that gives it off")
+        chain.add(ResultDraft.of("panel-surface", "Surface that gives it off")
                 .from("width " + inputs.word(JobQuestion.WIDTH))
                 .from("height " + inputs.word(JobQuestion.HEIGHT))
                 .from("depth " + inputs.word(JobQuestion.DEPTH))
@@ -61,7 +61,7 @@ final class PanelHeat {
         double most = inputs.number(JobQuestion.INSIDE);
         double inside = room + watts / (STEEL * area);
         boolean kept = inside <= most;
-        chain.add(Draft.of("panel-temperature", "Temperature inside")
+        chain.add(ResultDraft.of("panel-temperature", "Temperature inside")
                 .from("room " + inputs.word(JobQuestion.ROOM))
                 .is(inside, "°C")
                 .by("room + P / (5.5 W/(m² K) × surface)", "IEC 60890; painted sheet steel, air at rest")

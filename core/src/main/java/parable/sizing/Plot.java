@@ -73,7 +73,7 @@ public record Plot(String title, PlotAxis across, PlotAxis up, List<PlotCurve> c
     }
 
     /** How a curve is drawn, so that it is told from the others without colours. */
-    public enum Stroke {
+    public enum CurveStroke {
         /** What the motor does. */
         MOTOR,
         /** What the load takes. */
@@ -91,7 +91,7 @@ public record Plot(String title, PlotAxis across, PlotAxis up, List<PlotCurve> c
      * @param stroke how it is drawn
      * @param points along it, in the values of both axes, from left to right
      */
-    public record PlotCurve(String name, Stroke stroke, List<PlotPoint> points) {
+    public record PlotCurve(String name, CurveStroke stroke, List<PlotPoint> points) {
 
         /** Not modified: the list is copied. */
         public PlotCurve {

@@ -34,16 +34,16 @@ final class ProspectiveCurrent {
     }
 
     /** Adds the currents; those at the panel only with a wire. */
-    static void add(Inputs inputs, Chain chain, Optional<RatingLine> wire) throws SizingException {
+    static void add(SizingInputs inputs, Chain chain, Optional<RatingLine> wire) throws SizingException {
         double volts = volts(inputs.practice());
         double watts = 1000 * inputs.number(JobQuestion.SUPPLY_POWER);
         double impedance = inputs.number(JobQuestion.SUPPLY_IMPEDANCE) / 100;
         double ratio = inputs.number(JobQuestion.SUPPLY_RATIO);
-        double rated = chain.add(Draft.of("supply-current", "Rated current of the supply")
+        double rated = chain.add(ResultDraft.of("supply-current", "Rated current of the supply")
                 .from("transformer " + inputs.word(JobQuestion.SUPPLY_POWER))
                 .is(watts / (Math.sqrt(3) * volts), "A")
                 .by("S / (√3 U)", ""));
-        double there = chain.add(Draft.of("supply-short-circuit", "Short-circuit current at the transformer")
+        double there = chain.add(ResultDraft.of("supply-short-circuit", "Short-circuit current at the transformer")
                 .from("uk " + inputs.word(JobQuestion.SUPPLY_IMPEDANCE))
                 .is(rated / impedance, "A")
                 .by("In / uk", "IEC 60909-0"));
@@ -54,14 +54,14 @@ final class ProspectiveCurrent {
         double[] source = {ratio * ohms, Math.sqrt(1 - ratio * ratio) * ohms};
         double metres = inputs.number(JobQuestion.FEEDER_LENGTH);
         double square = squareMillimetres(inputs.practice(), wire.get());
-        chain.add(Draft.of("panel-short-circuit", "Largest short-circuit current at the panel")
+        chain.add(ResultDraft.of("panel-short-circuit", "Largest short-circuit current at the panel")
                 .from("feeder " + inputs.word(JobQuestion.FEEDER_LENGTH))
                 .from("wire " + ConductorSize.name(inputs.practice(), wire.get()))
                 .is(amperes(volts, source, metres, square, VoltageDrop.COLD_COPPER), "A")
                 .by(
                         "U / (√3 Z), the run cold with 0.0185 Ω mm²/m and 0.08 mΩ/m",
                         "IEC 60909-0; devices must break as much"));
-        chain.add(Draft.of("panel-short-circuit-least", "Smallest short-circuit current at the panel")
+        chain.add(ResultDraft.of("panel-short-circuit-least", "Smallest short-circuit current at the panel")
                 .is(amperes(volts, source, metres, square, VoltageDrop.WARM_COPPER), "A")
                 .by(
                         "U / (√3 Z), the run warm with 0.0225 Ω mm²/m",
@@ -94,7 +94,7 @@ final class ProspectiveCurrent {
     /** Those of a supply alone. */
     static Chain of(Practice practice, Map<String, String> given, RatingLine wire, parable.ratings.RatingTables tables)
             throws SizingException {
-        Inputs inputs = new Inputs("supply", practice, JobQuestion.all(), Map.of(), given);
+        SizingInputs inputs = new SizingInputs("supply", practice, JobQuestion.all(), Map.of(), given);
         Chain chain = new Chain("supply", tables, Map.of());
         add(inputs, chain, Optional.of(wire));
         return chain;

@@ -21,7 +21,7 @@ import parable.parts.SettingException;
  * @param points from standstill on, one each few milliseconds
  * @param arrives whether it comes up to the speed that is asked for
  */
-public record RunUp(List<Point> points, boolean arrives) {
+public record RunUp(List<RunUpPoint> points, boolean arrives) {
 
     private static final double LONGEST = 120;
     private static final int STEPS_A_POINT = 5;
@@ -48,7 +48,7 @@ public record RunUp(List<Point> points, boolean arrives) {
      * @param resistance of the load, likewise
      * @param times the current in the line, in multiples of rated current
      */
-    public record Point(double seconds, double speed, double torque, double resistance, double times) {}
+    public record RunUpPoint(double seconds, double speed, double torque, double resistance, double times) {}
 
     /** A motor and its load, at full voltage or in star. */
     static final class Model {
@@ -63,7 +63,7 @@ public record RunUp(List<Point> points, boolean arrives) {
          *
          * @param startTimes what a direct start takes in multiples of rated current; the model's own current is scaled to it
          */
-        Model(Inputs inputs, double startTimes) throws SizingException {
+        Model(SizingInputs inputs, double startTimes) throws SizingException {
             Part part = fitted(inputs);
             machine = part.machine().orElseThrow();
             volts = part.loads().get(0).rated().volts();
@@ -71,13 +71,13 @@ public record RunUp(List<Point> points, boolean arrives) {
             scale = startTimes / (under(1).amperes(0) / amperes);
         }
 
-        private static Part fitted(Inputs inputs) throws SizingException {
+        private static Part fitted(SizingInputs inputs) throws SizingException {
             Map<String, String> settings = new LinkedHashMap<>();
-            settings.put("voltage", Figures.written(inputs.number(Question.VOLTAGE)) + " V AC");
-            settings.put("power", inputs.word(Question.POWER));
-            settings.put("drives", inputs.word(Question.DRIVES));
-            settings.put("load", inputs.word(Question.LOAD));
-            inputs.said(Question.RUN_UP).ifPresent(written -> settings.put("run-up", written));
+            settings.put("voltage", Figures.written(inputs.number(MotorQuestion.VOLTAGE)) + " V AC");
+            settings.put("power", inputs.word(MotorQuestion.POWER));
+            settings.put("drives", inputs.word(MotorQuestion.DRIVES));
+            settings.put("load", inputs.word(MotorQuestion.LOAD));
+            inputs.said(MotorQuestion.RUN_UP).ifPresent(written -> settings.put("run-up", written));
             Device device = new Device("M1", "", "three-phase-motor", "", "", Optional.empty(), settings, Extras.NONE);
             try {
                 return Catalogue.kind(device.kind()).orElseThrow().fit(device);
@@ -105,10 +105,10 @@ public record RunUp(List<Point> points, boolean arrives) {
         }
 
         /** What there is at a speed; in star the windings have 1 / sqrt3 of their voltage and the line a third of the current. */
-        Point at(double seconds, double speed, boolean star) {
+        RunUpPoint at(double seconds, double speed, boolean star) {
             Excitation fed = under(star ? 1 / Math.sqrt(3) : 1);
             double line = star ? 1 / Math.sqrt(3) : 1;
-            return new Point(
+            return new RunUpPoint(
                     seconds,
                     speed,
                     fed.torque(speed),
@@ -118,16 +118,16 @@ public record RunUp(List<Point> points, boolean arrives) {
 
         /** The way up to a speed. */
         RunUp to(double until, boolean star) {
-            return from(new Point(0, 0, 0, 0, 0), until, star);
+            return from(new RunUpPoint(0, 0, 0, 0, 0), until, star);
         }
 
         /** The way up from a point on. */
-        RunUp from(Point begin, double until, boolean star) {
+        RunUp from(RunUpPoint begin, double until, boolean star) {
             double step = Math.max(0.0005, Math.min(0.005, machine.runUp() / 200));
-            List<Point> points = new ArrayList<>();
+            List<RunUpPoint> points = new ArrayList<>();
             double speed = begin.speed();
             int steps = 0;
-            Point now = at(begin.seconds(), speed, star);
+            RunUpPoint now = at(begin.seconds(), speed, star);
             while (speed < until
                     && now.seconds() - begin.seconds() < LONGEST
                     && now.torque() - now.resistance() > STALLED) {
@@ -142,8 +142,8 @@ public record RunUp(List<Point> points, boolean arrives) {
         }
 
         /** Torque and current over the speed, from standstill to the speed without load. */
-        List<Point> curve(boolean star) {
-            List<Point> curve = new ArrayList<>();
+        List<RunUpPoint> curve(boolean star) {
+            List<RunUpPoint> curve = new ArrayList<>();
             for (int percent = 0; percent <= 100; percent++) {
                 curve.add(at(0, percent / 100.0, star));
             }
@@ -157,13 +157,13 @@ public record RunUp(List<Point> points, boolean arrives) {
     }
 
     /** The last of it. */
-    public Point last() {
+    public RunUpPoint last() {
         return points.get(points.size() - 1);
     }
 
     /** Both ways after each other. */
     RunUp then(RunUp next) {
-        List<Point> both = new ArrayList<>(points);
+        List<RunUpPoint> both = new ArrayList<>(points);
         both.addAll(next.points);
         return new RunUp(both, next.arrives);
     }

@@ -29,7 +29,7 @@ public record SheetSizing(
         List<Sized<MotorSizing>> motors,
         List<Sized<ControlSupplySizing>> supplies,
         List<Sized<BrakeSizing>> brakes,
-        List<Difference> differences,
+        List<DrawingDifference> differences,
         Map<String, Double> losses) {
 
     /** Not modified: what is in it is copied. */
@@ -65,14 +65,18 @@ public record SheetSizing(
         List<Sized<BrakeSizing>> brakes = new ArrayList<>();
         for (MotorCircuit circuit : facts.motors()) {
             String tag = circuit.motor().tag();
-            Given given =
-                    Given.of(assembly.sheet(), tag, key -> Question.ofKey(key).isPresent());
+            Given given = Given.of(
+                    assembly.sheet(), tag, key -> MotorQuestion.ofKey(key).isPresent());
             motors.add(tried(
                     tag,
                     circuit.motor().device().title(),
                     () -> MotorSizing.of(
-                            new Inputs(
-                                    tag, practice, List.of(Question.values()), DrawnMotor.of(circuit), given.answers()),
+                            new SizingInputs(
+                                    tag,
+                                    practice,
+                                    List.of(MotorQuestion.values()),
+                                    DrawnMotor.of(circuit),
+                                    given.answers()),
                             tables,
                             given.overrides())));
             DrawnBrake.of(assembly, circuit)
@@ -90,7 +94,7 @@ public record SheetSizing(
                 brakes,
                 List.of(),
                 Losses.of(facts, motors, supplies, tables));
-        List<Difference> differences = Differences.of(facts, practice, sizing);
+        List<DrawingDifference> differences = Differences.of(facts, practice, sizing);
         return new SheetSizing(sizing.sheet(), motors, supplies, brakes, differences, sizing.losses());
     }
 
@@ -145,9 +149,9 @@ public record SheetSizing(
         return failing;
     }
 
-    private static void add(String tag, List<Result> results, List<String> failing) {
+    private static void add(String tag, List<SizingResult> results, List<String> failing) {
         results.stream()
-                .filter(Result::fails)
+                .filter(SizingResult::fails)
                 .forEach(result -> failing.add(tag + ", " + result.name() + " " + result.written() + ". "
                         + result.verdict().orElseThrow().words()));
     }

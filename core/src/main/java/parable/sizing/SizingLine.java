@@ -33,10 +33,15 @@ public final class SizingLine {
 
     private static final Map<String, Practice> PRACTICES = Map.of("IEC", Practice.IEC, "NEC", Practice.NORTH_AMERICAN);
 
-    private static final List<Asked> BY_WORD = List.of(
-            Question.FEED, Question.START, Question.DUTY, Question.METHOD, Question.DEVICE, JobQuestion.FEEDER_METHOD);
+    private static final List<SizingQuestion> BY_WORD = List.of(
+            MotorQuestion.FEED,
+            MotorQuestion.START,
+            MotorQuestion.DUTY,
+            MotorQuestion.METHOD,
+            MotorQuestion.DEVICE,
+            JobQuestion.FEEDER_METHOD);
 
-    private final Subject subject;
+    private final LineSubject subject;
     private final List<String> words;
     private final Map<String, String> given = new LinkedHashMap<>();
     private final Map<String, String> overrides = new LinkedHashMap<>();
@@ -50,16 +55,16 @@ public final class SizingLine {
      * @param results in their order
      * @param notes to be said beside them
      */
-    public record Outcome(Inputs inputs, List<Result> results, List<String> notes) {
+    public record SizedLine(SizingInputs inputs, List<SizingResult> results, List<String> notes) {
 
         /** Not modified: the lists are copied. */
-        public Outcome {
+        public SizedLine {
             results = List.copyOf(results);
             notes = List.copyOf(notes);
         }
 
         /** A result by its key, empty where there is none. */
-        public Optional<Result> result(String key) {
+        public Optional<SizingResult> result(String key) {
             return results.stream().filter(one -> one.key().equals(key)).findFirst();
         }
     }
@@ -72,10 +77,10 @@ public final class SizingLine {
         if (all.isEmpty()) {
             throw new SizingException("motor", "", "power and voltage, such as '2.2 kW 400 V'");
         }
-        subject = Stream.of(Subject.values())
+        subject = Stream.of(LineSubject.values())
                 .filter(one -> one.word().equals(all.get(0)))
                 .findFirst()
-                .orElse(Subject.MOTOR);
+                .orElse(LineSubject.MOTOR);
         words = all.get(0).equals(subject.word()) ? all.subList(1, all.size()) : all;
         while (at < words.size()) {
             next();
@@ -94,7 +99,9 @@ public final class SizingLine {
     /** The practice: that which a word says, else that of horsepower is North American, and all else is IEC. */
     public Practice practice() {
         return said.orElse(
-                given.getOrDefault(Question.POWER.key(), "").endsWith("hp") ? Practice.NORTH_AMERICAN : Practice.IEC);
+                given.getOrDefault(MotorQuestion.POWER.key(), "").endsWith("hp")
+                        ? Practice.NORTH_AMERICAN
+                        : Practice.IEC);
     }
 
     /**
@@ -103,23 +110,23 @@ public final class SizingLine {
      * @param tables of its practice
      * @throws SizingException if something makes no sense or is beyond a table
      */
-    public Outcome sized(RatingTables tables) throws SizingException {
-        Inputs inputs = subject.inputs(practice(), given);
+    public SizedLine sized(RatingTables tables) throws SizingException {
+        SizingInputs inputs = subject.inputs(practice(), given);
         return switch (subject) {
             case MOTOR -> {
                 MotorSizing sized = MotorSizing.of(inputs, tables, overrides);
-                yield new Outcome(inputs, sized.results(), sized.notes());
+                yield new SizedLine(inputs, sized.results(), sized.notes());
             }
-            case TRANSFORMER -> new Outcome(
+            case TRANSFORMER -> new SizedLine(
                     inputs, ControlSupplySizing.of(inputs, tables, overrides).results(), List.of());
-            case BRAKE -> new Outcome(
+            case BRAKE -> new SizedLine(
                     inputs, BrakeSizing.of(inputs, tables, overrides).results(), List.of());
             case SUPPLY -> {
                 Optional<RatingLine> wire =
                         Feeder.stated(tables, practice(), Optional.ofNullable(overrides.get("feeder-wire")));
                 Chain chain = new Chain(subject.word(), tables, Map.of());
                 ProspectiveCurrent.add(inputs, chain, wire);
-                yield new Outcome(inputs, chain.results(), List.of());
+                yield new SizedLine(inputs, chain.results(), List.of());
             }
         };
     }
@@ -164,7 +171,7 @@ public final class SizingLine {
         }
         String value = words.get(at + 1);
         boolean unit = at + 2 < words.size() && isUnit(word, value, words.get(at + 2));
-        if (word.equals(Question.POWER_FACTOR.key()) && value.indexOf('/') > 0) {
+        if (word.equals(MotorQuestion.POWER_FACTOR.key()) && value.indexOf('/') > 0) {
             putAll("power-factor start-power-factor", value, "");
         } else {
             put(word, unit ? value + " " + words.get(at + 2) : value);
@@ -173,7 +180,7 @@ public final class SizingLine {
     }
 
     private String keys() {
-        return subject.questions().stream().map(Asked::key).collect(Collectors.joining(", "));
+        return subject.questions().stream().map(SizingQuestion::key).collect(Collectors.joining(", "));
     }
 
     /** Whether the word after a number is its unit. */
@@ -182,7 +189,7 @@ public final class SizingLine {
         if (!written.matches() || written.group(2) != null) {
             return false;
         }
-        Optional<? extends Asked> question = subject.questions().stream()
+        Optional<? extends SizingQuestion> question = subject.questions().stream()
                 .filter(one -> one.key().equals(key))
                 .findFirst();
         return question.isPresent()
@@ -214,7 +221,7 @@ public final class SizingLine {
         }
     }
 
-    private Optional<Asked> byWord(String word) {
+    private Optional<SizingQuestion> byWord(String word) {
         return BY_WORD.stream()
                 .filter(question -> subject.questions().contains(question)
                         && question.words().contains(word))

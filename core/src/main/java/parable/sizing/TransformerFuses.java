@@ -25,7 +25,7 @@ final class TransformerFuses {
      */
     private record Fuse(String key, String name, double amperes, boolean upwards, String how, String source) {}
 
-    static void add(Inputs inputs, Chain chain, double rated) throws SizingException {
+    static void add(SizingInputs inputs, Chain chain, double rated) throws SizingException {
         double primary = rated / inputs.number(ControlQuestion.PRIMARY);
         double secondary = rated / inputs.number(ControlQuestion.SECONDARY);
         chain.add(current("primary-current", "Primary current", rated, primary));
@@ -36,7 +36,7 @@ final class TransformerFuses {
         for (Fuse fuse : fuses) {
             Optional<RatingLine> line = fuse.upwards() ? table.from(fuse.amperes()) : table.upTo(fuse.amperes());
             RatingLine chosen = line.orElse(fuse.upwards() ? table.most() : table.least());
-            chain.add(Draft.of(fuse.key(), fuse.name())
+            chain.add(ResultDraft.of(fuse.key(), fuse.name())
                     .from("current", fuse.amperes(), "A")
                     .is(chosen.amount(), "A")
                     .by(fuse.how() + ", to the next size " + (fuse.upwards() ? "upwards" : "downwards"), fuse.source())
@@ -44,8 +44,8 @@ final class TransformerFuses {
         }
     }
 
-    private static Draft current(String key, String name, double rated, double amperes) {
-        return Draft.of(key, name)
+    private static ResultDraft current(String key, String name, double rated, double amperes) {
+        return ResultDraft.of(key, name)
                 .from("rated", rated, "VA")
                 .is(amperes, "A")
                 .written(Figures.exact(amperes) + " A")

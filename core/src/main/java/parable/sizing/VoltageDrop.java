@@ -36,13 +36,18 @@ final class VoltageDrop {
     }
 
     /** Adds {@code drop} and {@code start-drop}, each in V and in per cent. */
-    static void add(Inputs inputs, Chain chain, RatingLine wire, double starting) throws SizingException {
+    static void add(SizingInputs inputs, Chain chain, RatingLine wire, double starting) throws SizingException {
         double current = chain.result("current").orElseThrow().value();
         one(
                 inputs,
                 chain,
                 wire,
-                new Case("drop", "Voltage drop while it runs", current, Question.POWER_FACTOR, Question.DROP_LIMIT));
+                new Case(
+                        "drop",
+                        "Voltage drop while it runs",
+                        current,
+                        MotorQuestion.POWER_FACTOR,
+                        MotorQuestion.DROP_LIMIT));
         one(
                 inputs,
                 chain,
@@ -51,18 +56,18 @@ final class VoltageDrop {
                         "start-drop",
                         "Voltage drop at the start",
                         starting,
-                        Question.START_POWER_FACTOR,
-                        Question.START_DROP_LIMIT));
+                        MotorQuestion.START_POWER_FACTOR,
+                        MotorQuestion.START_DROP_LIMIT));
     }
 
-    private record Case(String key, String name, double amperes, Question factor, Question limit) {}
+    private record Case(String key, String name, double amperes, MotorQuestion factor, MotorQuestion limit) {}
 
-    private static void one(Inputs inputs, Chain chain, RatingLine wire, Case one) throws SizingException {
+    private static void one(SizingInputs inputs, Chain chain, RatingLine wire, Case one) throws SizingException {
         double volts = volts(inputs, wire, one.amperes(), one.factor());
         double supply = FullLoadCurrent.supplyVolts(inputs);
-        Draft draft = Draft.of(one.key(), one.name())
+        ResultDraft draft = ResultDraft.of(one.key(), one.name())
                 .from("current", one.amperes(), "A")
-                .from("length " + inputs.word(Question.LENGTH))
+                .from("length " + inputs.word(MotorQuestion.LENGTH))
                 .from("wire " + ConductorSize.name(inputs.practice(), wire))
                 .is(volts, "V");
         if (inputs.practice() == Practice.IEC) {
@@ -88,7 +93,7 @@ final class VoltageDrop {
         chain.add(draft, chain.override(one.key()).isPresent());
     }
 
-    private static String advice(Inputs inputs, Chain chain, Case one, double most) throws SizingException {
+    private static String advice(SizingInputs inputs, Chain chain, Case one, double most) throws SizingException {
         RatingTable table = chain.table("wire");
         for (RatingLine line : table.lines()) {
             if (volts(inputs, line, one.amperes(), one.factor()) <= most) {
@@ -98,8 +103,8 @@ final class VoltageDrop {
         return "; no size of the table keeps it.";
     }
 
-    private static double volts(Inputs inputs, RatingLine wire, double amperes, Question factor) {
-        double metres = inputs.number(Question.LENGTH);
+    private static double volts(SizingInputs inputs, RatingLine wire, double amperes, MotorQuestion factor) {
+        double metres = inputs.number(MotorQuestion.LENGTH);
         return inputs.practice() == Practice.IEC
                 ? volts(conductors(inputs), amperes, metres, wire.amount(), inputs.number(factor))
                 : conductors(inputs)
@@ -109,11 +114,11 @@ final class VoltageDrop {
                         / METRES_OF_1000_FEET;
     }
 
-    private static double conductors(Inputs inputs) {
-        return inputs.is(Question.FEED, "three-phase") ? Math.sqrt(3) : 2;
+    private static double conductors(SizingInputs inputs) {
+        return inputs.is(MotorQuestion.FEED, "three-phase") ? Math.sqrt(3) : 2;
     }
 
-    private static String conductorsWritten(Inputs inputs) {
-        return inputs.is(Question.FEED, "three-phase") ? "√3" : "2";
+    private static String conductorsWritten(SizingInputs inputs) {
+        return inputs.is(MotorQuestion.FEED, "three-phase") ? "√3" : "2";
     }
 }

@@ -4,11 +4,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import parable.ratings.RatingTables;
-import parable.sizing.Inputs;
+import parable.sizing.MotorQuestion;
 import parable.sizing.MotorSizing;
-import parable.sizing.Question;
-import parable.sizing.Result;
 import parable.sizing.SizingException;
+import parable.sizing.SizingInputs;
+import parable.sizing.SizingResult;
 
 /** What the contactors of a starter are rated, as its sizing has it. */
 final class ContactorRating {
@@ -33,18 +33,19 @@ final class ContactorRating {
     private static String sized(Wish wish, String start, boolean jogged, String key) {
         MotorData motor = wish.motor();
         Map<String, String> drawn = new LinkedHashMap<>();
-        drawn.put(Question.POWER.key(), motor.power());
+        drawn.put(MotorQuestion.POWER.key(), motor.power());
         drawn.put(
-                Question.VOLTAGE.key(),
+                MotorQuestion.VOLTAGE.key(),
                 motor.voltage().substring(0, motor.voltage().indexOf(' ')) + " V");
-        drawn.put(Question.NAMEPLATE.key(), motor.current());
-        drawn.put(Question.START.key(), start);
-        drawn.put(Question.DUTY.key(), jogged ? "jogging" : "ordinary");
+        drawn.put(MotorQuestion.NAMEPLATE.key(), motor.current());
+        drawn.put(MotorQuestion.START.key(), start);
+        drawn.put(MotorQuestion.DUTY.key(), jogged ? "jogging" : "ordinary");
         try {
-            Inputs inputs = new Inputs(motor.label(), wish.practice(), List.of(Question.values()), drawn, Map.of());
+            SizingInputs inputs =
+                    new SizingInputs(motor.label(), wish.practice(), List.of(MotorQuestion.values()), drawn, Map.of());
             return MotorSizing.of(inputs, RatingTables.of(wish.practice()), Map.of())
                     .result(key)
-                    .map(Result::value)
+                    .map(SizingResult::value)
                     .map(Power::amperes)
                     .orElse("");
         } catch (SizingException beyondTheTables) {

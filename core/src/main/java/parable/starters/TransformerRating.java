@@ -7,7 +7,7 @@ import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.ratings.RatingTables;
 import parable.sizing.ControlSupplySizing;
-import parable.sizing.Result;
+import parable.sizing.SizingResult;
 
 /** A control transformer that is too small for the coils of a drawn starter, made larger with its fuses as its sizing has it. */
 final class TransformerRating {
@@ -23,7 +23,7 @@ final class TransformerRating {
     /** The sheet with a transformer that is large enough; itself if it has none or that is. */
     Sheet on(Sheet sheet) {
         Optional<ControlSupplySizing> sized = sized(sheet);
-        Optional<Result> voltage = sized.flatMap(one -> one.result("control-voltage"));
+        Optional<SizingResult> voltage = sized.flatMap(one -> one.result("control-voltage"));
         if (voltage.isEmpty() || !voltage.get().fails()) {
             return sheet;
         }

@@ -46,10 +46,10 @@ class LibrarySizingTest {
         assertThat(sizing.sheets()).hasSameSizeAs(job.sheets()).allSatisfy(sheet -> {
             assertThat(sheet.problems()).as(sheet.sheet()).isEmpty();
             assertThat(sheet.differences().stream()
-                            .filter(one ->
-                                    one.sort() == Difference.Sort.DIFFERS || job.equals(Dress.of(job, job.practice())))
-                            .filter(one -> one.sort() == Difference.Sort.DIFFERS)
-                            .map(Difference::words))
+                            .filter(one -> one.sort() == DrawingDifference.Sort.DIFFERS
+                                    || job.equals(Dress.of(job, job.practice())))
+                            .filter(one -> one.sort() == DrawingDifference.Sort.DIFFERS)
+                            .map(DrawingDifference::words))
                     .as(sheet.sheet())
                     .isEmpty();
         });
@@ -61,7 +61,7 @@ class LibrarySizingTest {
         for (Job job : Library.jobs()) {
             assertThat(sized(job).sheets())
                     .flatExtracting(SheetSizing::differences)
-                    .extracting(Difference::words)
+                    .extracting(DrawingDifference::words)
                     .as(job.name())
                     .isEmpty();
         }
@@ -103,26 +103,26 @@ class LibrarySizingTest {
                         .map(device -> device.tag().equals(tag) ? device.with(setting, value) : device)
                         .toList());
 
-        List<Difference> found = differences(spoilt, job.practice());
+        List<DrawingDifference> found = differences(spoilt, job.practice());
         if (what.isEmpty()) {
             assertThat(found).isEmpty();
             return;
         }
-        assertThat(found).extracting(Difference::tag).contains(tag);
-        assertThat(found).extracting(Difference::what).contains(what);
+        assertThat(found).extracting(DrawingDifference::tag).contains(tag);
+        assertThat(found).extracting(DrawingDifference::what).contains(what);
         Sheet mended = spoilt;
-        for (Difference difference : found) {
+        for (DrawingDifference difference : found) {
             mended = difference.takeOver().on(mended);
         }
-        List<Difference> then = differences(mended, job.practice());
+        List<DrawingDifference> then = differences(mended, job.practice());
         assertThat(then).as("a smaller transformer takes smaller fuses").allMatch(one -> tag.equals("T1"));
-        for (Difference difference : then) {
+        for (DrawingDifference difference : then) {
             mended = difference.takeOver().on(mended);
         }
         assertThat(differences(mended, job.practice())).isEmpty();
     }
 
-    private static List<Difference> differences(Sheet sheet, Practice practice) throws PartException {
+    private static List<DrawingDifference> differences(Sheet sheet, Practice practice) throws PartException {
         return SheetSizing.of(SheetFacts.drawn(sheet, practice), practice, RatingTables.of(practice))
                 .differences();
     }
@@ -136,8 +136,8 @@ class LibrarySizingTest {
                 new Stated("M1", "grouped", "9"),
                 new Stated("M1", "length", "60 m")));
 
-        List<Difference> found = differences(hot, Practice.IEC);
-        assertThat(found).extracting(Difference::what).containsExactly("wire of the motor");
+        List<DrawingDifference> found = differences(hot, Practice.IEC);
+        assertThat(found).extracting(DrawingDifference::what).containsExactly("wire of the motor");
         Sheet mended = found.get(0).takeOver().on(hot);
         assertThat(differences(mended, Practice.IEC)).isEmpty();
         assertThat(WireList.of(Examples.fitted(mended), Practice.IEC).wires())

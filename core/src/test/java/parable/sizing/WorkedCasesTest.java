@@ -24,7 +24,7 @@ class WorkedCasesTest {
             "30 hp 460 V, nameplate 37 A, service-factor 1.15, wye-delta, grouped 6, 200 ft";
     private static final String IN = ", sealed 0 VA, inrush 190 VA, inrush-power-factor 0.4, ur 6 %, ux 3 %";
 
-    static SizingLine.Outcome sized(String line) throws SizingException {
+    static SizingLine.SizedLine sized(String line) throws SizingException {
         SizingLine read = SizingLine.read(line);
         return read.sized(RatingTables.of(read.practice()));
     }
@@ -130,7 +130,7 @@ class WorkedCasesTest {
 
     @Test
     void whatDoesNotKeepItsLimitIsSaidWithTheWayOut() throws SizingException {
-        Result fails = sized("transformer 75 VA 480/120 V NEC" + IN)
+        SizingResult fails = sized("transformer 75 VA 480/120 V NEC" + IN)
                 .result("control-voltage")
                 .orElseThrow();
         assertThat(fails.fails()).isTrue();
@@ -140,7 +140,7 @@ class WorkedCasesTest {
                         .value())
                 .isEqualTo(100);
 
-        Result drop = sized("11 kW 400 V, 100 m").result("drop").orElseThrow();
+        SizingResult drop = sized("11 kW 400 V, 100 m").result("drop").orElseThrow();
         assertThat(drop.fails()).isFalse();
         assertThat(sized("11 kW 400 V, 400 m, start-drop-limit 40 %")
                         .result("drop")

@@ -5,7 +5,7 @@ public enum JobStep {
     DRAW("Draw", "Ctrl+D", "The circuit, rung by rung"),
     TRY("Try", "Ctrl+U", "Operate the starter, measure, put faults in"),
     CHECK("Check", "Ctrl+K", "What the rules find, and what is proved"),
-    SIZE("Size", "Ctrl+J", "From the nameplate to every rating, and into the drawing"),
+    SIZE("Size", "Ctrl+H", "From the nameplate to every rating, and into the drawing"),
     PROGRAM("PLC", "Ctrl+G", "The program, or the translation into one"),
     WIRE("Wire", "Ctrl+L", "Wire by wire, ticked off as it is made"),
     TEST("Test", "Ctrl+B", "The test sheet, step by step with the meter"),

@@ -26,6 +26,7 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+D  Ctrl+U", "Draw, and back to trying; try"),
             new Key("Menu key, right button", "What can be done with the thing there"),
             new Key("Ctrl+K  E  R", "What the rules find; explore; replay a failure"),
+            new Key("Ctrl+H", "Size: from the nameplate to every rating"),
             new Key("Ctrl+G", "The program, or the translation into one"),
             new Key("Ctrl+Z  Ctrl+Y", "Undo, redo"),
             new Key("Ctrl+S  Ctrl+Shift+S", "Save, save as"),

@@ -10,7 +10,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
-import parable.sizing.Difference;
+import parable.sizing.DrawingDifference;
 import parable.sizing.SheetSizing;
 
 /** What of the drawing of a sheet is not as it is sized, each taken over by a stroke, or all of it. */
@@ -42,7 +42,7 @@ public final class DifferencesView extends VBox {
         show();
     }
 
-    private List<Difference> differences() {
+    private List<DrawingDifference> differences() {
         return model.sheet(name).map(SheetSizing::differences).orElse(List.of());
     }
 
@@ -72,8 +72,8 @@ public final class DifferencesView extends VBox {
         return label;
     }
 
-    private Node card(Difference difference) {
-        Label sort = new Label(difference.sort() == Difference.Sort.DIFFERS ? "Differs" : "Not said");
+    private Node card(DrawingDifference difference) {
+        Label sort = new Label(difference.sort() == DrawingDifference.Sort.DIFFERS ? "Differs" : "Not said");
         sort.getStyleClass().add("severity");
         Label text = words(difference.tag() + ": " + difference.what());
         text.getStyleClass().setAll("label", "finding-text");

@@ -13,9 +13,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import parable.sizing.Asked;
-import parable.sizing.Inputs;
 import parable.sizing.Origin;
+import parable.sizing.SizingInputs;
+import parable.sizing.SizingQuestion;
 
 /** The inputs of a sizing in two columns, each with a field and where it is from. */
 final class InputGrid extends GridPane {
@@ -34,8 +34,8 @@ final class InputGrid extends GridPane {
      * @param refused takes that
      */
     InputGrid(
-            List<? extends Asked> asked,
-            Inputs inputs,
+            List<? extends SizingQuestion> asked,
+            SizingInputs inputs,
             BiFunction<String, String, String> state,
             Consumer<String> refused) {
         setHgap(8);
@@ -55,8 +55,8 @@ final class InputGrid extends GridPane {
     }
 
     private void add(
-            Asked asked,
-            Inputs inputs,
+            SizingQuestion asked,
+            SizingInputs inputs,
             BiFunction<String, String, String> state,
             Consumer<String> refused,
             int row,
@@ -98,13 +98,13 @@ final class InputGrid extends GridPane {
         getChildren().addAll(name, field, from);
     }
 
-    private static TextField text(Asked asked, String value) {
+    private static TextField text(SizingQuestion asked, String value) {
         TextField field = new TextField(value);
         field.setPromptText(asked.measure().map(measure -> measure.unit()).orElse(""));
         return field;
     }
 
-    private static ComboBox<String> words(Asked asked, String value) {
+    private static ComboBox<String> words(SizingQuestion asked, String value) {
         ComboBox<String> box = new ComboBox<>();
         box.getItems().setAll(asked.words());
         box.setValue(value.isEmpty() ? null : value);

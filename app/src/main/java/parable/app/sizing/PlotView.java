@@ -160,7 +160,7 @@ final class PlotView extends VBox {
                     case LIMIT -> ink.shorted();
                 };
         pen.setStroke(colour);
-        pen.setLineWidth(curve.stroke() == Plot.Stroke.LIMIT ? 1.2 : 2);
+        pen.setLineWidth(curve.stroke() == Plot.CurveStroke.LIMIT ? 1.2 : 2);
         switch (curve.stroke()) {
             case MOTOR, DEVICE -> pen.setLineDashes();
             case LOAD -> pen.setLineDashes(7, 4);

@@ -12,7 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import parable.sizing.Result;
+import parable.sizing.SizingResult;
 
 /** Results below each other: the value, its limit, how it follows, and a field to put another in its place. */
 final class ResultRows extends VBox {
@@ -28,12 +28,12 @@ final class ResultRows extends VBox {
      * @param state puts a value in the place of a result, by its key; gives why it makes no sense, or nothing
      * @param refused takes that
      */
-    ResultRows(List<Result> results, BiFunction<String, String, String> state, Consumer<String> refused) {
+    ResultRows(List<SizingResult> results, BiFunction<String, String, String> state, Consumer<String> refused) {
         getStyleClass().add("sizing-results");
         results.forEach(result -> getChildren().add(row(result, state, refused)));
     }
 
-    private static VBox row(Result result, BiFunction<String, String, String> state, Consumer<String> refused) {
+    private static VBox row(SizingResult result, BiFunction<String, String, String> state, Consumer<String> refused) {
         Label name = new Label(result.name());
         name.getStyleClass().add("card-name");
         name.setWrapText(true);
@@ -73,7 +73,7 @@ final class ResultRows extends VBox {
         return row;
     }
 
-    private static String how(Result result) {
+    private static String how(SizingResult result) {
         String row = result.row().isEmpty() ? "" : " (" + result.row() + ")";
         String from = result.inputs().isEmpty() ? "" : ".  From " + String.join(", ", result.inputs());
         return result.formula() + (result.source().isEmpty() ? "" : ".  " + result.source() + row) + from;
@@ -87,7 +87,8 @@ final class ResultRows extends VBox {
         return label;
     }
 
-    private static TextField other(Result result, BiFunction<String, String, String> state, Consumer<String> refused) {
+    private static TextField other(
+            SizingResult result, BiFunction<String, String, String> state, Consumer<String> refused) {
         TextField field = new TextField(result.overridden() ? value(result) : "");
         field.setId("other-" + result.key());
         field.setPromptText("another");
@@ -112,7 +113,7 @@ final class ResultRows extends VBox {
         return field;
     }
 
-    private static String value(Result result) {
+    private static String value(SizingResult result) {
         int more = result.written().indexOf(" (");
         int comma = result.written().indexOf(", ");
         int end = more > 0 ? more : comma > 0 ? comma : result.written().length();

@@ -19,7 +19,7 @@ import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTables;
-import parable.sizing.Difference;
+import parable.sizing.DrawingDifference;
 import parable.sizing.JobSizing;
 import parable.sizing.SheetFacts;
 import parable.sizing.SheetSizing;
@@ -196,9 +196,9 @@ public final class SizingModel {
     }
 
     /** Takes differences over into the drawing of a sheet, as one edit. */
-    public void takeOver(String sheet, List<Difference> differences) {
+    public void takeOver(String sheet, List<DrawingDifference> differences) {
         Sheet changed = jobs.jobProperty().get().sheet(sheet).orElseThrow();
-        for (Difference difference : differences) {
+        for (DrawingDifference difference : differences) {
             changed = difference.takeOver().on(changed);
         }
         jobs.edit(changed);

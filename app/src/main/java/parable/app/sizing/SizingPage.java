@@ -17,17 +17,17 @@ import parable.app.look.Look;
 import parable.check.MotorCircuit;
 import parable.circuit.Stated;
 import parable.files.SizingJson;
-import parable.sizing.Asked;
 import parable.sizing.BrakeQuestion;
 import parable.sizing.ControlQuestion;
-import parable.sizing.Inputs;
+import parable.sizing.MotorQuestion;
 import parable.sizing.MotorSizing;
 import parable.sizing.Origin;
 import parable.sizing.Plot;
-import parable.sizing.Question;
-import parable.sizing.Result;
 import parable.sizing.SheetSizing;
+import parable.sizing.SizingInputs;
 import parable.sizing.SizingPlots;
+import parable.sizing.SizingQuestion;
+import parable.sizing.SizingResult;
 
 /** What is in the window in the step of sizing: the devices of a sheet, what is given and follows of one, the whole job, the tables. */
 public final class SizingPage {
@@ -37,12 +37,12 @@ public final class SizingPage {
     private static final double GAP = 8;
 
     /** What decides most of the results, whoever says it. */
-    private static final Set<Asked> FIRST = Set.of(
-            Question.LENGTH,
-            Question.METHOD,
-            Question.AMBIENT,
-            Question.GROUPED,
-            Question.SERVICE_FACTOR,
+    private static final Set<SizingQuestion> FIRST = Set.of(
+            MotorQuestion.LENGTH,
+            MotorQuestion.METHOD,
+            MotorQuestion.AMBIENT,
+            MotorQuestion.GROUPED,
+            MotorQuestion.SERVICE_FACTOR,
             ControlQuestion.LENGTH,
             ControlQuestion.WIRE,
             BrakeQuestion.TIMES,
@@ -200,7 +200,7 @@ public final class SizingPage {
                 .ifPresent(one -> {
                     add(
                             one,
-                            List.of(Question.values()),
+                            List.of(MotorQuestion.values()),
                             one.sizing().map(MotorSizing::inputs),
                             one.sizing().map(MotorSizing::results).orElse(List.of()),
                             nodes);
@@ -250,9 +250,9 @@ public final class SizingPage {
 
     private void add(
             SheetSizing.Sized<?> one,
-            List<? extends Asked> asked,
-            Optional<Inputs> inputs,
-            List<Result> results,
+            List<? extends SizingQuestion> asked,
+            Optional<SizingInputs> inputs,
+            List<SizingResult> results,
             List<Node> nodes) {
         if (!one.problem().isEmpty()) {
             nodes.add(words(one.problem(), "card-refusal"));
@@ -266,11 +266,13 @@ public final class SizingPage {
     }
 
     /** What is given, drawn or decides most; the others are folded away until somebody wants them. */
-    private void addInputs(List<? extends Asked> asked, Inputs known, List<Node> nodes) {
-        List<Asked> first = new ArrayList<>();
-        List<Asked> others = new ArrayList<>();
-        asked.forEach(one -> (known.origin(one) != Origin.ASSUMED || FIRST.contains(one) ? first : others).add(one));
-        nodes.add(new InputGrid(unfolded ? asked : first, known, this::state, tell));
+    private void addInputs(List<? extends SizingQuestion> asked, SizingInputs known, List<Node> nodes) {
+        List<SizingQuestion> first = new ArrayList<>();
+        List<SizingQuestion> others = new ArrayList<>();
+        List<? extends SizingQuestion> decisive =
+                asked.stream().filter(one -> one.isFor(known.practice())).toList();
+        decisive.forEach(one -> (known.origin(one) != Origin.ASSUMED || FIRST.contains(one) ? first : others).add(one));
+        nodes.add(new InputGrid(unfolded ? decisive : first, known, this::state, tell));
         if (!others.isEmpty()) {
             ToggleButton more = new ToggleButton(
                     unfolded

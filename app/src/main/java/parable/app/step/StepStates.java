@@ -12,7 +12,6 @@ import parable.app.job.JobModel;
 import parable.app.job.JobStep;
 import parable.app.log.LogModel;
 import parable.app.run.RunModel;
-import parable.app.sizing.SizingModel;
 import parable.app.testing.TestingModel;
 import parable.app.wiring.WiringModel;
 import parable.bench.Condition;
@@ -36,32 +35,23 @@ public final class StepStates {
     private final WiringModel wiring;
     private final TestingModel testing;
     private final LogModel log;
-    private final SizingModel sizing;
 
     /** The states of the sheet of this name. */
     public StepStates(
-            String name,
-            JobModel jobs,
-            RunModel run,
-            WiringModel wiring,
-            TestingModel testing,
-            LogModel log,
-            SizingModel sizing) {
+            String name, JobModel jobs, RunModel run, WiringModel wiring, TestingModel testing, LogModel log) {
         this.name = name;
         this.jobs = jobs;
         this.run = run;
         this.wiring = wiring;
         this.testing = testing;
         this.log = log;
-        this.sizing = sizing;
     }
 
-    /** What is said of each step; that of checking is not known here. */
+    /** What is said of each step; those of checking and sizing are not known here. */
     public Map<JobStep, ObservableStringValue> bySteps() {
         return Map.of(
                 JobStep.DRAW, Bindings.createStringBinding(this::drawn, run.assemblyProperty()),
                 JobStep.TRY, Bindings.createStringBinding(this::tried, run.shownProperty()),
-                JobStep.SIZE, Bindings.createStringBinding(() -> sizing.state(name), sizing.sizedProperty()),
                 JobStep.PROGRAM, Bindings.createStringBinding(this::programmed, run.assemblyProperty()),
                 JobStep.WIRE, Bindings.createStringBinding(this::wired, wiring.listsProperty(), jobs.jobProperty()),
                 JobStep.TEST, Bindings.createStringBinding(this::tested, testing.stepsProperty(), jobs.jobProperty()),

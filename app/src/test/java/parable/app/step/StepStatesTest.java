@@ -43,8 +43,7 @@ class StepStatesTest {
                         run,
                         new WiringModel(jobs, name),
                         new TestingModel(jobs, name, person),
-                        new LogModel(jobs, name, person),
-                        new parable.app.sizing.SizingModel(jobs))
+                        new LogModel(jobs, name, person))
                 .bySteps();
     }
 

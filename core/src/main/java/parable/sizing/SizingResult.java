@@ -20,7 +20,7 @@ import java.util.Optional;
  * @param overridden whether somebody put it in the place of what would follow
  * @param ofEditedTable whether a table that it was read from was edited
  */
-public record Result(
+public record SizingResult(
         String key,
         String name,
         double value,
@@ -30,12 +30,12 @@ public record Result(
         String formula,
         String source,
         String row,
-        Optional<Verdict> verdict,
+        Optional<LimitVerdict> verdict,
         boolean overridden,
         boolean ofEditedTable) {
 
     /** Not modified: the list is copied. */
-    public Result {
+    public SizingResult {
         Objects.requireNonNull(verdict, "verdict");
         inputs = List.copyOf(inputs);
     }

@@ -5,10 +5,10 @@ import java.util.Map;
 import parable.circuit.Practice;
 
 /** What can be sized from one line, without a drawing. */
-enum Subject {
+enum LineSubject {
     MOTOR(
             "motor",
-            List.of(Question.values()),
+            List.of(MotorQuestion.values()),
             Map.ofEntries(
                     Map.entry("kW", "power"),
                     Map.entry("hp", "power"),
@@ -68,10 +68,10 @@ enum Subject {
                     "feeder-wire"));
 
     private final String word;
-    private final List<? extends Asked> questions;
+    private final List<? extends SizingQuestion> questions;
     private final Map<String, String> byUnit;
 
-    Subject(String word, List<? extends Asked> questions, Map<String, String> byUnit) {
+    LineSubject(String word, List<? extends SizingQuestion> questions, Map<String, String> byUnit) {
         this.word = word;
         this.questions = questions;
         this.byUnit = byUnit;
@@ -82,7 +82,7 @@ enum Subject {
         return word;
     }
 
-    List<? extends Asked> questions() {
+    List<? extends SizingQuestion> questions() {
         return questions;
     }
 
@@ -95,7 +95,7 @@ enum Subject {
         return questions.stream().anyMatch(question -> question.key().equals(key));
     }
 
-    Inputs inputs(Practice practice, Map<String, String> given) throws SizingException {
-        return new Inputs(word, practice, questions, Map.of(), given);
+    SizingInputs inputs(Practice practice, Map<String, String> given) throws SizingException {
+        return new SizingInputs(word, practice, questions, Map.of(), given);
     }
 }

@@ -7,11 +7,11 @@ import java.util.Optional;
 import parable.circuit.Practice;
 
 /** All that a sizing rests on, each marked as given, drawn or assumed. */
-public final class Inputs {
+public final class SizingInputs {
 
     private final String about;
     private final Practice practice;
-    private final Map<Asked, Input> answers = new LinkedHashMap<>();
+    private final Map<SizingQuestion, Input> answers = new LinkedHashMap<>();
 
     /**
      * What is known.
@@ -23,16 +23,16 @@ public final class Inputs {
      * @param given what somebody states, which goes before it
      * @throws SizingException if something makes no sense
      */
-    public Inputs(
+    public SizingInputs(
             String about,
             Practice practice,
-            List<? extends Asked> asked,
+            List<? extends SizingQuestion> asked,
             Map<String, String> drawn,
             Map<String, String> given)
             throws SizingException {
         this.about = about;
         this.practice = practice;
-        for (Asked question : asked) {
+        for (SizingQuestion question : asked) {
             Input input = chosen(question, drawn, given);
             if (!input.value().isEmpty()) {
                 question.check(place(question), input.value());
@@ -41,7 +41,7 @@ public final class Inputs {
         }
     }
 
-    private Input chosen(Asked question, Map<String, String> drawn, Map<String, String> given) {
+    private Input chosen(SizingQuestion question, Map<String, String> drawn, Map<String, String> given) {
         if (given.containsKey(question.key())) {
             return new Input(question.key(), question.label(), given.get(question.key()), Origin.GIVEN);
         }
@@ -60,45 +60,47 @@ public final class Inputs {
         return about;
     }
 
-    String place(Asked question) {
+    String place(SizingQuestion question) {
         return about + ", " + question.key();
     }
 
-    /** All of them, in the order of the questions; what is not known and need not be is left out. */
+    /** All of them, in the order of the questions; what is not known, or decides nothing in the practice, is left out. */
     public List<Input> all() {
-        return answers.values().stream()
-                .filter(input -> !input.value().isEmpty())
+        return answers.entrySet().stream()
+                .filter(answer -> answer.getKey().isFor(practice)
+                        && !answer.getValue().value().isEmpty())
+                .map(Map.Entry::getValue)
                 .toList();
     }
 
     /** What is said to a question, empty if nothing is. */
-    public Optional<String> said(Asked question) {
+    public Optional<String> said(SizingQuestion question) {
         return Optional.of(answers.get(question).value()).filter(value -> !value.isEmpty());
     }
 
     /** Where the answer to a question is from. */
-    public Origin origin(Asked question) {
+    public Origin origin(SizingQuestion question) {
         return answers.get(question).origin();
     }
 
     /** Whether nobody said it. */
-    boolean isAssumed(Asked question) {
+    boolean isAssumed(SizingQuestion question) {
         return answers.get(question).origin() == Origin.ASSUMED;
     }
 
     /** Whether one of the words is the answer. */
-    boolean is(Asked question, String word) {
+    boolean is(SizingQuestion question, String word) {
         return answers.get(question).value().equals(word);
     }
 
     /** A quantity that is always known. */
-    double number(Asked question) {
+    double number(SizingQuestion question) {
         return quantity(question)
                 .orElseThrow(() -> new IllegalStateException(question.key() + " is asked for and not known"));
     }
 
     /** A quantity, empty if it is not known. */
-    Optional<Double> quantity(Asked question) {
+    Optional<Double> quantity(SizingQuestion question) {
         Optional<String> said = said(question);
         try {
             return said.isPresent()
@@ -110,7 +112,7 @@ public final class Inputs {
     }
 
     /** A word that is always known. */
-    String word(Asked question) {
+    String word(SizingQuestion question) {
         return said(question)
                 .orElseThrow(() -> new IllegalStateException(question.key() + " is asked for and not known"));
     }

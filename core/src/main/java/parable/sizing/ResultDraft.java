@@ -7,7 +7,7 @@ import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
 
 /** A result while it is worked out. */
-final class Draft {
+final class ResultDraft {
 
     private final String key;
     private final String name;
@@ -19,54 +19,54 @@ final class Draft {
     private String source = "";
     private String row = "";
     private boolean edited;
-    private Optional<Verdict> verdict = Optional.empty();
+    private Optional<LimitVerdict> verdict = Optional.empty();
 
-    private Draft(String key, String name) {
+    private ResultDraft(String key, String name) {
         this.key = key;
         this.name = name;
     }
 
-    static Draft of(String key, String name) {
-        return new Draft(key, name);
+    static ResultDraft of(String key, String name) {
+        return new ResultDraft(key, name);
     }
 
     /** What goes in. */
-    Draft from(String what, double number, String in) {
+    ResultDraft from(String what, double number, String in) {
         inputs.add(what + " " + Figures.written(number) + (in.isEmpty() ? "" : " " + in));
         return this;
     }
 
     /** What goes in, in words. */
-    Draft from(String what) {
+    ResultDraft from(String what) {
         inputs.add(what);
         return this;
     }
 
-    Draft is(double number, String in) {
+    ResultDraft is(double number, String in) {
         value = number;
         unit = in;
         return this;
     }
 
     /** As it is ordered, where that is not the number and its unit. */
-    Draft written(String words) {
+    ResultDraft written(String words) {
         written = Optional.of(words);
         return this;
     }
 
-    Draft by(String how, String where) {
+    ResultDraft by(String how, String where) {
         formula = how;
         source = where;
         return this;
     }
 
     /** Read from a row of a table. */
-    Draft read(RatingTable table, RatingLine line) {
+    ResultDraft read(RatingTable table, RatingLine line) {
         return read(table, table.columns().get(0) + " " + line.key());
     }
 
     /** Read from a table, at a place in words. */
-    Draft read(RatingTable table, String at) {
+    ResultDraft read(RatingTable table, String at) {
         source = source.isEmpty() ? table.source() : source + "; " + table.source();
         row = row.isEmpty() ? at : row + "; " + at;
         edited |= table.edited();
@@ -74,8 +74,8 @@ final class Draft {
     }
 
     /** The limit and whether it is kept. */
-    Draft limit(boolean met, String words) {
-        verdict = Optional.of(new Verdict(met, words));
+    ResultDraft limit(boolean met, String words) {
+        verdict = Optional.of(new LimitVerdict(met, words));
         return this;
     }
 
@@ -91,9 +91,9 @@ final class Draft {
         return unit;
     }
 
-    Result result(boolean overridden) {
+    SizingResult result(boolean overridden) {
         String as = written.orElseGet(() -> Figures.written(value) + (unit.isEmpty() ? "" : " " + unit));
-        return new Result(
+        return new SizingResult(
                 key, name, value, unit, as, inputs, formula, source, row, verdict, overridden, edited && !overridden);
     }
 }

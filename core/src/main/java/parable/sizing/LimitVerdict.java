@@ -6,4 +6,4 @@ package parable.sizing;
  * @param met whether it does
  * @param words the limit and how the result is to it, as it is read aloud
  */
-public record Verdict(boolean met, String words) {}
+public record LimitVerdict(boolean met, String words) {}

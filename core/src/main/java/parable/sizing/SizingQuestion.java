@@ -5,7 +5,7 @@ import java.util.Optional;
 import parable.circuit.Practice;
 
 /** Something that sizing asks: a quantity, or one of a few words. */
-public interface Asked {
+public interface SizingQuestion {
 
     /** By which it is stated. */
     String key();
@@ -21,6 +21,11 @@ public interface Asked {
 
     /** What is usual in a practice; empty where nothing is assumed. */
     String usual(Practice practice);
+
+    /** Whether it decides anything in a practice. */
+    default boolean isFor(Practice practice) {
+        return true;
+    }
 
     /** What makes sense, in words. */
     default String expected() {

@@ -7,7 +7,7 @@ import parable.circuit.Practice;
 import parable.parts.RatedCurrent;
 
 /** What sizing asks of one motor. */
-public enum Question implements Asked {
+public enum MotorQuestion implements SizingQuestion {
     POWER("power", "Power", Measure.of("kW", 0.06, 315).or("hp", RatedCurrent.HORSEPOWER), "2.2 kW", "5 hp"),
     VOLTAGE("voltage", "Voltage between the lines", Measure.of("V", 12, 1000), "400 V", "460 V"),
     FEED("feed", "Kind of motor", List.of("three-phase", "single-phase", "dc"), "three-phase"),
@@ -23,7 +23,7 @@ public enum Question implements Asked {
     DUTY("duty", "Duty", List.of("ordinary", "jogging"), "ordinary"),
     RELAY("relay", "Overload relay in", List.of("line", "winding"), ""),
     TRIP_CLASS("class", "Trip class of the overload relay", List.of("10A", "10", "20", "30"), "10"),
-    DEVICE("protection", "Short-circuit protection", List.of("B", "C", "D", "gG", "aM"), "D"),
+    DEVICE("curve", "Curve of the short-circuit protection", List.of("B", "C", "D", "gG", "aM"), "D"),
     LENGTH("length", "Length of the motor's cable", Measure.of("m", 0.1, 2000).or("ft", 0.3048), "10 m", "30 ft"),
     METHOD("method", "How the cable is laid", List.of("B1", "B2", "C", "E"), "B2"),
     AMBIENT("ambient", "Temperature around the cable", Measure.of("°C", 0, 80).or("degC", 1), "40 °C", "30 °C"),
@@ -45,7 +45,7 @@ public enum Question implements Asked {
     private final String iec;
     private final String northAmerican;
 
-    Question(String key, String label, Measure measure, String iec, String northAmerican) {
+    MotorQuestion(String key, String label, Measure measure, String iec, String northAmerican) {
         this.key = key;
         this.label = label;
         this.measure = Optional.of(measure);
@@ -54,7 +54,7 @@ public enum Question implements Asked {
         this.northAmerican = northAmerican;
     }
 
-    Question(String key, String label, List<String> words, String usual) {
+    MotorQuestion(String key, String label, List<String> words, String usual) {
         this.key = key;
         this.label = label;
         this.measure = Optional.empty();
@@ -64,7 +64,7 @@ public enum Question implements Asked {
     }
 
     /** That of this key, empty if there is none. */
-    public static Optional<Question> ofKey(String key) {
+    public static Optional<MotorQuestion> ofKey(String key) {
         return Arrays.stream(values()).filter(one -> one.key.equals(key)).findFirst();
     }
 
@@ -86,6 +86,15 @@ public enum Question implements Asked {
     @Override
     public Optional<Measure> measure() {
         return measure;
+    }
+
+    @Override
+    public boolean isFor(Practice practice) {
+        return switch (this) {
+            case SERVICE_FACTOR, RISE, TERMINALS -> practice == Practice.NORTH_AMERICAN;
+            case METHOD, DEVICE, COORDINATION, EFFICIENCY, POWER_FACTOR, START_POWER_FACTOR -> practice == Practice.IEC;
+            default -> true;
+        };
     }
 
     @Override

@@ -18,10 +18,10 @@ import parable.circuit.Stated;
  * @param why in one sentence
  * @param takeOver what puts the one in the place of the other
  */
-public record Difference(
+public record DrawingDifference(
         Sort sort, String tag, String what, String drawn, String sized, String why, TakeOver takeOver) {
 
-    public Difference {
+    public DrawingDifference {
         Objects.requireNonNull(sort, "sort");
         Objects.requireNonNull(takeOver, "takeOver");
     }

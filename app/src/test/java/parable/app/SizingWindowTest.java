@@ -1,0 +1,158 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import parable.circuit.Sheet;
+import parable.circuit.Stated;
+
+/** The step of sizing, by mouse and by keys. */
+@ExtendWith(ApplicationExtension.class)
+class SizingWindowTest extends DrivenWindow {
+
+    @Start
+    private void start(Stage stage) throws Exception {
+        open(stage);
+    }
+
+    private void size(FxRobot robot) throws Exception {
+        robot.clickOn("#step-size");
+        until(() -> window.part("sized-current") != null);
+    }
+
+    private String words(String id) {
+        return window.part(id) instanceof Label label ? label.getText() : "";
+    }
+
+    private void type(FxRobot robot, String id, String text) {
+        robot.interact(() -> {
+            TextField field = (TextField) window.part(id);
+            field.requestFocus();
+            field.setText(text);
+        });
+        robot.press(KeyCode.ENTER).release(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private Sheet pump() {
+        return jobs.jobProperty().get().sheet("Wash pump").orElseThrow();
+    }
+
+    @Test
+    void aLongerCableInAHotterPlaceTakesAThickerWireAndUndoTakesItBack(FxRobot robot) throws Exception {
+        size(robot);
+        assertThat(words("sized-wire")).isEqualTo("1.5 mm² (13.1 A)");
+        assertThat(words("sizing-origin-power")).isEqualTo("drawn");
+        assertThat(words("sizing-origin-ambient")).isEqualTo("assumed");
+        type(robot, "sizing-ambient", "60 °C");
+        until(() -> words("sizing-origin-ambient").equals("given"));
+        type(robot, "sizing-grouped", "9");
+        until(() -> words("sized-wire").equals("2.5 mm² (17.4 A)"));
+        assertThat(pump().stated())
+                .containsExactly(new Stated("M1", "ambient", "60 °C"), new Stated("M1", "grouped", "9"));
+
+        until(() -> window.part("take-over-M1") != null);
+        robot.clickOn("#take-over-M1");
+        until(() -> words("mark-wire").equals("yours"));
+        until(() -> window.part("take-over-M1") == null);
+        robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+        until(() -> words("mark-wire").isEmpty());
+        assertThat(pump().stated()).hasSize(2);
+    }
+
+    @Test
+    void whatMakesNoSenseIsRefusedInWordsAndNothingIsChanged(FxRobot robot) throws Exception {
+        size(robot);
+        type(robot, "sizing-length", "-3 m");
+        until(() -> words("notice").startsWith("M1, length: found -3 m, expected 0.1 to 2000 m"));
+        assertThat(pump().stated()).isEmpty();
+        type(robot, "other-overload", "much");
+        until(() -> words("notice").startsWith("M1, overload: found much"));
+        assertThat(jobs.unsavedProperty().get()).isFalse();
+    }
+
+    @Test
+    void aResultOfOnesOwnIsMarkedAndItsLimitToldInWords(FxRobot robot) throws Exception {
+        size(robot);
+        type(robot, "other-overload", "6 A");
+        until(() -> words("mark-overload").equals("yours"));
+        assertThat(words("verdict-overload")).isEqualTo("✗ not kept");
+        type(robot, "other-overload", "");
+        until(() -> words("mark-overload").isEmpty());
+        assertThat(words("verdict-overload")).isEqualTo("✓ kept");
+    }
+
+    @Test
+    void theWholeJobIsATableThatCanBeSorted(FxRobot robot) throws Exception {
+        size(robot);
+        robot.clickOn("#sizing-of-Whole-job");
+        until(() -> window.part("sizing-motors") != null);
+        TableView<?> table = (TableView<?>) window.part("sizing-motors");
+        assertThat(table.getItems()).hasSize(7);
+        assertThat(words("sized-feeder-current")).isEqualTo("71.6 A");
+        type(robot, "sizing-demand", "50 %");
+        until(() -> words("sized-feeder-current").equals("35.8 A"));
+        robot.interact(() -> {
+            table.getColumns().get(5).setSortType(javafx.scene.control.TableColumn.SortType.DESCENDING);
+            sort(table, 5);
+        });
+        TableView<?> after = (TableView<?>) window.part("sizing-motors");
+        assertThat(after.getItems()).hasSize(7);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void sort(TableView<?> table, int column) {
+        TableView<Object> any = (TableView<Object>) table;
+        any.getSortOrder().setAll(java.util.List.of(any.getColumns().get(column)));
+        assertThat(any.getItems().get(0).toString()).contains("Mill").contains("35 A");
+    }
+
+    @Test
+    void aChangedTableIsKeptInTheJobAndEveryResultSaysSo(FxRobot robot) throws Exception {
+        size(robot);
+        robot.clickOn("#sizing-of-Tables");
+        until(() -> window.part("table-text") != null);
+        robot.interact(() -> {
+            ((javafx.scene.control.ComboBox<?>) window.part("tables"))
+                    .getSelectionModel()
+                    .select(1);
+            TextArea text = (TextArea) window.part("table-text");
+            text.setText(text.getText().replace("1.5 | 13.5 | 13.1", "1.5 | 13.5 | 12"));
+        });
+        robot.clickOn("#table-keep");
+        until(() -> jobs.jobProperty().get().sizing().tables().size() == 1);
+        robot.clickOn("#sizing-of-M1");
+        until(() -> words("sized-wire").equals("1.5 mm² (12 A)"));
+        assertThat(words("mark-wire")).isEqualTo("edited table");
+        robot.clickOn("#sizing-of-Tables");
+        robot.interact(() -> ((TextArea) window.part("table-text")).setText("nonsense"));
+        robot.clickOn("#table-keep");
+        until(() -> words("notice").startsWith("table: found nonsense"));
+        robot.clickOn("#table-shipped");
+        until(() -> jobs.jobProperty().get().sizing().tables().isEmpty());
+    }
+
+    @Test
+    void byKeysAlone(FxRobot robot) throws Exception {
+        robot.press(KeyCode.CONTROL, KeyCode.H).release(KeyCode.H, KeyCode.CONTROL);
+        until(() -> window.part("sized-current") != null);
+        until(() -> window.part("sizing-of-M1").isFocused());
+        robot.press(KeyCode.TAB).release(KeyCode.TAB);
+        robot.press(KeyCode.SPACE).release(KeyCode.SPACE);
+        until(() -> window.part("sized-transformer") != null);
+        assertThat(words("sized-transformer")).isEqualTo("63 VA");
+        assertThat(((ButtonBase) window.part("sizing-of-T1")).isFocused()).isTrue();
+    }
+}
