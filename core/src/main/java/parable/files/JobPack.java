@@ -16,9 +16,11 @@ import java.util.concurrent.LinkedBlockingQueue;
 import org.apache.pdfbox.pdmodel.PDPage;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.sizing.JobSizing;
+import parable.sizing.SheetFacts;
 
 /**
- * All of a job on paper: for each sheet its drawing, program, parts, wires, terminals, places, test sheet and what was proved of it, behind a cover with the
+ * All of a job on paper: for each sheet its drawing, program, sizing, parts, wires, terminals, places, test sheet and what was proved of it, behind a cover with the
  * cautions.
  */
 public final class JobPack {
@@ -41,6 +43,7 @@ public final class JobPack {
     private final PdfBook book;
     private final Map<Sheet, List<PDPage>> sections = new HashMap<>();
     private final Map<Sheet, String> summaries = new HashMap<>();
+    private final Map<Sheet, SheetFacts> facts = new HashMap<>();
 
     private JobPack(Job job, PdfBook book) {
         this.job = job;
@@ -91,13 +94,24 @@ public final class JobPack {
         pages.write(book);
         sections.put(pages.sheet(), book.section());
         summaries.put(pages.sheet(), pages.summary());
+        facts.put(pages.sheet(), pages.facts());
     }
 
     private void cover(List<Sheet> sheets) throws IOException {
         List<String> lines = new ArrayList<>(CAUTIONS);
         sheets.forEach(sheet -> lines.add(summaries.get(sheet)));
+        JobSizing sizing = JobSizing.of(job, sheets.stream().map(facts::get).toList(), SheetPages.tables(job));
+        List<String> ratings = SizingCsv.ratings(job, sizing);
+        if (!ratings.isEmpty()) {
+            lines.addAll(List.of("", "#Ratings for the plate of the panel"));
+            lines.addAll(ratings);
+        }
         book.about("");
         book.text("Cover", job.name() + ", " + job.practice().words() + " practice", lines);
+        if (!sizing.rows().isEmpty()) {
+            book.table("All motors", SizingCsv.motorTable(sizing), 0);
+            book.table("Feeder, supply and heat of all sheets", SizingCsv.resultTable(sizing.results()), 0);
+        }
     }
 
     /** Timers and programs take longest to be proved; what is begun last should take little, so that no core waits for another. */

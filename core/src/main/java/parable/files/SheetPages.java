@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import parable.bench.Progress;
+import parable.check.MotorCircuit;
 import parable.circuit.Job;
 import parable.circuit.Revision;
 import parable.circuit.Sheet;
@@ -16,8 +17,14 @@ import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.StructuredText;
 import parable.proof.Claim;
+import parable.proof.OnTogether;
 import parable.proof.Proof;
 import parable.proof.Verdict;
+import parable.ratings.RatingFormatException;
+import parable.ratings.RatingTables;
+import parable.sizing.JobSizing;
+import parable.sizing.SheetFacts;
+import parable.sizing.SheetSizing;
 import parable.testsheet.TestSheet;
 import parable.wiring.Cables;
 import parable.wiring.PartsList;
@@ -36,13 +43,15 @@ final class SheetPages {
     private final Sheet sheet;
     private final Assembly assembly;
     private final Proof proof;
+    private final SheetFacts facts;
     private final List<Part> parts = new ArrayList<>();
 
-    private SheetPages(Job job, Sheet sheet, Assembly assembly, Proof proof) {
+    private SheetPages(Job job, Sheet sheet, Proof proof, SheetFacts facts) {
         this.job = job;
         this.sheet = sheet;
-        this.assembly = assembly;
+        this.assembly = facts.assembly();
         this.proof = proof;
+        this.facts = facts;
     }
 
     /**
@@ -55,7 +64,11 @@ final class SheetPages {
             Assembly assembly = Assembly.of(sheet);
             Progress untilMost = states -> states > mostStates;
             Proof proof = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, untilMost);
-            SheetPages pages = new SheetPages(job, sheet, assembly, proof);
+            SheetFacts facts = new SheetFacts(
+                    assembly,
+                    MotorCircuit.of(assembly, job.practice()),
+                    OnTogether.of(assembly, mostStates, untilMost));
+            SheetPages pages = new SheetPages(job, sheet, proof, facts);
             pages.workOut();
             return pages;
         } catch (PartException impossible) {
@@ -75,6 +88,9 @@ final class SheetPages {
             parts.add(book -> book.text(sheet.name() + ", program", sheet.name() + ", program", lines));
             table("inputs and outputs", IoCsv.table(IoList.of(assembly)), 0);
         });
+        SheetSizing sizing = SheetSizing.of(facts, job.practice(), tables(job));
+        table("sizing", SizingCsv.resultTable(sizing), 0);
+        table("where the drawing is not as it is sized", SizingCsv.differenceTable(sizing), 0);
         table("parts", PartsCsv.table(PartsList.of(assembly)), 0);
         table("wires", WiresCsv.table(WireList.of(assembly, job.practice()), sheet.fieldwork()), 3);
         table("terminal strip", TerminalsCsv.table(TerminalPlan.of(assembly, job.practice())), 0);
@@ -141,6 +157,20 @@ final class SheetPages {
                 + proof.claims().size() + " claims, "
                 + (fails == 0 ? "none fails" : fails + " fail")
                 + (open == 0 ? "" : ", " + open + " not finished or not reached and so not proved") + ".";
+    }
+
+    /** The tables of a job; those that ship where its own make no sense. */
+    static RatingTables tables(Job job) {
+        try {
+            return JobSizing.tables(job);
+        } catch (RatingFormatException senseless) {
+            return RatingTables.of(job.practice());
+        }
+    }
+
+    /** What the circuit tells of itself. */
+    SheetFacts facts() {
+        return facts;
     }
 
     Sheet sheet() {
