@@ -22,6 +22,7 @@ public final class Check {
             new OverloadSettingRule(),
             new OverloadPhaseRule(),
             new RatingRule(),
+            new ContactorRatingRule(),
             new LampRule(),
             new MotorVoltageRule(),
             new FuseRule(),

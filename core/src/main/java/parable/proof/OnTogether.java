@@ -1,6 +1,7 @@
 package parable.proof;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -14,11 +15,10 @@ import parable.parts.Drive;
 import parable.parts.Part;
 import parable.parts.PartException;
 import parable.reach.CircuitMachine;
-import parable.reach.Conduction;
 import parable.reach.Explorer;
 
 /**
- * Which coils of a sheet have voltage together in any state that can be reached, at any speed.
+ * Which coils of a sheet are on together in any state that can be reached, at any speed: their armatures are in, those of timers only fed.
  *
  * @param circuits for each circuit that has nothing to do with the others the largest sets of tags, none of which is part of another
  * @param explored whether every state was explored; where not, all coils of a circuit are taken for on together
@@ -47,7 +47,7 @@ public record OnTogether(List<List<Set<String>>> circuits, boolean explored) {
                 explorer.explore();
                 all = explorer.isComplete();
                 if (all) {
-                    circuits.add(largest(machine, explorer.conductions()));
+                    circuits.add(largest(machine, explorer));
                 }
             }
             if (!all) {
@@ -82,8 +82,16 @@ public record OnTogether(List<List<Set<String>>> circuits, boolean explored) {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private static List<Set<String>> largest(CircuitMachine machine, List<Conduction> conductions) {
-        Set<Long> met = conductions.stream().map(Conduction::mayHold).collect(Collectors.toSet());
+    private static List<Set<String>> largest(CircuitMachine machine, Explorer explorer) {
+        long timers = 0;
+        for (int part : machine.moving()) {
+            timers |= machine.parts().get(part).drive() instanceof Drive.ByTimer ? 1L << machine.rank(part) : 0;
+        }
+        Set<Long> met = new HashSet<>();
+        for (int state = 0; state < explorer.visited(); state++) {
+            long in = machine.held(explorer.states().key(state)) | timers;
+            met.add(explorer.conduction(state).mayHold() & in);
+        }
         return met.stream()
                 .filter(one -> met.stream().noneMatch(other -> !other.equals(one) && (one & ~other) == 0))
                 .map(one -> IntStream.of(machine.moving())

@@ -227,7 +227,7 @@ public final class CircuitMachine {
     }
 
     /** The armatures that are in, bit n for that of rank n: what they do depends on whether they are fed enough to hold. */
-    long held(long state) {
+    public long held(long state) {
         return own.held(state);
     }
 
