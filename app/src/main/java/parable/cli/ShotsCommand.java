@@ -110,7 +110,7 @@ final class ShotsCommand implements Callable<Integer> {
     };
 
     private static List<Shot> shots(JobModel jobs) {
-        return Stream.of(trying(), drawing(jobs), checking(jobs), controlling(), atThePanel(jobs))
+        return Stream.of(trying(), drawing(jobs), checking(jobs), sizing(), controlling(), atThePanel(jobs))
                 .flatMap(List::stream)
                 .toList();
     }
@@ -128,17 +128,6 @@ final class ShotsCommand implements Callable<Integer> {
                     ((ToggleButton) window.part("leaf-meter")).fire();
                     ((TextField) window.part("probe-red")).setText("6");
                     ((TextField) window.part("probe-black")).setText("2");
-                }),
-                new Shot("mill-in-star", Set.of("sheet=Mill", "spot-F2", "load-M1", "story"), window -> {
-                    ((TextField) window.part("probe-red")).clear();
-                    ((TextField) window.part("probe-black")).clear();
-                    ((ToggleButton) window.part("leaf-story")).fire();
-                    window.showSheet("Mill");
-                    start(window);
-                }),
-                new Shot("press-platen", Set.of("sheet=Press platen", "spot-S7", "load-M1"), window -> {
-                    window.showSheet("Press platen");
-                    start(window);
                 }));
     }
 
@@ -146,7 +135,8 @@ final class ShotsCommand implements Callable<Integer> {
     private static List<Shot> drawing(JobModel jobs) {
         return List.of(
                 new Shot("drawing", Set.of("sheet=Wash pump", "line", "devices", "selected"), window -> {
-                    window.showSheet("Wash pump");
+                    ((TextField) window.part("probe-red")).clear();
+                    ((TextField) window.part("probe-black")).clear();
                     window.run().restart();
                     start(window);
                     window.setDrawing(true);
@@ -170,6 +160,7 @@ final class ShotsCommand implements Callable<Integer> {
                     window.run().restart();
                     start(window);
                     window.setDrawing(false);
+                    ((ToggleButton) window.part("leaf-story")).fire();
                     choose(window, "view-menu", "dress-north-american");
                 }),
                 new Shot(
@@ -218,6 +209,24 @@ final class ShotsCommand implements Callable<Integer> {
                     open(jobs, Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
                     ((MenuButton) window.part("sheet-menu")).getItems().get(0).fire();
+                }));
+    }
+
+    /** Sizing: one motor with its curves, and the whole job. */
+    private static List<Shot> sizing() {
+        return List.of(
+                new Shot(
+                        "sizing",
+                        Set.of("sheet=Mill", "sized-current", "sizing-power"),
+                        window -> {
+                            window.showSheet("Mill");
+                            ((ToggleButton) window.part("step-size")).fire();
+                            ((ToggleButton) window.part("leaf-sizing-curves")).fire();
+                        },
+                        Duration.seconds(8)),
+                new Shot("sizing-job", Set.of("sizing-motors", "sizing-supply-power"), window -> {
+                    ((ToggleButton) window.part("leaf-sizing-drawing")).fire();
+                    ((ToggleButton) window.part("sizing-of-Whole-job")).fire();
                 }));
     }
 
