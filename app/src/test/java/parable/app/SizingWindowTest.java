@@ -144,6 +144,63 @@ class SizingWindowTest extends DrivenWindow {
         until(() -> jobs.jobProperty().get().sizing().tables().isEmpty());
     }
 
+    /** The answer to one field comes while the next is being typed in: that goes on. */
+    @Test
+    void whatIsBeingTypedStaysWhileThePageIsMadeAnew(FxRobot robot) throws Exception {
+        size(robot);
+        robot.interact(() -> {
+            TextField length = (TextField) window.part("sizing-length");
+            length.requestFocus();
+            length.setText("80 m");
+            TextField ambient = (TextField) window.part("sizing-ambient");
+            ambient.requestFocus();
+            ambient.setText("55");
+            ambient.positionCaret(2);
+        });
+        until(() -> words("sizing-origin-length").equals("given"));
+        TextField ambient = (TextField) window.part("sizing-ambient");
+        assertThat(ambient.isFocused()).isTrue();
+        assertThat(ambient.getText()).isEqualTo("55");
+        assertThat(pump().stated()).containsExactly(new Stated("M1", "length", "80 m"));
+        robot.write(" °C");
+        robot.press(KeyCode.ENTER).release(KeyCode.ENTER);
+        until(() -> words("sizing-origin-ambient").equals("given"));
+    }
+
+    /** Under the pointer, and by the arrows, a plot says what each of its curves says. */
+    @Test
+    void aPlotIsReadOffByPointerAndByArrows(FxRobot robot) throws Exception {
+        robot.clickOn("Mill");
+        size(robot);
+        robot.clickOn("#leaf-sizing-curves");
+        javafx.scene.canvas.Canvas plot = robot.lookup(node -> node instanceof javafx.scene.canvas.Canvas canvas
+                        && String.valueOf(canvas.getAccessibleText()).startsWith("Torque and current"))
+                .query();
+        assertThat(reading(robot)).startsWith("1  Torque in delta");
+        robot.moveTo(plot);
+        until(() -> reading(robot).startsWith("Speed "));
+        assertThat(reading(robot)).contains("Torque in delta: ", "Current in star: ", "Load: ");
+        robot.interact(plot::requestFocus);
+        String before = reading(robot);
+        robot.press(KeyCode.RIGHT).release(KeyCode.RIGHT);
+        until(() -> !reading(robot).equals(before));
+        assertThat(speed(reading(robot))).isGreaterThan(speed(before));
+        robot.press(KeyCode.LEFT).release(KeyCode.LEFT);
+        until(() -> Math.abs(speed(reading(robot)) - speed(before)) < 0.2);
+    }
+
+    private static String reading(FxRobot robot) {
+        return robot.lookup(node -> node instanceof Label label
+                        && (label.getText().startsWith("1  Torque")
+                                || label.getText().startsWith("Speed ")))
+                .<Label>query()
+                .getText();
+    }
+
+    private static double speed(String reading) {
+        return Double.parseDouble(reading.substring("Speed ".length(), reading.indexOf(" %")));
+    }
+
     @Test
     void byKeysAlone(FxRobot robot) throws Exception {
         robot.press(KeyCode.CONTROL, KeyCode.H).release(KeyCode.H, KeyCode.CONTROL);

@@ -58,27 +58,29 @@ final class ConductorSize {
         String column = iec ? inputs.word(MotorQuestion.METHOD) : terminals(needed);
         double less = temperature(draft, column) * (together ? grouping(draft) : 1);
         double wanted = needed / less;
-        RatingLine line = table.first(
-                        one -> isLargeEnough(one) && one.number(column).orElse(0) >= wanted * (1 - 1e-6))
-                .orElseThrow(() -> new SizingException(
-                        inputs.about() + ", " + draft.key(),
-                        Figures.written(wanted) + " A",
-                        "at most " + Figures.written(table.most().number(column).orElseThrow()) + " A, which "
-                                + name(table.most()) + " carries; lay several in parallel or lay them otherwise"));
+        Optional<RatingLine> line =
+                table.first(one -> isLargeEnough(one) && one.number(column).orElse(0) >= wanted * (1 - 1e-6));
         Optional<String> other = chain.override(draft.key());
-        RatingLine chosen = other.isPresent() ? row(draft.key(), other.get()) : line;
+        RatingLine chosen = other.isPresent() ? row(draft.key(), other.get()) : line.orElse(table.most());
         double carries = chosen.number(column).orElseThrow();
         draft.is(carries, "A")
                 .written(name(chosen) + " (" + Figures.written(carries) + " A)")
                 .from("needed", wanted, "A")
                 .by(how, "")
                 .read(table, name(chosen) + ", " + column)
-                .limit(
-                        carries >= wanted * (1 - 1e-6),
-                        (carries >= wanted * (1 - 1e-6) ? "It carries the " : "It does not carry the ")
-                                + Figures.written(wanted) + " A that are needed.");
+                .limit(carries >= wanted * (1 - 1e-6), limit(carries, wanted, line.isPresent()));
         chain.add(draft, other.isPresent());
         return chosen;
+    }
+
+    private static String limit(double carries, double wanted, boolean inTable) {
+        String needed = Figures.written(wanted) + " A that are needed";
+        if (carries >= wanted * (1 - 1e-6)) {
+            return "It carries the " + needed + ".";
+        }
+        return inTable
+                ? "It does not carry the " + needed + "."
+                : "No size of the table carries the " + needed + ": lay several in parallel, or lay them otherwise.";
     }
 
     private boolean isLargeEnough(RatingLine line) {

@@ -14,6 +14,9 @@ final class ContactorSize {
 
     private static final double FRAME = 2;
 
+    /** No contactor is made for more. */
+    private static final double MOST_MILLION = 10;
+
     /** The shares of the motor's current in line and delta contactor, and in that of the star point: 1 / sqrt3 and 1 / 3. */
     private static final double OF_DELTA = 1 / Math.sqrt(3);
 
@@ -50,6 +53,30 @@ final class ContactorSize {
                     current,
                     "AC-3, at least In");
         }
+    }
+
+    /** Adds how long the contactor lasts by what it breaks: that of its plate at its rated current, less with the square of what is broken. */
+    static void addLife(SizingInputs inputs, Chain chain, double current) throws SizingException {
+        Optional<SizingResult> contactor = chain.result("contactor");
+        if (contactor.isEmpty()) {
+            return;
+        }
+        double broken = isHeavy(inputs) ? MAKES * current : carried(inputs, current, "contactor");
+        double share = contactor.get().value() / broken;
+        double million = Math.min(MOST_MILLION, inputs.number(MotorQuestion.OPERATIONS) * share * share);
+        double hourly = inputs.number(MotorQuestion.STARTS);
+        chain.add(ResultDraft.of("contactor-life", "Contacts of the contactor last for")
+                .from("breaks", broken, "A")
+                .from("rated " + contactor.get().written())
+                .is(million, "million")
+                .written(Figures.written(million) + " million operations"
+                        + (hourly > 0
+                                ? ", " + Figures.written(Math.floor(1e6 * million / hourly)) + " h at "
+                                        + Figures.written(hourly) + " an hour"
+                                : ""))
+                .by(
+                        "the operations at rated current × (rated / broken)², and 10 million at most",
+                        "IEC 60947-4-1, annex B, as a first guess; the maker's curve decides"));
     }
 
     /** What a contactor of a result carries at rated load, in A. */

@@ -53,7 +53,7 @@ final class Differences {
             sizing.motor(circuit.motor().tag()).ifPresent(sized -> differences.motor(circuit, sized, wires));
         }
         for (SheetSizing.Sized<ControlSupplySizing> supply : sizing.supplies()) {
-            supply.sizing().ifPresent(sized -> differences.transformer(supply.tag(), sized));
+            supply.sizing().ifPresent(sized -> differences.supply(supply.tag(), sized));
         }
         for (SheetSizing.Sized<BrakeSizing> brake : sizing.brakes()) {
             brake.sizing().ifPresent(differences::brake);
@@ -259,6 +259,23 @@ final class Differences {
                 .filter(rung -> rung.terminals().anyMatch(terminal -> circuit.startsOnly().stream()
                         .anyMatch(star -> terminal.equals(new Terminal(star.tag(), "A1")))))
                 .anyMatch(rung -> rung.terminals().anyMatch(terminal -> isAt(terminal, timer.tag())));
+    }
+
+    private void supply(String tag, ControlSupplySizing sized) {
+        Optional<SizingResult> direct = sized.result(DrawnDirectSupply.SUPPLY);
+        if (direct.isEmpty()) {
+            transformer(tag, sized);
+        } else if (direct.get().fails()) {
+            String value = Figures.exact(direct.get().value()) + " A";
+            Part part = facts.assembly().part(tag).orElseThrow();
+            add(
+                    DrawingDifference.Sort.DIFFERS,
+                    tag,
+                    "DC supply",
+                    new String[] {part.device().setting("rated").orElse(""), value},
+                    "With all of it on its voltage sinks and relays let go.",
+                    set(tag, "rated", value));
+        }
     }
 
     private void transformer(String tag, ControlSupplySizing sized) {

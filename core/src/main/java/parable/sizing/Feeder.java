@@ -13,6 +13,8 @@ import parable.ratings.RatingTables;
 final class Feeder {
 
     private static final double LARGEST = 1.25;
+    private static final double RUNNING_FACTOR = 0.8;
+    private static final double STARTING_FACTOR = 0.35;
     private static final double LEAST_METRIC = 1.5;
     private static final String CONTROL_GAUGE = "16 AWG";
 
@@ -65,7 +67,8 @@ final class Feeder {
                             "NFPA 70, 430.62(A)")
                     .read(table, line));
         }
-        addPeaks(inputs, chain, branches, sum);
+        double peak = addPeaks(chain, branches, sum);
+        addDrop(inputs, chain, wire, new double[] {iec ? needed : sum, peak});
         return wire;
     }
 
@@ -73,22 +76,13 @@ final class Feeder {
     private static RatingLine metric(SizingInputs inputs, Chain chain, double needed) throws SizingException {
         String column = inputs.word(JobQuestion.FEEDER_METHOD);
         RatingTable devices = chain.table("breaker");
-        RatingLine device = devices.from(needed)
-                .orElseThrow(() -> new SizingException(
-                        "feeder",
-                        Figures.written(needed) + " A",
-                        "at most " + devices.most().key() + " A, the largest of the table"));
+        Optional<RatingLine> next = devices.from(needed);
+        RatingLine device = next.orElse(devices.most());
         double factor = temperature(inputs, chain, "PVC");
         RatingTable table = chain.table("wire");
         RatingLine wire = table.first(one -> one.amount() >= LEAST_METRIC
                         && factor * one.number(column).orElse(0) >= device.amount())
-                .orElseThrow(() -> new SizingException(
-                        "feeder",
-                        device.key() + " A",
-                        "at most "
-                                + Figures.written(
-                                        factor * table.most().number(column).orElseThrow()) + " A, which "
-                                + table.most().key() + " mm² carries; lay several in parallel"));
+                .orElse(table.most());
         double carries = factor * wire.number(column).orElseThrow();
         chain.add(ResultDraft.of("feeder-wire", "Wire of the feeder")
                 .from("current", needed, "A")
@@ -102,7 +96,13 @@ final class Feeder {
                 .is(device.amount(), "A")
                 .by("the next size from the current on, that the wire carries", "IEC 60364-4-43, 433.1")
                 .read(devices, device)
-                .limit(device.amount() <= carries, "The wire carries " + Figures.written(carries) + " A."));
+                .limit(
+                        next.isPresent() && device.amount() <= carries,
+                        next.isEmpty()
+                                ? "No device of the table carries " + Figures.written(needed) + " A: divide the feeder."
+                                : device.amount() <= carries
+                                        ? "The wire carries " + Figures.written(carries) + " A."
+                                        : "No size of the table carries as much: lay several in parallel."));
         RatingTable protective = chain.table("protective-conductor");
         RatingLine line = protective.line(wire.key()).orElse(protective.most());
         chain.add(ResultDraft.of("feeder-protective-conductor", "Protective conductor of the feeder")
@@ -152,29 +152,27 @@ final class Feeder {
         RatingTable table = chain.table("wire");
         RatingLine wire = table.first(one -> !one.key().equals(CONTROL_GAUGE)
                         && factor * one.number(column).orElse(0) >= needed)
-                .orElseThrow(() -> new SizingException(
-                        "feeder",
-                        Figures.written(needed) + " A",
-                        "at most "
-                                + Figures.written(
-                                        factor * table.most().number(column).orElseThrow()) + " A, which "
-                                + table.most().key() + " carries; lay several in parallel"));
+                .orElse(table.most());
         double carries = factor * wire.number(column).orElseThrow();
         chain.add(ResultDraft.of("feeder-wire", "Wire of the feeder")
                 .from("current", needed, "A")
                 .is(carries, "A")
                 .written(wire.key() + " (" + Figures.written(carries) + " A)")
                 .by("it carries at least that, at terminals of " + column, "NFPA 70, 110.14(C)")
-                .read(table, wire.key() + ", " + column));
+                .read(table, wire.key() + ", " + column)
+                .limit(
+                        carries >= needed,
+                        carries >= needed
+                                ? "It carries the " + Figures.written(needed) + " A that are needed."
+                                : "No size of the table carries as much: lay several in parallel."));
         return wire;
     }
 
-    private static void addPeaks(SizingInputs inputs, Chain chain, List<MotorBranch> branches, double sum)
-            throws SizingException {
+    private static double addPeaks(Chain chain, List<MotorBranch> branches, double sum) throws SizingException {
         MotorBranch worst = branches.stream()
                 .max(Comparator.comparingDouble(branch -> branch.starting() - branch.amperes()))
                 .orElseThrow();
-        chain.add(ResultDraft.of("feeder-peak", "Peak when the last one starts")
+        double peak = chain.add(ResultDraft.of("feeder-peak", "Peak when the last one starts")
                 .from("last " + worst.name())
                 .from("its start", worst.starting(), "A")
                 .is(sum - worst.amperes() + worst.starting(), "A")
@@ -190,6 +188,35 @@ final class Feeder {
                     .from("its start", largest.starting(), "A")
                     .is(sum - largest.amperes() + largest.starting(), "A")
                     .by("all others at rated load, and the largest motor starting last", "as above"));
+        }
+        return peak;
+    }
+
+    /** What is lost along the feeder, while all run and at the peak. */
+    private static void addDrop(SizingInputs inputs, Chain chain, RatingLine wire, double[] amperes)
+            throws SizingException {
+        String[][] cases = {
+            {"feeder-drop", "Voltage drop along the feeder"}, {"feeder-peak-drop", "Voltage drop along it at the peak"}
+        };
+        double[] factors = {RUNNING_FACTOR, STARTING_FACTOR};
+        double supply = ProspectiveCurrent.volts(inputs.practice());
+        double square = ProspectiveCurrent.squareMillimetres(inputs.practice(), wire);
+        for (int i = 0; i < cases.length; i++) {
+            ResultDraft draft = ResultDraft.of(cases[i][0], cases[i][1]);
+            double lost = chain.add(draft.from("current", amperes[i], "A")
+                    .from("length " + inputs.word(JobQuestion.FEEDER_LENGTH))
+                    .from("power factor", factors[i], "")
+                    .is(
+                            VoltageDrop.volts(
+                                    Math.sqrt(3),
+                                    amperes[i],
+                                    inputs.number(JobQuestion.FEEDER_LENGTH),
+                                    square,
+                                    factors[i]),
+                            "V")
+                    .by("√3 I L (ρ/S cosφ + x sinφ), ρ = 0.0225 Ω mm²/m, x = 0.08 mΩ/m", "warm copper"));
+            draft.written(Figures.written(lost) + " V, " + Figures.written(100 * lost / supply) + " %");
+            chain.add(draft, chain.override(cases[i][0]).isPresent());
         }
     }
 }

@@ -36,6 +36,12 @@ public enum MotorQuestion implements SizingQuestion {
     LOAD("load", "Torque of the load", Measure.of("%", 0, 300), "80 %", "80 %"),
     RUN_UP("run-up", "Run-up with rated torque, no load", Measure.of("s", 0.02, 60), "", ""),
     STARTS("starts", "Starts or jogs in an hour", Measure.of("", 0, 3600), "6", "6"),
+    OPERATIONS(
+            "operations",
+            "Operations of a contactor at its rated current",
+            Measure.of("million", 0.01, 20),
+            "1.2 million",
+            "1.2 million"),
     COORDINATION("coordination", "Coordination after a short circuit", List.of("type 1", "type 2"), "type 1");
 
     private final String key;

@@ -48,6 +48,7 @@ public record MotorSizing(SizingInputs inputs, List<SizingResult> results, List<
             MotorStart.addClass(inputs, chain, start.runUp().get(), set);
         }
         ContactorSize.add(inputs, chain, current);
+        ContactorSize.addLife(inputs, chain, current);
         double device = MotorProtection.add(inputs, chain, current, start);
         RatingLine wire = ConductorSize.add(inputs, chain, current);
         ConductorSize.protective(inputs, chain, wire, device);

@@ -87,6 +87,9 @@ public record SheetSizing(
         for (DrawnControlSupply drawn : DrawnControlSupply.all(assembly, facts.together())) {
             supplies.add(tried(drawn.tag(), drawn.title(), () -> drawn.sized(practice, tables)));
         }
+        for (DrawnDirectSupply drawn : DrawnDirectSupply.all(assembly, facts.together())) {
+            supplies.add(tried(drawn.part().tag(), drawn.part().device().title(), () -> drawn.sized(practice, tables)));
+        }
         SheetSizing sizing = new SheetSizing(
                 assembly.sheet().name(),
                 motors,

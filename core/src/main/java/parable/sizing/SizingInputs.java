@@ -78,6 +78,11 @@ public final class SizingInputs {
         return Optional.of(answers.get(question).value()).filter(value -> !value.isEmpty());
     }
 
+    /** Whether a question is asked here, and decides anything in the practice. */
+    public boolean decides(SizingQuestion question) {
+        return answers.containsKey(question) && question.isFor(practice);
+    }
+
     /** Where the answer to a question is from. */
     public Origin origin(SizingQuestion question) {
         return answers.get(question).origin();

@@ -70,7 +70,7 @@ public final class SizingLine {
     }
 
     private SizingLine(String line) throws SizingException {
-        List<String> all = Stream.of(line.strip().split("[,;\\s]+"))
+        List<String> all = Stream.of(line.strip().split("[;\\s]+|,(?!\\d)|(?<!\\d),"))
                 .filter(word -> !word.isEmpty())
                 .map(word -> SAME.getOrDefault(word, word))
                 .toList();

@@ -202,6 +202,41 @@ public final class SizingPlots {
         return new Plot.PlotCurve(name, stroke, List.of(new Plot.PlotPoint(0, from), new Plot.PlotPoint(metres, to)));
     }
 
+    /** The voltage along the feeder of a job, empty where it has no motors. */
+    public static Optional<Plot> of(JobSizing sized) {
+        Optional<SizingResult> running = sized.result("feeder-drop");
+        Optional<SizingResult> peak = sized.result("feeder-peak-drop");
+        if (running.isEmpty() || peak.isEmpty() || sized.inputs().isEmpty()) {
+            return Optional.empty();
+        }
+        double metres = sized.inputs().get().number(JobQuestion.FEEDER_LENGTH);
+        double supply = ProspectiveCurrent.volts(sized.inputs().get().practice());
+        double lost = Math.max(running.get().value(), peak.get().value());
+        return Optional.of(new Plot(
+                "Voltage along the feeder",
+                new Plot.PlotAxis("Way", "m", 0, metres, false),
+                new Plot.PlotAxis(
+                        "Voltage",
+                        "V",
+                        Math.max(0, supply - Math.max(0.06 * supply, 1.2 * lost)),
+                        supply * 1.005,
+                        false),
+                List.of(
+                        line(
+                                "All run",
+                                Plot.CurveStroke.MOTOR,
+                                metres,
+                                supply,
+                                supply - running.get().value()),
+                        line(
+                                "At the peak",
+                                Plot.CurveStroke.LOAD,
+                                metres,
+                                supply,
+                                supply - peak.get().value()),
+                        level("5 % below", metres, supply, 5))));
+    }
+
     /** The voltage along the control run to the last coil that pulls in. */
     public static Plot of(ControlSupplySizing sized) {
         double metres = sized.inputs().number(ControlQuestion.LENGTH);

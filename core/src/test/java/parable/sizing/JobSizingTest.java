@@ -84,11 +84,40 @@ class JobSizingTest {
                 "demand | 5 % | job, demand: found 5 %, expected 10 to 100 %",
                 "mounting | outside | job, mounting: found outside, expected one of free, on a wall",
                 "feeder-ambient | 75 °C | job, feeder-ambient: found 75 °C, expected at most 60 °C, which the table has",
-                "feeder-current | 800 A | feeder: found 800 A, expected at most 630 A, the largest of the table",
                 "nonsense | 1 | job: found nonsense, expected one of its inputs or results"
             })
     void whatMakesNoSenseIsSaid(String quantity, String stated, String words) {
         assertThat(with(new Stated("", quantity, stated)).problem()).startsWith(words);
+    }
+
+    /** The feeder of 35 mm2 and 50 m with 71.6 A, and at the peak of 140.6 A. */
+    @Test
+    void theDropAlongTheFeederIsPlotted() {
+        JobSizing sizing = with();
+        double ohms = 0.0225 * 50 / 35;
+        double reactance = 0.08e-3 * 50;
+        assertThat(value(sizing, "feeder-drop"))
+                .isCloseTo(Math.sqrt(3) * 71.6 * (ohms * 0.8 + reactance * 0.6), within(1e-9));
+        Plot plot = SizingPlots.of(sizing).orElseThrow();
+        assertThat(plot.curves().get(0).at(50).orElseThrow())
+                .isCloseTo(400 - value(sizing, "feeder-drop"), within(1e-9));
+        assertThat(plot.curves().get(1).at(50).orElseThrow())
+                .isCloseTo(400 - value(sizing, "feeder-peak-drop"), within(1e-9));
+        assertThat(SizingPlots.of(JobSizing.of(PRESS_HOUSE, List.of(), RatingTables.of(Practice.IEC))))
+                .isEmpty();
+    }
+
+    /** What is beyond the tables is said where it is, and the rest is sized all the same. */
+    @Test
+    void aFeederBeyondTheTablesLeavesTheRest() {
+        JobSizing large = with(new Stated("", "feeder-current", "800 A"));
+        assertThat(large.result("feeder-protection")
+                        .orElseThrow()
+                        .verdict()
+                        .orElseThrow()
+                        .words())
+                .isEqualTo("No device of the table carries 800 A: divide the feeder.");
+        assertThat(value(large, "panel-heat")).isEqualTo(value(with(), "panel-heat"));
     }
 
     /** A small cabinet in a warm room takes a fan, and a larger one does without. */

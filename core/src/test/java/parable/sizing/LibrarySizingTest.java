@@ -84,6 +84,8 @@ class LibrarySizingTest {
         "Mill, KY, rated, 9 A, contactor",
         "Mill, KT, setting, 3 s, time in star",
         "Mill, KT, setting, 60 s, time in star",
+        "24 V DC, G2, rated, 0.1 A, DC supply",
+        "Bottle rinser, G2, rated, 0.1 A, DC supply",
         "Juice separator, R1, resistance, 5 ohm, brake resistor",
         "Juice separator, R1, power, 50 W, power of the brake resistor",
         "Crusher, F, rated, 27 A, contactor",

@@ -50,6 +50,7 @@ class SizingPropertiesTest {
                 "11 kW 400 V, run-up %s s | protection | 0.2 0.5 1 2 5 10",
                 "11 kW 400 V star-delta, run-up %s s | timer | 0.2 0.5 1 2 5 10",
                 "11 kW 400 V, start-current %s x | start-current-of-the-line | 3 5 7 9",
+                "11 kW 400 V, operations %s million | contactor-life | 0.1 0.5 1 2",
                 "2.2 kW 400 V, let-through %s A2s | withstand | 100 1000 18000 1000000",
                 "%s hp 460 V | protection | 0.5 1 5 15 40 75 125",
                 "%s hp 460 V | wire | 0.5 1 5 15 40 75 100",

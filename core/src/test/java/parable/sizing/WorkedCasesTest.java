@@ -48,6 +48,7 @@ class WorkedCasesTest {
                 "4 kW 400 V, jogging | current | 8.5",
                 "4 kW 400 V, jogging | makes-and-breaks | 51",
                 "4 kW 400 V, jogging | contactor | 25",
+                "4 kW 400 V, jogging | contactor-life | 0.288",
                 AMERICAN + " | current | 7.6",
                 AMERICAN + " | overload-most | 7.88",
                 AMERICAN + " | protection | 20",
@@ -126,6 +127,17 @@ class WorkedCasesTest {
         assertThat(sizing.problem()).isEmpty();
         assertDigits(sizing.result(key).orElseThrow().value(), expected);
         assertThat(sizing.result("feeder-wire").orElseThrow().written()).startsWith("35 mm²");
+    }
+
+    @Test
+    void aMotorWhoseWireIsBeyondTheTableIsSizedAllTheSame() throws SizingException {
+        SizingLine.SizedLine large = sized("110 kW 400 V");
+        SizingResult wire = large.result("wire").orElseThrow();
+        assertThat(wire.fails()).isTrue();
+        assertThat(wire.verdict().orElseThrow().words())
+                .isEqualTo(
+                        "No size of the table carries the 195 A that are needed: lay several in parallel, or lay them otherwise.");
+        assertThat(large.result("overload").orElseThrow().value()).isEqualTo(195);
     }
 
     @Test

@@ -30,6 +30,7 @@ class WrongInputsTest {
                 "2.2 kW 400 V nonsense 3 | motor, nonsense: found 3, expected one of the inputs or results",
                 "2.2 kW 400 V 5 kg | motor: found 5 kg, expected a number with one of these units",
                 "2.2 kW 3 kW 400 V | motor: found 3 kW, expected power only once",
+                "2,2 kW 400 V | motor: found 2,2, expected a number with one of these units",
                 "abc | motor: found abc, expected a quantity with its unit, or a key and its value",
                 "1 kW 400 V dc star-delta | motor, start: found star-delta, expected direct",
                 "brake 11.5 A | brake, brake-ohms: found nothing, expected 0.001 to 1000 ohm",

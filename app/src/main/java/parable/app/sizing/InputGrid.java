@@ -100,6 +100,7 @@ final class InputGrid extends GridPane {
 
     private static TextField text(SizingQuestion asked, String value) {
         TextField field = new TextField(value);
+        field.setUserData(value);
         field.setPromptText(asked.measure().map(measure -> measure.unit()).orElse(""));
         return field;
     }

@@ -2,13 +2,13 @@ package parable.app.sizing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import parable.circuit.Stated;
 import parable.sizing.JobQuestion;
 import parable.sizing.JobSizing;
 
@@ -19,11 +19,17 @@ final class JobTable {
     private static final double HEAD = 30;
     private static final int MOST_ROWS = 14;
 
-    private final SizingModel model;
+    private final BiFunction<String, String, String> state;
     private final Consumer<String> tell;
 
-    JobTable(SizingModel model, Consumer<String> tell) {
-        this.model = model;
+    /**
+     * The table.
+     *
+     * @param state states something of the job by its key; gives why it makes no sense, or nothing
+     * @param tell takes that
+     */
+    JobTable(BiFunction<String, String, String> state, Consumer<String> tell) {
+        this.state = state;
         this.tell = tell;
     }
 
@@ -40,15 +46,11 @@ final class JobTable {
         }
         sized.sizing().inputs().ifPresent(inputs -> {
             nodes.add(SizingPage.words("Supply, feeder and enclosure", "sizing-heading"));
-            nodes.add(new InputGrid(JobQuestion.all(), inputs, this::state, tell));
+            nodes.add(new InputGrid(JobQuestion.all(), inputs, state, tell));
         });
         nodes.add(SizingPage.words("What follows", "sizing-heading"));
-        nodes.add(new ResultRows(sized.sizing().results(), this::state, tell));
+        nodes.add(new ResultRows(sized.sizing().results(), state, tell));
         return nodes;
-    }
-
-    private String state(String quantity, String value) {
-        return model.stateOfJob(new Stated("", quantity, value));
     }
 
     private static TableView<JobSizing.Row> table(JobSizing sizing) {

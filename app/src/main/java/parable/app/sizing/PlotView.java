@@ -21,7 +21,7 @@ final class PlotView extends VBox {
     private static final double WIDTH = 300;
     private static final double HEIGHT = 196;
     private static final double LEFT = 40;
-    private static final double RIGHT = 8;
+    private static final double RIGHT = 16;
     private static final double TOP = 6;
     private static final double BOTTOM = 30;
     private static final Lettering.Face FACE = Lettering.Face.plain(11);
@@ -206,6 +206,6 @@ final class PlotView extends VBox {
     private boolean isSeen(Plot.PlotPoint point) {
         double across = plot.across().place(point.across());
         double up = plot.up().place(point.up());
-        return across >= 0.02 && across <= 0.98 && up >= 0.03 && up <= 0.97;
+        return across >= 0.02 && across <= 0.98 && up >= 0.01 && up <= 0.97;
     }
 }

@@ -90,6 +90,7 @@ final class ResultRows extends VBox {
     private static TextField other(
             SizingResult result, BiFunction<String, String, String> state, Consumer<String> refused) {
         TextField field = new TextField(result.overridden() ? value(result) : "");
+        field.setUserData(field.getText());
         field.setId("other-" + result.key());
         field.setPromptText("another");
         field.setPrefWidth(OTHER);

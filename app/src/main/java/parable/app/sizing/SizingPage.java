@@ -65,6 +65,9 @@ public final class SizingPage {
     private boolean unfolded;
     private boolean wantsKeyboard;
 
+    /** Fields that are taken away while the page is made anew state nothing. */
+    private boolean rebuilding;
+
     /**
      * The page of a sheet.
      *
@@ -129,20 +132,27 @@ public final class SizingPage {
         }
         fillChips(sheet.get(), subjects);
         double before = scroll.getVvalue();
+        Typing typing = Typing.in(content);
+        rebuilding = true;
         curves.getChildren().clear();
         switch (shown) {
-            case JOB -> content.getChildren()
-                    .setAll(new JobTable(model, tell)
-                            .content(model.sizedProperty().get().orElseThrow()));
+            case JOB -> showJob(model.sizedProperty().get().orElseThrow());
             case TABLES -> content.getChildren().setAll(tables.content());
             default -> showDevice(sheet.get());
         }
+        rebuilding = false;
         if (curves.getChildren().isEmpty()) {
             curves.getChildren()
                     .setAll(words("Choose a motor or a transformer: its curves are shown here.", "card-words"));
         }
         scroll.layout();
         scroll.setVvalue(before);
+        typing.goOnIn(content);
+    }
+
+    private void showJob(SizingModel.Sized sized) {
+        content.getChildren().setAll(new JobTable(this::stateOfJob, tell).content(sized));
+        SizingPlots.of(sized.sizing()).ifPresent(plot -> curves.getChildren().add(new PlotView(plot, look)));
     }
 
     private static List<String> subjects(SheetSizing sheet) {
@@ -155,25 +165,38 @@ public final class SizingPage {
         return subjects;
     }
 
+    /** The buttons stay while the devices are the same, so that a click meets what it was aimed at. */
     private void fillChips(SheetSizing sheet, List<String> subjects) {
-        boolean focused = chips.getChildren().stream().anyMatch(Node::isFocused) || wantsKeyboard;
-        List<Node> made = new ArrayList<>();
-        for (String subject : subjects) {
-            ToggleButton chip = new ToggleButton(title(sheet, subject));
-            chip.setId("sizing-of-" + subject.replace(' ', '-'));
-            chip.setSelected(subject.equals(shown));
-            chip.setOnAction(event -> {
-                shown = subject;
-                scroll.setVvalue(0);
-                show();
-            });
-            made.add(chip);
+        List<String> titles =
+                subjects.stream().map(subject -> title(sheet, subject)).toList();
+        List<String> before = chips.getChildren().stream()
+                .map(chip -> ((ToggleButton) chip).getText())
+                .toList();
+        if (!titles.equals(before)) {
+            chips.getChildren()
+                    .setAll(subjects.stream()
+                            .map(subject -> chip(subject, title(sheet, subject)))
+                            .toList());
         }
-        chips.getChildren().setAll(made);
-        if (focused) {
+        for (int i = 0; i < subjects.size(); i++) {
+            ((ToggleButton) chips.getChildren().get(i))
+                    .setSelected(subjects.get(i).equals(shown));
+        }
+        if (wantsKeyboard) {
             wantsKeyboard = false;
-            made.get(Math.max(0, subjects.indexOf(shown))).requestFocus();
+            chips.getChildren().get(Math.max(0, subjects.indexOf(shown))).requestFocus();
         }
+    }
+
+    private ToggleButton chip(String subject, String title) {
+        ToggleButton chip = new ToggleButton(title);
+        chip.setId("sizing-of-" + subject.replace(' ', '-'));
+        chip.setOnAction(event -> {
+            shown = subject;
+            scroll.setVvalue(0);
+            show();
+        });
+        return chip;
     }
 
     private static String title(SheetSizing sheet, String subject) {
@@ -220,6 +243,7 @@ public final class SizingPage {
                             one.sizing().map(sized -> sized.results()).orElse(List.of()),
                             nodes);
                     one.sizing()
+                            .filter(sized -> sized.result("control-voltage").isPresent())
                             .ifPresent(sized -> curves.getChildren().add(new PlotView(SizingPlots.of(sized), look)));
                 });
         sheet.brakes().stream()
@@ -258,8 +282,10 @@ public final class SizingPage {
             nodes.add(words(one.problem(), "card-refusal"));
         }
         inputs.ifPresent(known -> {
-            nodes.add(words("Nameplate and conditions", "sizing-heading"));
-            addInputs(asked, known, nodes);
+            if (!known.all().isEmpty()) {
+                nodes.add(words("Nameplate and conditions", "sizing-heading"));
+                addInputs(asked, known, nodes);
+            }
         });
         nodes.add(words("What follows", "sizing-heading"));
         nodes.add(new ResultRows(results, this::state, tell));
@@ -270,7 +296,7 @@ public final class SizingPage {
         List<SizingQuestion> first = new ArrayList<>();
         List<SizingQuestion> others = new ArrayList<>();
         List<? extends SizingQuestion> decisive =
-                asked.stream().filter(one -> one.isFor(known.practice())).toList();
+                asked.stream().filter(known::decides).toList();
         decisive.forEach(one -> (known.origin(one) != Origin.ASSUMED || FIRST.contains(one) ? first : others).add(one));
         nodes.add(new InputGrid(unfolded ? decisive : first, known, this::state, tell));
         if (!others.isEmpty()) {
@@ -290,7 +316,11 @@ public final class SizingPage {
     }
 
     private String state(String quantity, String value) {
-        return model.state(name, new Stated(shown, quantity, value));
+        return rebuilding ? "" : model.state(name, new Stated(shown, quantity, value));
+    }
+
+    private String stateOfJob(String quantity, String value) {
+        return rebuilding ? "" : model.stateOfJob(new Stated("", quantity, value));
     }
 
     static Label words(String text, String style) {
