@@ -319,6 +319,7 @@ public final class MainWindow {
             step = JobStep.DRAW;
         }
         shown = name;
+        pages.values().forEach(SheetPage::silence);
         page = pages.computeIfAbsent(name, this::page);
         recipes.look();
         arrange();

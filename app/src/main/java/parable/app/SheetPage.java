@@ -41,6 +41,7 @@ import parable.app.sheet.Marked;
 import parable.app.sheet.SheetView;
 import parable.app.sizing.SizingModel;
 import parable.app.sizing.SizingPage;
+import parable.app.sound.Hearing;
 import parable.app.step.Board;
 import parable.app.step.CheckStep;
 import parable.app.step.DrawStep;
@@ -84,6 +85,7 @@ final class SheetPage {
     private final SheetView sheet;
     private final Door door;
     private final Board board;
+    private final Hearing hearing;
     private final WiringModel wiring;
     private final LogModel log;
     private final TestingModel testing;
@@ -108,6 +110,7 @@ final class SheetPage {
         this.name = name;
         run = new RunModel(assembly);
         meter = new MeterModel(run);
+        hearing = new Hearing(run, workplace.look().soundProperty());
         log = new LogModel(jobs(), name, workplace.person());
         card = new CardModel(run);
         cardView = new CardView(run, card, new SheetCardDesk(jobs(), name, log, workplace.window()));
@@ -307,6 +310,11 @@ final class SheetPage {
     /** How far the steps of this sheet are. */
     StepStates states() {
         return states;
+    }
+
+    /** Another sheet is shown from now on. */
+    void silence() {
+        hearing.silence();
     }
 
     /** How this sheet is to its sizing, in a word or two. */

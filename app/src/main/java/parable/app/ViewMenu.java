@@ -57,9 +57,8 @@ final class ViewMenu extends MenuButton {
                                 look::fit),
                         night,
                         contrast,
-                        sizes(),
-                        motion(),
-                        new SeparatorMenuItem());
+                        sizes());
+        getItems().addAll(motion(), sound(), new SeparatorMenuItem());
         ToggleGroup dress = new ToggleGroup();
         for (Practice practice : Practice.values()) {
             RadioMenuItem item = new RadioMenuItem("Symbols and tags: " + practice.words());
@@ -82,6 +81,13 @@ final class ViewMenu extends MenuButton {
         item.setId(id);
         item.setOnAction(event -> look.themeProperty().set(look.themeProperty().get() == theme ? Theme.DAY : theme));
         look.themeProperty().addListener((any, before, now) -> item.setSelected(now == theme));
+    }
+
+    private CheckMenuItem sound() {
+        CheckMenuItem sound = new CheckMenuItem("Contactors and horns are heard, quietly");
+        sound.setId("view-sound");
+        sound.selectedProperty().bindBidirectional(look.soundProperty());
+        return sound;
     }
 
     private CheckMenuItem motion() {

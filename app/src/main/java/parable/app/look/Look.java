@@ -25,6 +25,13 @@ public final class Look {
 
     private final BooleanProperty motion = new SimpleBooleanProperty(true);
 
+    private final BooleanProperty sound = new SimpleBooleanProperty();
+
+    /** Whether contactors and horns are heard. */
+    public BooleanProperty soundProperty() {
+        return sound;
+    }
+
     /** Whether what turns is seen turning. */
     public BooleanProperty motionProperty() {
         return motion;

@@ -1,0 +1,2 @@
+/** What is heard of contactors and horns, where somebody wants it. */
+package parable.app.sound;
