@@ -17,10 +17,11 @@ import parable.sizing.Origin;
 import parable.sizing.SizingInputs;
 import parable.sizing.SizingQuestion;
 
-/** The inputs of a sizing in two columns, each with a field and where it is from. */
+/** The inputs of a sizing in two columns, or in one where there is less room, each with a field and where it is from. */
 final class InputGrid extends GridPane {
 
     private static final double FIELD = 112;
+    private static final double WIDEST = 940;
     private static final int COLUMNS = 3;
 
     private final List<Control> fields = new ArrayList<>();
@@ -30,25 +31,29 @@ final class InputGrid extends GridPane {
      *
      * @param asked the questions that are shown, in their order
      * @param inputs what is answered
+     * @param narrow whether there is room for one column only
      * @param state states an answer by the key of its question; gives why it makes no sense, or nothing
      * @param refused takes that
      */
     InputGrid(
             List<? extends SizingQuestion> asked,
             SizingInputs inputs,
+            boolean narrow,
             BiFunction<String, String, String> state,
             Consumer<String> refused) {
         setHgap(8);
         setVgap(3);
-        for (int half = 0; half < 2; half++) {
+        setMaxWidth(WIDEST);
+        int side = narrow ? 1 : 2;
+        for (int beside = 0; beside < side; beside++) {
             ColumnConstraints name = new ColumnConstraints();
             name.setHgrow(Priority.SOMETIMES);
-            name.setMinWidth(120);
+            name.setMinWidth(narrow ? 90 : 120);
             ColumnConstraints field = new ColumnConstraints(FIELD);
             ColumnConstraints origin = new ColumnConstraints(78);
             getColumnConstraints().addAll(name, field, origin);
         }
-        int rows = (asked.size() + 1) / 2;
+        int rows = (asked.size() + side - 1) / side;
         for (int i = 0; i < asked.size(); i++) {
             add(asked.get(i), inputs, state, refused, i % rows, i / rows * COLUMNS);
         }

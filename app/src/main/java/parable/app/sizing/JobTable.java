@@ -33,7 +33,7 @@ final class JobTable {
         this.tell = tell;
     }
 
-    List<Node> content(SizingModel.Sized sized) {
+    List<Node> content(SizingModel.Sized sized, boolean narrow) {
         List<Node> nodes = new ArrayList<>();
         if (!sized.problem().isEmpty()) {
             nodes.add(SizingPage.words(
@@ -46,10 +46,10 @@ final class JobTable {
         }
         sized.sizing().inputs().ifPresent(inputs -> {
             nodes.add(SizingPage.words("Supply, feeder and enclosure", "sizing-heading"));
-            nodes.add(new InputGrid(JobQuestion.all(), inputs, state, tell));
+            nodes.add(new InputGrid(JobQuestion.all(), inputs, narrow, state, tell));
         });
         nodes.add(SizingPage.words("What follows", "sizing-heading"));
-        nodes.add(new ResultRows(sized.sizing().results(), state, tell));
+        nodes.add(new ResultRows(sized.sizing().results(), narrow, state, tell));
         return nodes;
     }
 

@@ -20,37 +20,68 @@ final class ResultRows extends VBox {
     private static final PseudoClass FAILS = PseudoClass.getPseudoClass("fails");
     private static final double NAME = 214;
     private static final double VALUE = 150;
+    private static final double NARROW_NAME = 140;
+    private static final double NARROW_VALUE = 104;
     private static final double OTHER = 82;
+
+    private final boolean narrow;
 
     /**
      * The rows.
      *
+     * @param narrow whether there is little room
      * @param state puts a value in the place of a result, by its key; gives why it makes no sense, or nothing
      * @param refused takes that
      */
-    ResultRows(List<SizingResult> results, BiFunction<String, String, String> state, Consumer<String> refused) {
+    ResultRows(
+            List<SizingResult> results,
+            boolean narrow,
+            BiFunction<String, String, String> state,
+            Consumer<String> refused) {
+        this.narrow = narrow;
         getStyleClass().add("sizing-results");
         results.forEach(result -> getChildren().add(row(result, state, refused)));
     }
 
-    private static VBox row(SizingResult result, BiFunction<String, String, String> state, Consumer<String> refused) {
-        Label name = new Label(result.name());
+    private VBox row(SizingResult result, BiFunction<String, String, String> state, Consumer<String> refused) {
+        Label name = fixed(result.name(), narrow ? NARROW_NAME : NAME);
         name.getStyleClass().add("card-name");
-        name.setWrapText(true);
-        name.setMinWidth(NAME);
-        name.setMaxWidth(NAME);
-        Label value = new Label(result.written());
+        Label value = fixed(result.written(), narrow ? NARROW_VALUE : VALUE);
         value.setId("sized-" + result.key());
         value.getStyleClass().add("finding-text");
-        value.setWrapText(true);
-        value.setMinWidth(VALUE);
-        value.setMaxWidth(VALUE);
-        value.setMinHeight(Region.USE_PREF_SIZE);
-        Region space = new Region();
-        if (result.verdict().isEmpty()) {
-            HBox.setHgrow(space, Priority.ALWAYS);
-        }
         HBox line = new HBox(8, name, value);
+        HBox below = new HBox(8);
+        verdict(result, narrow ? below : line);
+        if (narrow || result.verdict().isEmpty()) {
+            Region space = new Region();
+            HBox.setHgrow(space, Priority.ALWAYS);
+            line.getChildren().add(space);
+        }
+        Label mark = new Label(result.overridden() ? "yours" : result.ofEditedTable() ? "edited table" : "");
+        mark.setId("mark-" + result.key());
+        mark.setMinWidth(Region.USE_PREF_SIZE);
+        mark.getStyleClass().addAll("sizing-origin", "given");
+        line.getChildren().addAll(mark, other(result, state, refused));
+        line.setAlignment(Pos.CENTER_LEFT);
+        VBox row = new VBox(1, line);
+        if (!below.getChildren().isEmpty()) {
+            row.getChildren().add(below);
+        }
+        row.getChildren().add(small(how(result), "sizing-how"));
+        row.getStyleClass().add("sizing-result");
+        return row;
+    }
+
+    private static Label fixed(String words, double width) {
+        Label label = new Label(words);
+        label.setWrapText(true);
+        label.setMinWidth(width);
+        label.setMaxWidth(width);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private static void verdict(SizingResult result, HBox line) {
         result.verdict().ifPresent(verdict -> {
             Label sign = new Label(verdict.met() ? "✓ kept" : "✗ not kept");
             sign.setId("verdict-" + result.key());
@@ -62,15 +93,6 @@ final class ResultRows extends VBox {
             limit.setMaxWidth(Double.MAX_VALUE);
             line.getChildren().addAll(sign, limit);
         });
-        Label mark = new Label(result.overridden() ? "yours" : result.ofEditedTable() ? "edited table" : "");
-        mark.setId("mark-" + result.key());
-        mark.getStyleClass().addAll("sizing-origin", "given");
-        line.getChildren().addAll(space, mark, other(result, state, refused));
-        line.setAlignment(Pos.CENTER_LEFT);
-        VBox row = new VBox(1, line);
-        row.getChildren().add(small(how(result), "sizing-how"));
-        row.getStyleClass().add("sizing-result");
-        return row;
     }
 
     private static String how(SizingResult result) {

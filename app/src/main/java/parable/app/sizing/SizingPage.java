@@ -36,6 +36,9 @@ public final class SizingPage {
     private static final String TABLES = "Tables";
     private static final double GAP = 8;
 
+    /** Below this width inputs are in one column. */
+    private static final double NARROW = 700;
+
     /** What decides most of the results, whoever says it. */
     private static final Set<SizingQuestion> FIRST = Set.of(
             MotorQuestion.LENGTH,
@@ -95,6 +98,19 @@ public final class SizingPage {
                 show();
             }
         });
+        scroll.viewportBoundsProperty().addListener((any, before, now) -> {
+            if (isNarrow(before.getWidth()) != isNarrow(now.getWidth()) && centre.getScene() != null) {
+                show();
+            }
+        });
+    }
+
+    private static boolean isNarrow(double width) {
+        return width > 0 && width < NARROW;
+    }
+
+    private boolean isNarrow() {
+        return isNarrow(scroll.getViewportBounds().getWidth());
     }
 
     /** What is in the middle. */
@@ -151,7 +167,7 @@ public final class SizingPage {
     }
 
     private void showJob(SizingModel.Sized sized) {
-        content.getChildren().setAll(new JobTable(this::stateOfJob, tell).content(sized));
+        content.getChildren().setAll(new JobTable(this::stateOfJob, tell).content(sized, isNarrow()));
         SizingPlots.of(sized.sizing()).ifPresent(plot -> curves.getChildren().add(new PlotView(plot, look)));
     }
 
@@ -288,7 +304,7 @@ public final class SizingPage {
             }
         });
         nodes.add(words("What follows", "sizing-heading"));
-        nodes.add(new ResultRows(results, this::state, tell));
+        nodes.add(new ResultRows(results, isNarrow(), this::state, tell));
     }
 
     /** What is given, drawn or decides most; the others are folded away until somebody wants them. */
@@ -298,7 +314,7 @@ public final class SizingPage {
         List<? extends SizingQuestion> decisive =
                 asked.stream().filter(known::decides).toList();
         decisive.forEach(one -> (known.origin(one) != Origin.ASSUMED || FIRST.contains(one) ? first : others).add(one));
-        nodes.add(new InputGrid(unfolded ? decisive : first, known, this::state, tell));
+        nodes.add(new InputGrid(unfolded ? decisive : first, known, isNarrow(), this::state, tell));
         if (!others.isEmpty()) {
             ToggleButton more = new ToggleButton(
                     unfolded
