@@ -42,10 +42,10 @@ public final class SizingInputs {
     }
 
     private Input chosen(SizingQuestion question, Map<String, String> drawn, Map<String, String> given) {
-        if (given.containsKey(question.key())) {
+        if (!given.getOrDefault(question.key(), "").isBlank()) {
             return new Input(question.key(), question.label(), given.get(question.key()), Origin.GIVEN);
         }
-        return drawn.containsKey(question.key())
+        return !drawn.getOrDefault(question.key(), "").isBlank()
                 ? new Input(question.key(), question.label(), drawn.get(question.key()), Origin.DRAWN)
                 : new Input(question.key(), question.label(), question.usual(practice), Origin.ASSUMED);
     }
