@@ -402,7 +402,7 @@ final class PdfBook implements Closeable {
             continued(new PdfPen(content, fonts), drawing, tile);
             columns(new PdfPen(content, fonts), drawing, tile);
             content.restoreGraphicsState();
-            foot.draw(new PdfPen(content, fonts), title, AT_REST, circuit);
+            foot.draw(new PdfPen(content, fonts), title, MotorRatings.of(assembly) + AT_REST, circuit);
         }
     }
 

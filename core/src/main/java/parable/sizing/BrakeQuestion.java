@@ -11,7 +11,7 @@ public enum BrakeQuestion implements SizingQuestion {
     TIMES("brake-times", "Braking current", Measure.of("x", 0.5, 3).or("In", 1), "2 x", "2 x"),
     OHMS("brake-ohms", "Between two leads of the motor", Measure.of("ohm", 0.001, 1000), "", ""),
     SECONDS("brake-time", "Time of a stop", Measure.of("s", 0.1, 120), "3 s", "3 s"),
-    SUPPLY("brake-supply", "Direct voltage that there is", Measure.of("V", 12, 1000), "", ""),
+    SUPPLY("brake-supply", "Direct voltage that there is", Measure.of("V", 1, 1000), "", ""),
     STOPS("stops", "Stops in an hour", Measure.of("", 0, 1000), "30", "30");
 
     private final String key;

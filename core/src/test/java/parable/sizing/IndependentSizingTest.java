@@ -282,6 +282,67 @@ class IndependentSizingTest {
         }
     }
 
+    /** The fuses of every size of transformer, looked up by hand. */
+    @ParameterizedTest
+    @CsvSource({"NEC, 480, 120, north-american.txt", "IEC, 400, 230, iec.txt"})
+    void theFusesOfEveryTransformer(String practice, int primary, int secondary, String file)
+            throws IOException, SizingException {
+        List<String[]> sizes = rows(file, "control-fuse");
+        for (String[] size : rows(file, "control-transformer")) {
+            double rated = number(size[0]);
+            if (rated / secondary > 9) {
+                continue;
+            }
+            SizingLine.SizedLine sized =
+                    sized("transformer " + practice + " " + size[0] + " VA " + primary + "/" + secondary + " V");
+            boolean american = practice.equals("NEC");
+            assertThat(value(sized, american ? "primary-fuse" : "primary-fuse-most"))
+                    .isEqualTo(below(sizes, 5 * rated / primary));
+            assertThat(value(sized, "secondary-fuse"))
+                    .isEqualTo(below(sizes, (american ? 1.25 : 1) * rated / secondary));
+            assertThat(value(sized, "secondary-fuse-most"))
+                    .isEqualTo(below(sizes, (american ? 1.67 : 1.25) * rated / secondary));
+        }
+    }
+
+    private static double below(List<String[]> sizes, double amperes) {
+        double largest = number(sizes.get(0)[0]);
+        for (String[] size : sizes) {
+            largest = number(size[0]) <= amperes + 1e-9 ? Math.max(largest, number(size[0])) : largest;
+        }
+        return largest;
+    }
+
+    /** At the critical length the cable lets through 0.157 of the holding current, at 50 and at 60 Hz, whatever the coil. */
+    @ParameterizedTest
+    @CsvSource({"8, 230, 50", "8, 120, 60", "2, 24, 50", "20, 400, 50"})
+    void atTheCriticalLengthTheCableCarriesASixthOfTheHoldingCurrent(double holding, double volts, double hertz)
+            throws SizingException {
+        double metres = value(
+                sized("transformer 100 VA 400/" + volts + " V, holding " + holding + " VA, inrush 70 VA, frequency "
+                        + hertz + " Hz"),
+                "critical-length");
+        double farads = 0.3e-6 * metres / 1000;
+        double leak = volts * 2 * Math.PI * hertz * farads;
+        assertThat(leak / (holding / volts)).isCloseTo(Math.PI / 20, within(1e-6));
+    }
+
+    /** Overload by the nameplate, whatever the table says, over root 3 in the winding. */
+    @ParameterizedTest
+    @CsvSource({
+        "12, 1, direct, 12, 13.8",
+        "12, 1.15, direct, 12, 15",
+        "12, 1.25, star-delta, 6.928, 8.660",
+        "30, 1, star-delta, 17.32, 19.92"
+    })
+    void theOverloadGoesByTheNameplate(double nameplate, double factor, String start, double set, double most)
+            throws SizingException {
+        SizingLine.SizedLine sized =
+                sized("10 hp 460 V, nameplate " + nameplate + " A, service-factor " + factor + ", " + start);
+        assertThat(value(sized, "overload")).isCloseTo(set, within(0.001 * set));
+        assertThat(value(sized, "overload-most")).isCloseTo(most, within(0.001 * most));
+    }
+
     /** The most starts an hour bring in an hour just the heat of rated load. */
     @Test
     void theMostStartsAnHourBringTheHeatOfRatedLoad() throws SizingException {
