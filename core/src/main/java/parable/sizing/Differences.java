@@ -62,6 +62,7 @@ final class Differences {
     }
 
     private void motor(MotorCircuit circuit, MotorSizing sized, List<Wire> wires) {
+        found.addAll(GivenDifferences.of(circuit, sized.inputs()));
         circuit.release().ifPresent(relay -> overload(relay.part(), sized));
         circuit.branch().ifPresent(branch -> protection(branch.part(), sized));
         for (MotorCircuit.Carrier carrier : circuit.carriers()) {

@@ -129,6 +129,36 @@ class LibrarySizingTest {
                 .differences();
     }
 
+    /** What is given here and drawn otherwise is to be taken over, or the bench would run another motor. */
+    @ParameterizedTest
+    @CsvSource({
+        "Wash pump, nameplate, 5.2 A, M1, current",
+        "Wash pump, power, 3 kW, M1, power",
+        "Wash pump, load, 60 %, M1, load",
+        "Wash pump, run-up, 2 s, M1, run-up",
+        "Wash pump, drives, conveyor, M1, drives",
+        "Wash pump, class, 20, F2, class",
+        "Wash pump, curve, C, Q1, curve",
+        "Wash pump, length, 12 m, '', ''",
+        "Wash pump, curve, gG, '', ''",
+        "Wash pump, nameplate, 4.9 A, '', ''"
+    })
+    void whatIsGivenAndDrawnOtherwiseIsTakenOver(String name, String key, String value, String tag, String setting)
+            throws PartException {
+        Sheet given = Examples.ofLibrary(name).withStated(List.of(new Stated("M1", key, value)));
+        List<DrawingDifference> found = differences(given, Practice.IEC).stream()
+                .filter(one -> one.why().startsWith("It is given"))
+                .toList();
+        if (tag.isEmpty()) {
+            assertThat(found).isEmpty();
+            return;
+        }
+        assertThat(found).singleElement().satisfies(one -> assertThat(one.tag()).isEqualTo(tag));
+        Sheet taken = found.get(0).takeOver().on(given);
+        assertThat(taken.device(tag).orElseThrow().setting(setting)).contains(value);
+        assertThat(differences(taken, Practice.IEC)).noneMatch(one -> one.why().startsWith("It is given"));
+    }
+
     /** A long run in a hot place takes a thicker wire; once that is taken over the wire list has it. */
     @Test
     void theWireListTakesTheWireThatIsSized() throws PartException {
