@@ -122,11 +122,15 @@ class CommandLineTest {
     @Test
     void theListsOfASheetAreTablesAndAFailureLeavesWhatIsThere() throws IOException {
         Path table = folder.resolve("pump.csv");
-        for (String format : List.of("wires-csv", "parts-csv", "cables-csv", "tests-csv", "labels-csv")) {
+        for (String format : List.of(
+                "wires-csv", "parts-csv", "cables-csv", "tests-csv", "labels-csv", "sizing-csv", "motors-csv")) {
             assertThat(run("export", DEMO, "--sheet", "Wash pump", "--to", format, "-o", table.toString()))
                     .isZero();
             assertThat(Files.readString(table))
-                    .contains(format.equals("cables-csv") ? "X1:1" : "K1")
+                    .contains(
+                            format.equals("cables-csv")
+                                    ? "X1:1"
+                                    : format.matches("sizing-csv|motors-csv") ? "4.9 A" : "K1")
                     .contains("\r\n");
         }
         Path taken = Files.createDirectory(folder.resolve("taken.csv"));

@@ -1,6 +1,7 @@
 package parable.files;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import parable.circuit.Job;
@@ -62,6 +63,21 @@ public enum SheetExport {
             " parts",
             ".csv",
             (job, assembly) -> Optional.of(PartsCsv.text(PartsList.of(assembly)))),
+    /** What is sized of it, a result a row. */
+    SIZING_CSV(
+            "sizing-csv",
+            "Its sizing as CSV",
+            " sizing",
+            ".csv",
+            (job, assembly) -> Optional.of(
+                    SizingCsv.ofSheets(SheetPages.sizing(job, List.of(assembly)).sheets()))),
+    /** All motors of the job, whatever the sheet. */
+    MOTORS_CSV(
+            "motors-csv",
+            "All motors of the job as CSV",
+            " and all motors",
+            ".csv",
+            (job, assembly) -> Optional.of(SizingCsv.motors(SheetPages.sizing(job, SheetPages.assemblies(job))))),
     /** Its terminal strip. */
     TERMINALS_CSV(
             "terminals-csv",
@@ -137,8 +153,16 @@ public enum SheetExport {
             case IO_CSV -> IoList.of(assembly).isEmpty()
                     ? Optional.of("This sheet has no controller.")
                     : Optional.empty();
-            case SVG, PLACES_SVG, WIRES_CSV, PARTS_CSV, TERMINALS_CSV, CABLES_CSV, LABELS_CSV, TESTS_CSV -> Optional
-                    .empty();
+            case SVG,
+                    PLACES_SVG,
+                    WIRES_CSV,
+                    PARTS_CSV,
+                    SIZING_CSV,
+                    MOTORS_CSV,
+                    TERMINALS_CSV,
+                    CABLES_CSV,
+                    LABELS_CSV,
+                    TESTS_CSV -> Optional.empty();
         };
     }
 

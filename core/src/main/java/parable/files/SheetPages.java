@@ -168,6 +168,30 @@ final class SheetPages {
         }
     }
 
+    /** The sheets of a job, fitted out. */
+    static List<Assembly> assemblies(Job job) {
+        List<Assembly> all = new ArrayList<>();
+        for (Sheet one : job.sheets()) {
+            try {
+                all.add(Assembly.of(one));
+            } catch (PartException impossible) {
+                throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
+            }
+        }
+        return all;
+    }
+
+    /** The sizing of some sheets of a job, their states explored. */
+    static JobSizing sizing(Job job, List<Assembly> sheets) {
+        List<SheetFacts> facts = sheets.stream()
+                .map(one -> new SheetFacts(
+                        one,
+                        MotorCircuit.of(one, job.practice()),
+                        OnTogether.of(one, SheetFacts.MOST_STATES, Progress.UNWATCHED)))
+                .toList();
+        return JobSizing.of(job, facts, tables(job));
+    }
+
     /** What the circuit tells of itself. */
     SheetFacts facts() {
         return facts;

@@ -39,19 +39,28 @@ public final class SizingCsv {
                 sizing.rows().stream().map(JobSizing.Row::cells).toList());
     }
 
+    /** A row for each result of some sheets, what they have in common left out. */
+    static String ofSheets(List<SheetSizing> sheets) {
+        List<List<String>> rows = new ArrayList<>();
+        sheets.forEach(sheet -> addAll(sheet, rows));
+        return CsvTable.text(new Table(RESULT_HEADER, rows));
+    }
+
     /** A row for each result of some sheets, then those of what they have in common. */
     public static String results(JobSizing sizing, List<SheetSizing> sheets) {
         List<List<String>> rows = new ArrayList<>();
-        for (SheetSizing sheet : sheets) {
-            sheet.motors().forEach(one -> one.sizing()
-                    .ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
-            sheet.supplies().forEach(one -> one.sizing()
-                    .ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
-            sheet.brakes().forEach(one -> one.sizing()
-                    .ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
-        }
+        sheets.forEach(sheet -> addAll(sheet, rows));
         add("", "", sizing.results(), rows);
         return CsvTable.text(new Table(RESULT_HEADER, rows));
+    }
+
+    private static void addAll(SheetSizing sheet, List<List<String>> rows) {
+        sheet.motors()
+                .forEach(one -> one.sizing().ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
+        sheet.supplies()
+                .forEach(one -> one.sizing().ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
+        sheet.brakes()
+                .forEach(one -> one.sizing().ifPresent(sized -> add(sheet.sheet(), one.tag(), sized.results(), rows)));
     }
 
     /** A row for each result. */

@@ -71,12 +71,6 @@ public record ControlSupplySizing(SizingInputs inputs, List<SizingResult> result
         }
     }
 
-    /** A sizing of nothing but a transformer, such as {@code 150 VA 480/120 V}. */
-    public static ControlSupplySizing of(Practice practice, Map<String, String> given, RatingTables tables)
-            throws SizingException {
-        return of(new SizingInputs("transformer", practice, ControlQuestion.all(), Map.of(), given), tables, Map.of());
-    }
-
     /** The power and what goes to and fro while the last coil pulls in, in W and var; sealed VA after them. */
     private static double[] addLoad(SizingInputs inputs, Chain chain) throws SizingException {
         double held = inputs.quantity(ControlQuestion.SEALED).orElse(0.0);

@@ -55,10 +55,8 @@ final class OverloadChoice {
     }
 
     private static double most(SizingInputs inputs) {
-        if (inputs.practice() == Practice.IEC) {
-            return 1;
-        }
-        return isSturdy(inputs) ? MOST_OF_STURDY : MOST;
+        double american = isSturdy(inputs) ? MOST_OF_STURDY : MOST;
+        return inputs.practice() == Practice.IEC ? 1 : american;
     }
 
     private static boolean isSturdy(SizingInputs inputs) {

@@ -1,7 +1,6 @@
 package parable.sizing;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import parable.circuit.Practice;
 import parable.ratings.RatingLine;
@@ -89,14 +88,5 @@ final class ProspectiveCurrent {
         double gauge = size.contains("/") ? 1 - number : number;
         double millimetres = 0.127 * Math.pow(92, (36 - gauge) / 39);
         return Math.PI / 4 * millimetres * millimetres;
-    }
-
-    /** Those of a supply alone. */
-    static Chain of(Practice practice, Map<String, String> given, RatingLine wire, parable.ratings.RatingTables tables)
-            throws SizingException {
-        SizingInputs inputs = new SizingInputs("supply", practice, JobQuestion.all(), Map.of(), given);
-        Chain chain = new Chain("supply", tables, Map.of());
-        add(inputs, chain, Optional.of(wire));
-        return chain;
     }
 }

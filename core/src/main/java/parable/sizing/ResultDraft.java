@@ -67,10 +67,14 @@ final class ResultDraft {
 
     /** Read from a table, at a place in words. */
     ResultDraft read(RatingTable table, String at) {
-        source = source.isEmpty() ? table.source() : source + "; " + table.source();
-        row = row.isEmpty() ? at : row + "; " + at;
+        source = joined(source, table.source());
+        row = joined(row, at);
         edited |= table.edited();
         return this;
+    }
+
+    private static String joined(String before, String next) {
+        return before.isEmpty() ? next : before + "; " + next;
     }
 
     /** The limit and whether it is kept. */

@@ -153,9 +153,6 @@ public record SheetSizing(
     }
 
     private static void add(String tag, List<SizingResult> results, List<String> failing) {
-        results.stream()
-                .filter(SizingResult::fails)
-                .forEach(result -> failing.add(tag + ", " + result.name() + " " + result.written() + ". "
-                        + result.verdict().orElseThrow().words()));
+        results.stream().filter(SizingResult::fails).forEach(result -> failing.add(tag + ", " + result.failure()));
     }
 }

@@ -40,6 +40,11 @@ public record SizingResult(
         inputs = List.copyOf(inputs);
     }
 
+    /** What it is and how it breaks its limit; it must. */
+    public String failure() {
+        return name + " " + written + ". " + verdict.orElseThrow().words();
+    }
+
     /** Whether it breaks its limit. */
     public boolean fails() {
         return verdict.filter(one -> !one.met()).isPresent();

@@ -80,6 +80,8 @@ public final class PaperMenu extends MenuButton {
                         export("paper-terminals", SheetExport.TERMINALS_CSV),
                         export("paper-cables", SheetExport.CABLES_CSV),
                         export("paper-parts", SheetExport.PARTS_CSV),
+                        export("paper-sizing", SheetExport.SIZING_CSV),
+                        export("paper-motors", SheetExport.MOTORS_CSV),
                         export("paper-tests", SheetExport.TESTS_CSV),
                         item("paper-record", "Its record as CSV\u2026", this::recordTable),
                         item("paper-record-pdf", "Its record as PDF\u2026", this::record),

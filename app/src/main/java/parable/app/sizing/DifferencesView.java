@@ -6,7 +6,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
@@ -65,11 +64,7 @@ public final class DifferencesView extends VBox {
     }
 
     private static Label words(String text) {
-        Label label = new Label(text);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        label.getStyleClass().add("card-words");
-        return label;
+        return SizingPage.words(text, "card-words");
     }
 
     private Node card(DrawingDifference difference) {

@@ -102,11 +102,7 @@ final class ResultRows extends VBox {
     }
 
     private static Label small(String words, String style) {
-        Label label = new Label(words);
-        label.setWrapText(true);
-        label.setMinHeight(Region.USE_PREF_SIZE);
-        label.getStyleClass().add(style);
-        return label;
+        return SizingPage.words(words, style);
     }
 
     private static TextField other(
