@@ -15,9 +15,7 @@ import parable.parts.Protection;
  */
 final class RatingRule implements Rule {
 
-    /** A direct start takes so many times the rated current, for at least so many seconds. */
-    private static final double START = 6.5;
-
+    /** A direct start takes what the motor takes at standstill for at least so many seconds. */
     private static final double START_SECONDS = 0.3;
 
     private static final double MOST = 4;
@@ -44,7 +42,8 @@ final class RatingRule implements Rule {
     private static Optional<Finding> against(Part part, Protection protection, RunningWays.Carried carried) {
         double amperes = carried.amperes();
         boolean opens = protection.amperes() < amperes
-                || carried.motors().size() == 1 && protection.secondsAt(START * amperes) < START_SECONDS;
+                || carried.motors().size() == 1
+                        && protection.secondsAt(startTimes(carried.motors().get(0)) * amperes) < START_SECONDS;
         if (opens) {
             return Optional.of(finding(
                     "protection-too-small",
@@ -64,6 +63,10 @@ final class RatingRule implements Rule {
                         carried,
                         "A short in the motor's wires burns them and the contactor before it opens."))
                 : Optional.empty();
+    }
+
+    private static double startTimes(Part motor) {
+        return motor.machine().map(machine -> machine.motor().startTimes()).orElse(1.0);
     }
 
     private static Finding finding(

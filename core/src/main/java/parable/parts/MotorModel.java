@@ -11,6 +11,11 @@ public interface MotorModel {
      */
     Excitation under(double[][] volts);
 
+    /** What it takes at standstill, in multiples of its rated current; 6 unless the model knows better. */
+    default double startTimes() {
+        return 6;
+    }
+
     /**
      * Whether a winding carries current while the motor runs; one with a switch that opens on the way up does not.
      *

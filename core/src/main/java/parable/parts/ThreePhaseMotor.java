@@ -24,6 +24,11 @@ record ThreePhaseMotor(double ratedAmperes, double ratedVolts, double directOhms
     private static final double BRAKES_MOST_AT = 0.16;
 
     @Override
+    public double startTimes() {
+        return CageRotor.current(1);
+    }
+
+    @Override
     public Excitation under(double[][] volts) {
         double strongest = 0;
         for (double[] winding : volts) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import parable.check.MotorCircuit;
 import parable.circuit.Job;
 import parable.circuit.Stated;
 import parable.ratings.RatingFormatException;
@@ -162,11 +163,32 @@ public record JobSizing(
             Optional<RatingLine> wire =
                     branches.isEmpty() ? Optional.empty() : Optional.of(Feeder.add(inputs, chain, branches));
             ProspectiveCurrent.add(inputs, chain, wire);
+            if (wire.isPresent()) {
+                EarthFault.add(inputs, chain, wire.get(), guarded(facts, sheets));
+            }
             PanelHeat.add(inputs, chain, losses);
             return new JobSizing(Optional.of(inputs), sheets, rows, chain.results(), unused(chain));
         } catch (SizingException senseless) {
             return new JobSizing(Optional.empty(), sheets, rows, List.of(), senseless.getMessage());
         }
+    }
+
+    /** The motors that have a breaker or fuse of their own. */
+    private static List<EarthFault.Guarded> guarded(List<SheetFacts> facts, List<SheetSizing> sheets) {
+        List<EarthFault.Guarded> guarded = new ArrayList<>();
+        for (int i = 0; i < sheets.size(); i++) {
+            SheetSizing sheet = sheets.get(i);
+            for (MotorCircuit circuit : facts.get(i).motors()) {
+                String tag = circuit.motor().tag();
+                circuit.branch().ifPresent(branch -> sheet.motor(tag)
+                        .ifPresent(sized -> guarded.add(new EarthFault.Guarded(
+                                sheet.sheet() + " " + tag,
+                                sized,
+                                branch.part().tag(),
+                                branch.part().protection().orElseThrow()))));
+            }
+        }
+        return guarded;
     }
 
     private static String unused(Chain chain) {

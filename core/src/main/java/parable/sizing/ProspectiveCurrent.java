@@ -32,6 +32,18 @@ final class ProspectiveCurrent {
         return volts / Math.sqrt(3) / Math.hypot(resistance, reactance);
     }
 
+    /** Resistance and reactance of the transformer of the supply, in ohm. */
+    static double[] source(SizingInputs inputs) {
+        double volts = volts(inputs.practice());
+        double ohms = volts
+                * volts
+                / (1000 * inputs.number(JobQuestion.SUPPLY_POWER))
+                * inputs.number(JobQuestion.SUPPLY_IMPEDANCE)
+                / 100;
+        double ratio = inputs.number(JobQuestion.SUPPLY_RATIO);
+        return new double[] {ratio * ohms, Math.sqrt(1 - ratio * ratio) * ohms};
+    }
+
     /** Adds the currents; those at the panel only with a wire. */
     static void add(SizingInputs inputs, Chain chain, Optional<RatingLine> wire) throws SizingException {
         double volts = volts(inputs.practice());

@@ -107,6 +107,23 @@ class JobSizingTest {
                 .isEmpty();
     }
 
+    /** The loop from a line over the case of the motor, by hand for the mill, whose breaker is largest: 50 m of 35 and 16 mm2, 10 m of 4 and 10 mm2. */
+    @Test
+    void theSmallestFaultCurrentStillOpensTheBreaker() {
+        SizingResult fault = with().result("earth-fault").orElseThrow();
+        double resistance = 0.25 * 0.016 + 0.0225 * 50 * (1 / 35.0 + 1 / 16.0) + 0.0225 * 10 * (1 / 4.0 + 1 / 10.0);
+        double reactance = Math.sqrt(1 - 0.0625) * 0.016 + 2 * 0.08e-3 * 60;
+        assertThat(fault.value()).isCloseTo(400 / Math.sqrt(3) / Math.hypot(resistance, reactance), within(1e-6));
+        assertThat(fault.inputs()).contains("Mill M1", "Q1 50 A");
+        assertThat(fault.fails()).isFalse();
+
+        SizingResult far = with(new Stated("", "feeder-length", "400 m"))
+                .result("earth-fault")
+                .orElseThrow();
+        assertThat(far.fails()).isTrue();
+        assertThat(far.verdict().orElseThrow().words()).startsWith("Q1 does not open at once at Mill M1: a thicker");
+    }
+
     /** What is beyond the tables is said where it is, and the rest is sized all the same. */
     @Test
     void aFeederBeyondTheTablesLeavesTheRest() {
