@@ -3,7 +3,7 @@ package parable.parts;
 /**
  * A cage rotor in a turning field, in per unit. The torque follows Kloss's formula T = 2 Tb / (s/sb + sb/s); the current is
  * that of a magnetising branch beside a rotor branch that grows with the slip. At high slip the current is displaced in the bars, so that their
- * resistance and with it sb grows, and the leakage saturates. With the values here a motor has 1.9 times its rated torque and 6.5 times its rated
+ * resistance and with it sb grows, and the leakage saturates. With the values here a motor has 1.9 times its rated torque and 7 times its rated
  * current at standstill, 2.8 times at breakdown at a slip of 0.23, and turns at 0.965 at rated load (IEC 60034-12, design N; data sheets: 2.2 to 3.3 at
  * 0.1 to 0.25).
  */
@@ -18,7 +18,12 @@ final class CageRotor {
     private static final double DISPLACEMENT = 1.178;
     private static final double MAGNETISING = 0.43;
     private static final double ROTOR = 5.05;
-    private static final double ROTOR_AT_STANDSTILL = 6.5 * length(1, BREAKDOWN_SLIP * (1 + DISPLACEMENT));
+
+    /** At standstill it takes so many times its rated current; data sheets: 6 to 8. */
+    private static final double STARTING = 7;
+
+    private static final double ROTOR_AT_STANDSTILL =
+            Math.sqrt(STARTING * STARTING - MAGNETISING * MAGNETISING) * length(1, BREAKDOWN_SLIP * (1 + DISPLACEMENT));
 
     private CageRotor() {}
 

@@ -54,12 +54,12 @@ class MotorTest {
     }
 
     @Test
-    void startsAtSixAndAHalfTimesItsCurrentAndSettlesNearRatedSpeed() throws ActionRefusedException {
+    void startsAtSevenTimesItsCurrentAndSettlesNearRatedSpeed() throws ActionRefusedException {
         Bench bench = direct(", \"load\": \"100 %\"");
         bench.runUntil(5_000_000);
 
         double rated = 35;
-        assertThat(peak(bench.trace("M1")) / rated).isCloseTo(6.5, within(0.1));
+        assertThat(peak(bench.trace("M1")) / rated).isCloseTo(7, within(0.1));
         assertThat(last(bench, "M1").speed()).isCloseTo(0.966, within(0.005));
         assertThat(last(bench, "M1").lineAmperes() / rated).isCloseTo(1, within(0.03));
     }

@@ -59,8 +59,8 @@ class OpenPhaseTest {
 
             assertThat(volts(bench, "M1:U1", "M1:V1")).isBetween(399.0, 401.0);
             double least = load.equals("50 %") || load.equals("80 %") ? 0.75 : 0.88;
-            assertThat(volts(bench, "M1:V1", "M1:W1")).as(load).isBetween(least * 400, 0.95 * 400);
-            assertThat(volts(bench, "M1:W1", "M1:U1")).as(load).isBetween(least * 400, 0.95 * 400);
+            assertThat(volts(bench, "M1:V1", "M1:W1")).as(load).isBetween(least * 400, 0.96 * 400);
+            assertThat(volts(bench, "M1:W1", "M1:U1")).as(load).isBetween(least * 400, 0.96 * 400);
         }
 
         Bench still = bench("80 %");
@@ -87,7 +87,7 @@ class OpenPhaseTest {
         bench.runUntil(300_000);
 
         assertThat(last(bench).speed()).isZero();
-        assertThat(last(bench).lineAmperes()).isBetween(25.0, 31.0);
+        assertThat(last(bench).lineAmperes()).isBetween(27.0, 33.0);
     }
 
     /** A release that feels the lost line trips at 80 % load within minutes, and much later or never at a light load. */

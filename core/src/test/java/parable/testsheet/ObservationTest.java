@@ -179,7 +179,7 @@ class ObservationTest {
 
         StepRehearsal.Rest running = running(List.of());
         assertThat(new Observation.Amperes(new Terminal("M1", "U1")).at(running).text())
-                .isEqualTo("4.0 A");
+                .isEqualTo("4.1 A");
         assertThat(new Observation.Loop("G1:L1", "PE", "Q1", 0.5).at(running).text())
                 .isEqualTo("at most 0.50 \u03a9");
         assertThat(new Observation.Glance(List.of("K1", "M1", "P1")).at(running).text())

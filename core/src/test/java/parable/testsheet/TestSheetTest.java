@@ -132,7 +132,7 @@ class TestSheetTest {
                 "Read the dial of F2 | 4.90 A",
                 "press S1, release S1. Volts AC on wire 7, the other probe parked on wire 2 | 229 V",
                 "press S1, release S1, hit S4. Look | K1 out, F2 healthy, P1 dark, P2 lit, P3 dark",
-                "release S1. Clamp on the lead of M1 V1 | 4.0 A",
+                "release S1. Clamp on the lead of M1 V1 | 4.1 A",
                 "switch G1 off, switch G1 on. Look | K1 out, F2 healthy, P1 dark, P2 lit, P3 dark"
             })
     void itExpectsWhatTheCircuitShows(String words, String expected) {
