@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import parable.check.MotorCircuit;
 import parable.circuit.Job;
 import parable.circuit.Stated;
@@ -54,6 +55,7 @@ public record JobSizing(
      * @param wire which
      * @param drop what is lost on the way while it runs
      * @param starting what its line carries at the start, in A
+     * @param control the control transformer and DC supply of its sheet, each with the size it needs
      * @param state whether all is kept, or what is not
      */
     public record Row(
@@ -69,6 +71,7 @@ public record JobSizing(
             String wire,
             String drop,
             String starting,
+            String control,
             String state) {
 
         private static final Pattern NUMBER = Pattern.compile("^\\d+(?:\\.\\d+)?");
@@ -88,6 +91,7 @@ public record JobSizing(
                     "Wire",
                     "Drop",
                     "At the start",
+                    "Control supply",
                     "State");
         }
 
@@ -120,6 +124,7 @@ public record JobSizing(
                     wire,
                     drop,
                     starting,
+                    control,
                     state);
         }
     }
@@ -232,6 +237,7 @@ public record JobSizing(
                 written(sized, "wire"),
                 written(sized, "drop"),
                 written(sized, "start-current-of-the-line"),
+                control(sheet),
                 sized.map(JobSizing::state).orElse(motor.problem()));
     }
 
@@ -240,6 +246,14 @@ public record JobSizing(
                 sized.flatMap(one -> one.result(key)).map(SizingResult::written).orElse("");
         int more = whole.indexOf(" (");
         return more > 0 ? whole.substring(0, more) : whole;
+    }
+
+    private static String control(SheetSizing sheet) {
+        return sheet.supplies().stream()
+                .flatMap(supply -> supply.sizing().stream()
+                        .flatMap(sized -> sized.result("transformer").or(() -> sized.result("direct-supply")).stream())
+                        .map(result -> supply.tag() + " " + result.written()))
+                .collect(Collectors.joining(", "));
     }
 
     private static String state(MotorSizing sized) {

@@ -66,7 +66,7 @@ public final class SizingPlots {
         return new Plot(
                 "Torque and current over the speed",
                 new Plot.PlotAxis("Speed", "%", 0, 100, false),
-                new Plot.PlotAxis("Times rated", "x", 0, Math.ceil(most), false),
+                new Plot.PlotAxis("Times rated", "x", 0, Math.ceil(most - 1e-6), false),
                 drawn);
     }
 

@@ -343,6 +343,75 @@ class IndependentSizingTest {
         assertThat(value(sized, "overload-most")).isCloseTo(most, within(0.001 * most));
     }
 
+    /** The contactor of every motor, in ordinary duty and jogged, looked up by hand. */
+    @Test
+    void theContactorOfEveryMotor() throws IOException, SizingException {
+        List<String[]> frames = rows("iec.txt", "contactor");
+        for (String[] motor : rows("iec.txt", "motor-current")) {
+            double kilowatts = number(motor[0]);
+            if (kilowatts <= 150) {
+                assertThat(value(sized(motor[0] + " kW 400 V"), "contactor")).isEqualTo(next(frames, number(motor[1])));
+                assertThat(value(sized(motor[0] + " kW 400 V jogging"), "contactor"))
+                        .isEqualTo(number(frames.stream()
+                                .filter(frame -> number(frame[1]) >= 2 * kilowatts - 1e-9)
+                                .findFirst()
+                                .orElseThrow()[0]));
+            }
+        }
+        List<String[]> sizes = rows("north-american.txt", "contactor");
+        for (String[] motor : rows("north-american.txt", "motor-current")) {
+            double horsepower = number(motor[0]);
+            assertThat(sized(motor[0] + " hp 460 V")
+                            .result("contactor")
+                            .orElseThrow()
+                            .written())
+                    .startsWith("size " + size(sizes, 4, horsepower) + ",");
+            assertThat(sized(motor[0] + " hp 460 V jogging")
+                            .result("contactor")
+                            .orElseThrow()
+                            .written())
+                    .startsWith("size " + size(sizes, 8, horsepower) + ",");
+        }
+    }
+
+    private static String size(List<String[]> sizes, int column, double horsepower) {
+        return sizes.stream()
+                .filter(size -> number(size[column]) >= horsepower - 1e-9)
+                .findFirst()
+                .orElseThrow()[1];
+    }
+
+    /** The release warmed by the start, step by step: dh/dt = (I² - h) / tau, and it trips at 1.15². */
+    @ParameterizedTest
+    @CsvSource({"10, 7", "20, 13", "30, 19"})
+    void theReleaseIsWarmedStepByStep(String tripClass, double atSevenTimes) throws SizingException {
+        SizingLine read = SizingLine.read("7.5 kW 400 V, drives fan, load 60 %, run-up 6 s, class " + tripClass);
+        MotorSizing motor = MotorSizing.of(
+                new SizingInputs(
+                        "M1", read.practice(), List.of(MotorQuestion.values()), java.util.Map.of(), read.given()),
+                RatingTables.of(read.practice()),
+                java.util.Map.of());
+        double trips = 1.15 * 1.15;
+        double tau = atSevenTimes / Math.log(7.2 * 7.2 / (7.2 * 7.2 - trips));
+        double heat = 0;
+        List<RunUp.RunUpPoint> points = motor.start().runUp().orElseThrow().points();
+        for (int i = 1; i < points.size(); i++) {
+            double step = points.get(i).seconds() - points.get(i - 1).seconds();
+            heat += step * (Math.pow(points.get(i - 1).times(), 2) - heat) / tau;
+        }
+        assertThat(motor.result("overload-class").orElseThrow().value()).isCloseTo(100 * heat / trips, within(0.5));
+    }
+
+    /** Nobody states a start: sizing assumes the one that the motor of the bench makes. */
+    @Test
+    void theStartThatIsAssumedIsThatOfTheBench() throws Exception {
+        parable.parts.Part motor = parable.parts.Catalogue.kind("three-phase-motor")
+                .orElseThrow()
+                .fit(parable.Examples.ofLibrary("Wash pump").device("M1").orElseThrow());
+        assertThat(value(sized("2.2 kW 400 V"), "start-current-of-the-line") / 4.9)
+                .isCloseTo(motor.machine().orElseThrow().motor().startTimes(), within(1e-9));
+    }
+
     /** The most starts an hour bring in an hour just the heat of rated load. */
     @Test
     void theMostStartsAnHourBringTheHeatOfRatedLoad() throws SizingException {

@@ -52,6 +52,7 @@ class JobSizingTest {
                 .containsSubsequence("Mill", "M1", "Apple mill", "18.5 kW", "star-delta", "35 A", "20.2 A", "25 A")
                 .hasSameSizeAs(JobSizing.Row.heads());
         assertThat(sizing.rows()).extracting(JobSizing.Row::state).containsOnly("kept");
+        assertThat(sizing.rows()).extracting(JobSizing.Row::control).contains("T1 63 VA", "T1 160 VA, G2 1.3 A");
     }
 
     /** The table is sorted by what the numbers are, not by their letters. */
