@@ -33,7 +33,7 @@ final class SizingPrint {
                             add(one, one.sizing().map(sized -> sized.results()).orElse(List.of()), lines));
             sheet.differences().forEach(difference -> lines.add("  Drawing: " + difference.words()));
             if (sheet.differences().isEmpty()) {
-                lines.add("  The drawing is as it is sized.");
+                lines.add("  " + SheetSizing.NOTHING_DIFFERS);
             }
             lines.add("");
         }

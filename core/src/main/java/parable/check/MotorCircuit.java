@@ -81,6 +81,15 @@ public record MotorCircuit(Part motor, List<Carrier> carriers, List<Part> starts
         return new MotorCircuit(motor, carriers, startsOnly, heavy);
     }
 
+    /**
+     * The largest protection of a motor's circuit that still opens before a short in its wires burns them and the contactor, in A.
+     *
+     * @param amperes the rated current of what it carries
+     */
+    public static double mostProtection(double amperes) {
+        return RatingRule.most(amperes);
+    }
+
     /** The breaker or fuse with a curve that is this motor's alone, empty if there is none. */
     public Optional<Carrier> branch() {
         return carriers.stream()

@@ -53,7 +53,7 @@ final class RatingRule implements Rule {
                     carried,
                     "It opens at the start, which takes six to seven times as much for a while, or in ordinary work."));
         }
-        boolean large = protection.amperes() > SMALLEST && protection.amperes() > MOST * amperes;
+        boolean large = protection.amperes() > most(amperes);
         return large
                 ? Optional.of(finding(
                         "protection-too-large",
@@ -63,6 +63,11 @@ final class RatingRule implements Rule {
                         carried,
                         "A short in the motor's wires burns them and the contactor before it opens."))
                 : Optional.empty();
+    }
+
+    /** The most in A that is not too large for a rated current: small motors have the smallest that there is. */
+    static double most(double amperes) {
+        return Math.max(SMALLEST, MOST * amperes);
     }
 
     private static double startTimes(Part motor) {

@@ -5,8 +5,8 @@ import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
 
 /**
- * The rated current of three-phase cage motors of usual make, by the table {@code motor-current} of the practice that a voltage is of: on 115 to 120, 200 to 208, 220 to 230 with
- * 60 Hz left out, 440 to 480 and 550 to 600 V by North American practice, on all others in proportion to 400 V by IEC. Between two rows it is interpolated, beyond
+ * The rated current of three-phase cage motors of usual make, by the table {@code motor-current} of the practice that a voltage is of: on 115 to 120, 200 to 208,
+ * 440 to 480 and 550 to 600 V by North American practice, on all others in proportion to 400 V by IEC. Between two rows it is interpolated, beyond
  * them it follows from power. What the nameplate says goes before it.
  */
 public final class RatedCurrent {

@@ -56,7 +56,7 @@ final class Chain {
             return Optional.empty();
         }
         double value = Measure.of(draft.unit(), 0, 1e9).read(about + ", " + draft.key(), written);
-        draft.is(value, draft.unit());
+        draft.overridden(value);
         return Optional.of(value);
     }
 

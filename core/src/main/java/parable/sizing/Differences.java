@@ -132,7 +132,7 @@ final class Differences {
         boolean bears = MotorProtection.bears(drawn.amperes(), curve, current, sized.start(), seconds);
         boolean fuse = curve == TripCurve.GG || curve == TripCurve.AM;
         double most = practice == Practice.IEC
-                ? Double.POSITIVE_INFINITY
+                ? MotorCircuit.mostProtection(current)
                 : fuse ? sized.result("fuse-non-time-delay").orElseThrow().value() : wanted;
         if (!bears && drawn.amperes() < wanted || drawn.amperes() > most) {
             String value = Figures.written(wanted) + " A";

@@ -54,6 +54,13 @@ final class ResultDraft {
         return this;
     }
 
+    /** Somebody's own number in the place of what follows; words that were for the other go. */
+    ResultDraft overridden(double number) {
+        value = number;
+        written = Optional.empty();
+        return this;
+    }
+
     ResultDraft by(String how, String where) {
         formula = how;
         source = where;

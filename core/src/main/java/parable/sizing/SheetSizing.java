@@ -41,6 +41,10 @@ public record SheetSizing(
         losses = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(losses));
     }
 
+    /** Said where nothing differs: what was compared, and so what was not. */
+    public static final String NOTHING_DIFFERS =
+            "What is compared keeps its limits: overload setting, breaker or fuse and contactors of each motor alone, wires at the motor, star time, control transformer and its fuses, DC supply, brake resistor.";
+
     /**
      * A device with what was sized for it, or why nothing could be.
      *

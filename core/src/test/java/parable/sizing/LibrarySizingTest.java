@@ -73,6 +73,7 @@ class LibrarySizingTest {
         "Wash pump, F2, setting, 4 A, overload setting",
         "Wash pump, Q1, rated, 6.3 A, ''",
         "Wash pump, Q1, rated, 4 A, breaker",
+        "Wash pump, Q1, rated, 63 A, breaker",
         "Wash pump, K1, rated, 4 A, contactor",
         "Wash pump, K1, rated, '', rated current",
         "Wash pump, T1, rated, 25 VA, control transformer",

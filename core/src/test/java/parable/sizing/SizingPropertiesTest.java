@@ -121,6 +121,16 @@ class SizingPropertiesTest {
         assertThat(after.result("drop").orElseThrow().value())
                 .isLessThan(before.result("drop").orElseThrow().value());
         assertThat(after.result("current")).isEqualTo(before.result("current"));
+        assertThat(sized("4 kW 400 V jogging, contactor 40 A")
+                        .result("contactor")
+                        .orElseThrow()
+                        .written())
+                .isEqualTo("40 A");
+        assertThat(sized("5 hp 460 V, contactor 45 A")
+                        .result("contactor")
+                        .orElseThrow()
+                        .written())
+                .isEqualTo("45 A");
         assertThat(sized("11 kW 400 V, wire 1 mm²").result("wire").orElseThrow().fails())
                 .isTrue();
         SizingLine.SizedLine other = sized("11 kW 400 V, current 30 A");

@@ -55,9 +55,7 @@ public final class DifferencesView extends VBox {
         if (sheet.isEmpty()) {
             list.getChildren().setAll(words("The sizing is being worked out…"));
         } else if (differences().isEmpty()) {
-            list.getChildren()
-                    .setAll(words(
-                            "The drawing is as it is sized: settings, ratings, fuses, contactors, wires, times."));
+            list.getChildren().setAll(words(SheetSizing.NOTHING_DIFFERS));
         } else {
             list.getChildren().setAll(differences().stream().map(this::card).toList());
         }

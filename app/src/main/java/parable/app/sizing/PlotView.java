@@ -1,6 +1,8 @@
 package parable.app.sizing;
 
 import java.util.List;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
@@ -13,6 +15,7 @@ import javafx.scene.text.TextAlignment;
 import parable.app.look.Ink;
 import parable.app.look.Lettering;
 import parable.app.look.Look;
+import parable.app.look.Theme;
 import parable.sizing.Plot;
 
 /** One plot: its curves with their names, and what they say where the pointer or the arrow keys are. */
@@ -31,6 +34,7 @@ final class PlotView extends VBox {
     private final Look look;
     private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
     private final Label reading = new Label();
+    private final ChangeListener<Theme> themed = (any, before, now) -> paint();
     private double pointer = -1;
 
     PlotView(Plot plot, Look look) {
@@ -51,7 +55,7 @@ final class PlotView extends VBox {
         canvas.setOnMousePressed(event -> canvas.requestFocus());
         canvas.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         getChildren().addAll(title, canvas, reading);
-        look.themeProperty().addListener((any, before, now) -> paint());
+        look.themeProperty().addListener(new WeakChangeListener<>(themed));
         paint();
     }
 
