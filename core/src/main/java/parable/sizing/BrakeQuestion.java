@@ -2,8 +2,6 @@ package parable.sizing;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
-import parable.circuit.Practice;
 
 /** What sizing asks of a brake with direct current. */
 public enum BrakeQuestion implements SizingQuestion {
@@ -14,18 +12,10 @@ public enum BrakeQuestion implements SizingQuestion {
     SUPPLY("brake-supply", "Direct voltage that there is", Measure.of("V", 1, 1000), "", ""),
     STOPS("stops", "Stops in an hour", Measure.of("", 0, 1000), "30", "30");
 
-    private final String key;
-    private final String label;
-    private final Measure measure;
-    private final String iec;
-    private final String northAmerican;
+    private final Ask ask;
 
     BrakeQuestion(String key, String label, Measure measure, String iec, String northAmerican) {
-        this.key = key;
-        this.label = label;
-        this.measure = measure;
-        this.iec = iec;
-        this.northAmerican = northAmerican;
+        ask = Ask.quantity(key, label, measure, iec, northAmerican);
     }
 
     /** All of them. */
@@ -34,27 +24,7 @@ public enum BrakeQuestion implements SizingQuestion {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String label() {
-        return label;
-    }
-
-    @Override
-    public Optional<Measure> measure() {
-        return Optional.of(measure);
-    }
-
-    @Override
-    public List<String> words() {
-        return List.of();
-    }
-
-    @Override
-    public String usual(Practice practice) {
-        return practice == Practice.IEC ? iec : northAmerican;
+    public Ask ask() {
+        return ask;
     }
 }

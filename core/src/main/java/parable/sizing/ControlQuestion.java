@@ -2,8 +2,6 @@ package parable.sizing;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
-import parable.circuit.Practice;
 
 /** What sizing asks of the control circuit of a sheet. */
 public enum ControlQuestion implements SizingQuestion {
@@ -28,18 +26,10 @@ public enum ControlQuestion implements SizingQuestion {
             "capacitance", "Capacitance of the control cable", Measure.of("uF/km", 0.01, 2), "0.3 uF/km", "0.3 uF/km"),
     FREQUENCY("frequency", "Frequency", Measure.of("Hz", 16, 400), "50 Hz", "60 Hz");
 
-    private final String key;
-    private final String label;
-    private final Measure measure;
-    private final String iec;
-    private final String northAmerican;
+    private final Ask ask;
 
     ControlQuestion(String key, String label, Measure measure, String iec, String northAmerican) {
-        this.key = key;
-        this.label = label;
-        this.measure = measure;
-        this.iec = iec;
-        this.northAmerican = northAmerican;
+        ask = Ask.quantity(key, label, measure, iec, northAmerican);
     }
 
     /** All of them. */
@@ -48,27 +38,7 @@ public enum ControlQuestion implements SizingQuestion {
     }
 
     @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String label() {
-        return label;
-    }
-
-    @Override
-    public Optional<Measure> measure() {
-        return Optional.of(measure);
-    }
-
-    @Override
-    public List<String> words() {
-        return List.of();
-    }
-
-    @Override
-    public String usual(Practice practice) {
-        return practice == Practice.IEC ? iec : northAmerican;
+    public Ask ask() {
+        return ask;
     }
 }

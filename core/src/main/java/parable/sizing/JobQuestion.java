@@ -2,7 +2,6 @@ package parable.sizing;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import parable.circuit.Practice;
 
 /** What sizing asks of a whole job: its supply, its feeder, its enclosure. */
@@ -12,7 +11,7 @@ public enum JobQuestion implements SizingQuestion {
     SUPPLY_RATIO("supply-ratio", "Its R / Z", Measure.of("", 0.02, 1), "0.25", "0.25"),
     FEEDER_LENGTH(
             "feeder-length", "Length of the feeder", Measure.of("m", 0.5, 2000).or("ft", 0.3048), "50 m", "150 ft"),
-    FEEDER_METHOD("feeder-method", "How the feeder is laid", List.of("B1", "B2", "C", "E"), "B2", "B2"),
+    FEEDER_METHOD("feeder-method", "How the feeder is laid", List.of("B1", "B2", "C", "E"), "B2"),
     FEEDER_AMBIENT(
             "feeder-ambient",
             "Temperature around the feeder",
@@ -23,33 +22,18 @@ public enum JobQuestion implements SizingQuestion {
     WIDTH("width", "Width of the enclosure", Measure.of("mm", 100, 5000).or("in", 25.4), "1000 mm", "36 in"),
     HEIGHT("height", "Height of the enclosure", Measure.of("mm", 100, 3000).or("in", 25.4), "1200 mm", "48 in"),
     DEPTH("depth", "Depth of the enclosure", Measure.of("mm", 50, 2000).or("in", 25.4), "300 mm", "12 in"),
-    MOUNTING("mounting", "The enclosure stands", List.of("free", "on a wall"), "on a wall", "on a wall"),
+    MOUNTING("mounting", "The enclosure stands", List.of("free", "on a wall"), "on a wall"),
     ROOM("room", "Temperature of the room at most", Measure.of("°C", -20, 60).or("degC", 1), "35 °C", "35 °C"),
     INSIDE("inside", "Temperature inside at most", Measure.of("°C", 20, 80).or("degC", 1), "50 °C", "50 °C");
 
-    private final String key;
-    private final String label;
-    private final Optional<Measure> measure;
-    private final List<String> words;
-    private final String iec;
-    private final String northAmerican;
+    private final Ask ask;
 
     JobQuestion(String key, String label, Measure measure, String iec, String northAmerican) {
-        this.key = key;
-        this.label = label;
-        this.measure = Optional.of(measure);
-        this.words = List.of();
-        this.iec = iec;
-        this.northAmerican = northAmerican;
+        ask = Ask.quantity(key, label, measure, iec, northAmerican);
     }
 
-    JobQuestion(String key, String label, List<String> words, String iec, String northAmerican) {
-        this.key = key;
-        this.label = label;
-        this.measure = Optional.empty();
-        this.words = words;
-        this.iec = iec;
-        this.northAmerican = northAmerican;
+    JobQuestion(String key, String label, List<String> words, String usual) {
+        ask = Ask.words(key, label, words, usual);
     }
 
     /** All of them. */
@@ -58,27 +42,12 @@ public enum JobQuestion implements SizingQuestion {
     }
 
     @Override
-    public String key() {
-        return key;
+    public Ask ask() {
+        return ask;
     }
 
     @Override
-    public String label() {
-        return label;
-    }
-
-    @Override
-    public Optional<Measure> measure() {
-        return measure;
-    }
-
-    @Override
-    public List<String> words() {
-        return words;
-    }
-
-    @Override
-    public String usual(Practice practice) {
-        return practice == Practice.IEC ? iec : northAmerican;
+    public boolean isFor(Practice practice) {
+        return practice == Practice.IEC || this != FEEDER_METHOD && this != DEMAND;
     }
 }

@@ -44,54 +44,24 @@ public enum MotorQuestion implements SizingQuestion {
             "1.2 million"),
     COORDINATION("coordination", "Coordination after a short circuit", List.of("type 1", "type 2"), "type 1");
 
-    private final String key;
-    private final String label;
-    private final Optional<Measure> measure;
-    private final List<String> words;
-    private final String iec;
-    private final String northAmerican;
+    private final Ask ask;
 
     MotorQuestion(String key, String label, Measure measure, String iec, String northAmerican) {
-        this.key = key;
-        this.label = label;
-        this.measure = Optional.of(measure);
-        this.words = List.of();
-        this.iec = iec;
-        this.northAmerican = northAmerican;
+        ask = Ask.quantity(key, label, measure, iec, northAmerican);
     }
 
     MotorQuestion(String key, String label, List<String> words, String usual) {
-        this.key = key;
-        this.label = label;
-        this.measure = Optional.empty();
-        this.words = words;
-        this.iec = usual;
-        this.northAmerican = usual;
+        ask = Ask.words(key, label, words, usual);
+    }
+
+    @Override
+    public Ask ask() {
+        return ask;
     }
 
     /** That of this key, empty if there is none. */
     public static Optional<MotorQuestion> ofKey(String key) {
-        return Arrays.stream(values()).filter(one -> one.key.equals(key)).findFirst();
-    }
-
-    @Override
-    public String key() {
-        return key;
-    }
-
-    @Override
-    public String label() {
-        return label;
-    }
-
-    @Override
-    public List<String> words() {
-        return words;
-    }
-
-    @Override
-    public Optional<Measure> measure() {
-        return measure;
+        return Arrays.stream(values()).filter(one -> one.key().equals(key)).findFirst();
     }
 
     @Override
@@ -101,10 +71,5 @@ public enum MotorQuestion implements SizingQuestion {
             case METHOD, DEVICE, COORDINATION, EFFICIENCY, POWER_FACTOR, START_POWER_FACTOR -> practice == Practice.IEC;
             default -> true;
         };
-    }
-
-    @Override
-    public String usual(Practice practice) {
-        return practice == Practice.IEC ? iec : northAmerican;
     }
 }

@@ -7,20 +7,33 @@ import parable.circuit.Practice;
 /** Something that sizing asks: a quantity, or one of a few words. */
 public interface SizingQuestion {
 
+    /** How it is asked. */
+    Ask ask();
+
     /** By which it is stated. */
-    String key();
+    default String key() {
+        return ask().key();
+    }
 
     /** What it is called on the page. */
-    String label();
+    default String label() {
+        return ask().label();
+    }
 
     /** The quantity that it is, empty where it is answered by one of a few words. */
-    Optional<Measure> measure();
+    default Optional<Measure> measure() {
+        return ask().measure();
+    }
 
     /** What can be answered; empty where it is a quantity. */
-    List<String> words();
+    default List<String> words() {
+        return ask().words();
+    }
 
     /** What is usual in a practice; empty where nothing is assumed. */
-    String usual(Practice practice);
+    default String usual(Practice practice) {
+        return ask().usual(practice);
+    }
 
     /** Whether it decides anything in a practice. */
     default boolean isFor(Practice practice) {
