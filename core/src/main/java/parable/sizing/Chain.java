@@ -1,10 +1,13 @@
 package parable.sizing;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
 
@@ -15,6 +18,7 @@ final class Chain {
     private final RatingTables tables;
     private final Map<String, String> overrides;
     private final Map<String, SizingResult> results = new LinkedHashMap<>();
+    private final Set<String> ofEdited = new HashSet<>();
     private final List<String> notes = new ArrayList<>();
 
     /**
@@ -44,9 +48,8 @@ final class Chain {
      */
     double add(ResultDraft draft) throws SizingException {
         Optional<Double> other = overridden(draft);
-        SizingResult result = draft.result(other.isPresent());
-        results.put(draft.key(), result);
-        return result.value();
+        add(draft, other.isPresent());
+        return results.get(draft.key()).value();
     }
 
     /** What somebody puts in its place, in its unit; that value is in the draft then. */
@@ -68,6 +71,14 @@ final class Chain {
     /** Adds a result of which the draft has what somebody put in its place already. */
     void add(ResultDraft draft, boolean overridden) {
         results.put(draft.key(), draft.result(overridden));
+        if (draft.isOfEdited() && !overridden) {
+            ofEdited.add(draft.key());
+        }
+    }
+
+    /** Whether the number of one of some results rests on an edited table; what somebody put in its place does not. */
+    boolean isOfEdited(String... keys) {
+        return Stream.of(keys).anyMatch(ofEdited::contains);
     }
 
     /** Something to be said beside the results. */

@@ -34,15 +34,18 @@ final class ConductorSize {
         ConductorSize size = new ConductorSize(inputs, chain);
         boolean iec = inputs.practice() == Practice.IEC;
         boolean starDelta = inputs.is(MotorQuestion.START, "star-delta");
-        ResultDraft wire =
-                ResultDraft.of("wire", starDelta ? "Wire of the line" : "Wire").from("current", current, "A");
+        ResultDraft wire = ResultDraft.of("wire", starDelta ? "Wire of the line" : "Wire")
+                .from("current", current, "A")
+                .follows(chain, "current");
         RatingLine line = size.choose(
                 wire,
                 iec ? current : NORTH_AMERICAN_MARGIN * current,
                 iec ? "I / (temperature × grouping) at most the table" : "1.25 times the current of the table (430.22)",
                 iec || !starDelta);
         if (starDelta) {
-            ResultDraft leads = ResultDraft.of("leads", "Leads to the windings").from("current", current, "A");
+            ResultDraft leads = ResultDraft.of("leads", "Leads to the windings")
+                    .from("current", current, "A")
+                    .follows(chain, "current");
             size.choose(
                     leads,
                     iec ? current / Math.sqrt(3) : LEADS_OF_WYE_DELTA * current,
@@ -176,6 +179,7 @@ final class ConductorSize {
             RatingLine line = table.line(wire.key()).orElse(table.most());
             size = line.word("PE") + " mm²";
             draft.from("wire " + wire.key() + " mm²")
+                    .follows(chain, "wire")
                     .by("by the line conductor beside it", "")
                     .read(table, line);
         } else {
@@ -185,6 +189,7 @@ final class ConductorSize {
             int own = wires.lines().indexOf(wire);
             size = byDevice > own && own >= 0 ? wire.key() : line.word("AWG");
             draft.from("protection", device, "A")
+                    .follows(chain, "wire", "protection")
                     .by("by the protection before it, and no larger than the line conductors (250.122(A))", "")
                     .read(table, line);
         }

@@ -30,17 +30,23 @@ final class ContactorSize {
         } else if (inputs.is(MotorQuestion.START, "star-delta")) {
             frame(
                     chain,
-                    ResultDraft.of("contactor", "Line contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor", "Line contactor")
+                            .from("current", current, "A")
+                            .follows(chain, "current"),
                     OF_DELTA * current,
                     "0.58 In, AC-3");
             frame(
                     chain,
-                    ResultDraft.of("contactor-delta", "Delta contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor-delta", "Delta contactor")
+                            .from("current", current, "A")
+                            .follows(chain, "current"),
                     OF_DELTA * current,
                     "0.58 In, AC-3");
             frame(
                     chain,
-                    ResultDraft.of("contactor-star", "Star contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor-star", "Star contactor")
+                            .from("current", current, "A")
+                            .follows(chain, "current"),
                     OF_STAR * current,
                     "0.33 In, AC-3");
         } else if (isHeavy(inputs)) {
@@ -49,7 +55,9 @@ final class ContactorSize {
         } else {
             frame(
                     chain,
-                    ResultDraft.of("contactor", "Contactor").from("current", current, "A"),
+                    ResultDraft.of("contactor", "Contactor")
+                            .from("current", current, "A")
+                            .follows(chain, "current"),
                     current,
                     "AC-3, at least In");
         }
@@ -66,6 +74,7 @@ final class ContactorSize {
         double million = Math.min(MOST_MILLION, inputs.number(MotorQuestion.OPERATIONS) * share * share);
         double hourly = inputs.number(MotorQuestion.STARTS);
         chain.add(ResultDraft.of("contactor-life", "Contacts of the contactor last for")
+                .follows(chain, "current", "contactor")
                 .from("breaks", broken, "A")
                 .from("rated " + contactor.get().written())
                 .is(million, "million")
@@ -99,6 +108,7 @@ final class ContactorSize {
     private static void makes(Chain chain, double current) throws SizingException {
         chain.add(ResultDraft.of("makes-and-breaks", "Makes and breaks")
                 .from("current", current, "A")
+                .follows(chain, "current")
                 .is(MAKES * current, "A")
                 .by("6 In each time it is jogged or plugged", "IEC 60947-4-1, table 7, AC-4"));
     }
@@ -123,6 +133,7 @@ final class ContactorSize {
                 .orElse(table.most());
         ResultDraft draft = ResultDraft.of("contactor", "Contactor")
                 .from("current", current, "A")
+                .follows(chain, "current")
                 .from("power " + inputs.word(MotorQuestion.POWER))
                 .is(line.amount(), "A")
                 .written(Figures.written(line.amount()) + " A (AC-3, " + line.word("kW") + " kW), or one with AC-4 of "

@@ -45,9 +45,11 @@ public record ControlSupplySizing(SizingInputs inputs, List<SizingResult> result
         Chain chain = new Chain(inputs.about(), tables, overrides);
         double[] load = addLoad(inputs, chain);
         double size = addTransformer(inputs, chain, load);
-        double rated = inputs.quantity(ControlQuestion.RATED).orElse(size);
+        Optional<Double> stated = inputs.quantity(ControlQuestion.RATED);
+        double rated = stated.orElse(size);
+        boolean ofEdited = stated.isEmpty() && chain.isOfEdited("transformer");
         double share = addVoltage(inputs, chain, load, rated);
-        TransformerFuses.add(inputs, chain, rated);
+        TransformerFuses.add(inputs, chain, rated, ofEdited);
         addRun(inputs, chain, share);
         return new ControlSupplySizing(inputs, chain.results());
     }
@@ -117,6 +119,7 @@ public record ControlSupplySizing(SizingInputs inputs, List<SizingResult> result
         return chain.add(ResultDraft.of(
                                 "control-voltage",
                                 "Voltage of " + Figures.written(rated) + " VA while the last coil pulls in")
+                        .follows(chain, "transformer")
                         .from("uR", 100 * regulation.resistive(), "%")
                         .from("uX", 100 * regulation.reactive(), "%")
                         .is(percent, "%")
@@ -138,6 +141,7 @@ public record ControlSupplySizing(SizingInputs inputs, List<SizingResult> result
         double percent = 100 * share - 100 * lost / volts;
         boolean kept = percent >= PULLS_IN;
         chain.add(ResultDraft.of("coil-voltage", "Voltage at the coil while it pulls in")
+                .follows(chain, "control-voltage")
                 .from("length " + inputs.word(ControlQuestion.LENGTH))
                 .from("wire " + inputs.word(ControlQuestion.WIRE))
                 .from("lost on the way", lost, "V")

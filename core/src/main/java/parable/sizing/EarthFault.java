@@ -3,6 +3,7 @@ package parable.sizing;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import parable.parts.Protection;
 import parable.parts.TripCurve;
 import parable.ratings.RatingLine;
@@ -51,6 +52,8 @@ final class EarthFault {
         Guarded motor = worst.get();
         double amperes = amperes(motor, phase, resistance, reactance);
         ResultDraft draft = ResultDraft.of("earth-fault", "Smallest fault current at a motor")
+                .follows(chain, "feeder-wire", "feeder-protective-conductor")
+                .follows(motors.stream().anyMatch(EarthFault::isOfEdited))
                 .from(motor.name())
                 .from(motor.device() + " " + Figures.written(motor.protection().amperes()) + " A")
                 .from("feeder " + inputs.word(JobQuestion.FEEDER_LENGTH))
@@ -85,6 +88,10 @@ final class EarthFault {
                 / Math.hypot(
                         resistance + VoltageDrop.WARM_COPPER * metres * (1 / line + 1 / earth),
                         reactance + 2 * VoltageDrop.REACTANCE * metres);
+    }
+
+    private static boolean isOfEdited(Guarded motor) {
+        return Stream.of("wire", "leads", "protective-conductor").anyMatch(motor.sized()::isOfEdited);
     }
 
     private static boolean opens(Protection protection, double amperes) {

@@ -3,7 +3,9 @@ package parable.sizing;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import parable.circuit.Practice;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
@@ -27,8 +29,14 @@ final class Feeder {
      * @param amperes at rated load
      * @param starting what the line carries at the start, in A
      * @param device the rating of the protection of its branch, in A
+     * @param ofEdited the keys of those of its results that rest on an edited table
      */
-    record MotorBranch(String name, double amperes, double starting, double device) {}
+    record MotorBranch(String name, double amperes, double starting, double device, Set<String> ofEdited) {}
+
+    private static boolean isOfEdited(List<MotorBranch> branches, String... keys) {
+        return Stream.of(keys).anyMatch(key -> branches.stream()
+                .anyMatch(branch -> branch.ofEdited().contains(key)));
+    }
 
     /** Adds the feeder of some motors, at least one, and gives the row of its wire. */
     static RatingLine add(SizingInputs inputs, Chain chain, List<MotorBranch> branches) throws SizingException {
@@ -40,6 +48,7 @@ final class Feeder {
         double demand = inputs.number(JobQuestion.DEMAND) / 100;
         ResultDraft current =
                 ResultDraft.of("feeder-current", iec ? "Current of the feeder" : "Feeder carries at least");
+        current.follows(isOfEdited(branches, "current"));
         branches.forEach(branch -> current.from(branch.name(), branch.amperes(), "A"));
         double needed = chain.add(
                 iec
@@ -59,6 +68,7 @@ final class Feeder {
             RatingTable table = chain.table("breaker");
             RatingLine line = table.upTo(most.device() + rest).orElse(table.least());
             chain.add(ResultDraft.of("feeder-protection", "Feeder breaker at most")
+                    .follows(isOfEdited(branches, "current", "protection"))
                     .from("largest branch device", most.device(), "A")
                     .from("the other motors", rest, "A")
                     .is(line.amount(), "A")
@@ -87,11 +97,15 @@ final class Feeder {
         chain.add(ResultDraft.of("feeder-wire", "Wire of the feeder")
                 .from("current", needed, "A")
                 .from("protection", device.amount(), "A")
+                .follows(chain, "feeder-current")
                 .is(carries, "A")
                 .written(wire.key() + " mm² (" + Figures.written(carries) + " A)")
                 .by("it carries what its protection lets through for good", "IEC 60364-4-43, 433.1")
+                .read(devices, device)
+                .read(chain.table("wire-temperature"), inputs.word(JobQuestion.FEEDER_AMBIENT))
                 .read(table, wire.key() + " mm², " + column));
         chain.add(ResultDraft.of("feeder-protection", "Protection of the feeder")
+                .follows(chain, "feeder-current", "feeder-wire")
                 .from("current", needed, "A")
                 .is(device.amount(), "A")
                 .by("the next size from the current on, that the wire carries", "IEC 60364-4-43, 433.1")
@@ -106,6 +120,7 @@ final class Feeder {
         RatingTable protective = chain.table("protective-conductor");
         RatingLine line = protective.line(wire.key()).orElse(protective.most());
         chain.add(ResultDraft.of("feeder-protective-conductor", "Protective conductor of the feeder")
+                .follows(chain, "feeder-wire")
                 .is(Double.parseDouble(line.word("PE")), "mm²")
                 .by("by the line conductor", "")
                 .read(protective, line));
@@ -158,7 +173,9 @@ final class Feeder {
                 .from("current", needed, "A")
                 .is(carries, "A")
                 .written(wire.key() + " (" + Figures.written(carries) + " A)")
+                .follows(chain, "feeder-current")
                 .by("it carries at least that, at terminals of " + column, "NFPA 70, 110.14(C)")
+                .read(chain.table("wire-temperature"), inputs.word(JobQuestion.FEEDER_AMBIENT))
                 .read(table, wire.key() + ", " + column)
                 .limit(
                         carries >= needed,
@@ -173,6 +190,7 @@ final class Feeder {
                 .max(Comparator.comparingDouble(branch -> branch.starting() - branch.amperes()))
                 .orElseThrow();
         double peak = chain.add(ResultDraft.of("feeder-peak", "Peak when the last one starts")
+                .follows(isOfEdited(branches, "current", "start-current-of-the-line"))
                 .from("last " + worst.name())
                 .from("its start", worst.starting(), "A")
                 .is(sum - worst.amperes() + worst.starting(), "A")
@@ -184,6 +202,7 @@ final class Feeder {
                 .orElseThrow();
         if (!largest.equals(worst)) {
             chain.add(ResultDraft.of("feeder-peak-largest", "Peak with the largest last")
+                    .follows(isOfEdited(branches, "current", "start-current-of-the-line"))
                     .from("last " + largest.name())
                     .from("its start", largest.starting(), "A")
                     .is(sum - largest.amperes() + largest.starting(), "A")
@@ -204,6 +223,7 @@ final class Feeder {
         for (int i = 0; i < cases.length; i++) {
             ResultDraft draft = ResultDraft.of(cases[i][0], cases[i][1]);
             double lost = chain.add(draft.from("current", amperes[i], "A")
+                    .follows(chain, i == 0 ? "feeder-current" : "feeder-peak", "feeder-wire")
                     .from("length " + inputs.word(JobQuestion.FEEDER_LENGTH))
                     .from("power factor", factors[i], "")
                     .is(

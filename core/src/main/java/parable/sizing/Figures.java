@@ -2,6 +2,7 @@ package parable.sizing;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import parable.parts.Nameplate;
 
 /** How results are written: as fine as a meter or a dial shows them. */
 final class Figures {
@@ -10,7 +11,7 @@ final class Figures {
 
     /** With up to four figures, for what is small and is taken times something after. */
     static String exact(double number) {
-        return parable.parts.Nameplate.figure(number);
+        return Nameplate.figure(number);
     }
 
     /** With two decimals below 10, one below 1000, none above; three figures below 1; no noughts at the end. */

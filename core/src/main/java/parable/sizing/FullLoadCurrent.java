@@ -55,7 +55,9 @@ final class FullLoadCurrent {
             own.is(nameplate.get(), "A")
                     .by("as the nameplate says; overload goes by it", "nameplate; NFPA 70, 430.6(A)(2)");
         } else {
-            own.is(current, "A").by("the table, for want of a nameplate", "NFPA 70, 430.6(A)");
+            own.is(current, "A")
+                    .follows(chain, "current")
+                    .by("the table, for want of a nameplate", "NFPA 70, 430.6(A)");
         }
         return new Currents(current, chain.add(own));
     }

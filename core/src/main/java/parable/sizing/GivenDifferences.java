@@ -2,6 +2,7 @@ package parable.sizing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import parable.check.MotorCircuit;
@@ -48,7 +49,7 @@ final class GivenDifferences {
             found.add(new DrawingDifference(
                     drawn.isEmpty() ? DrawingDifference.Sort.NOT_SAID : DrawingDifference.Sort.DIFFERS,
                     device.tag(),
-                    question.label().substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                    question.label().substring(0, 1).toLowerCase(Locale.ROOT)
                             + question.label().substring(1),
                     drawn,
                     given.get(),

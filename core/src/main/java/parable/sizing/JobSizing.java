@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import parable.check.MotorCircuit;
 import parable.circuit.Job;
 import parable.circuit.Stated;
@@ -219,7 +220,10 @@ public record JobSizing(
                 sheet.sheet() + " " + tag,
                 sized.result("current").orElseThrow().value(),
                 sized.start().amperes(),
-                sized.result("protection").orElseThrow().value());
+                sized.result("protection").orElseThrow().value(),
+                Stream.of("current", "start-current-of-the-line", "protection")
+                        .filter(sized::isOfEdited)
+                        .collect(Collectors.toSet()));
     }
 
     private static Row row(SheetSizing sheet, SheetSizing.Sized<MotorSizing> motor) {

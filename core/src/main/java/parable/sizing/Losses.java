@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import parable.check.MotorCircuit;
 import parable.parts.Contact;
+import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Protection;
 import parable.ratings.RatingLine;
@@ -34,10 +35,7 @@ final class Losses {
 
     /** The watts by tag, those of nothing left out. */
     static Map<String, Double> of(
-            SheetFacts facts,
-            List<SheetSizing.Sized<MotorSizing>> motors,
-            List<SheetSizing.Sized<ControlSupplySizing>> supplies,
-            RatingTables tables) {
+            SheetFacts facts, List<SheetSizing.Sized<ControlSupplySizing>> supplies, RatingTables tables) {
         Losses sheet = new Losses(facts, tables);
         Map<String, Double> watts = new LinkedHashMap<>();
         Set<String> on = facts.together().heaviest(sheet::ofCoil);
@@ -97,14 +95,14 @@ final class Losses {
                 };
         return amperes == 0 || rated == 0
                 ? 0
-                : PanelHeat.ofPoles(losses, column, rated, amperes, part.family() == parable.parts.Family.FUSE ? 1 : 3);
+                : PanelHeat.ofPoles(losses, column, rated, amperes, part.family() == Family.FUSE ? 1 : 3);
     }
 
     /** What the coil of a device turns to heat, in W. */
     private double ofCoil(String tag) {
         Part part = facts.assembly().part(tag).orElseThrow();
         double rated = Math.max(contactor(part), amperes(part));
-        if (part.family() == parable.parts.Family.CONTACTOR) {
+        if (part.family() == Family.CONTACTOR) {
             RatingLine line = contactors.from(rated).orElse(contactors.most());
             return line.number("W the coil").orElse(0);
         }

@@ -36,6 +36,7 @@ final class MotorProtection {
         double seconds = Math.max(0.1, start.runUp().map(RunUp::seconds).orElse(1.0));
         ResultDraft draft = ResultDraft.of("protection", fuse ? "Fuse " + sign : "Breaker, curve " + sign)
                 .from("current", current, "A")
+                .follows(chain, "current", "start-current-of-the-line", "start-time")
                 .from("start", start.amperes(), "A")
                 .from("for", seconds, "s");
         RatingLine line = table.first(one -> bears(one.amount(), curve, current, start, seconds))
@@ -94,10 +95,12 @@ final class MotorProtection {
         nextUp(chain, current, new Share("fuse-non-time-delay", "Non-time-delay fuse at most", NON_TIME_DELAY, "fuse"));
         chain.add(ResultDraft.of("breaker-instantaneous", "Instantaneous-trip breaker set to at most")
                 .from("current", current, "A")
+                .follows(chain, "current")
                 .is(INSTANTANEOUS * current, "A")
                 .by("8 times the current of the table", "NFPA 70, table 430.52(C)(1)"));
         chain.add(ResultDraft.of("disconnect", "Disconnect for at least")
                 .from("current", current, "A")
+                .follows(chain, "current")
                 .is(DISCONNECT * current, "A")
                 .by("1.15 times the current of the table", "NFPA 70, 430.110(A)"));
         return breaker;
@@ -111,6 +114,7 @@ final class MotorProtection {
         RatingLine line = table.from(most).orElse(table.most());
         ResultDraft draft = ResultDraft.of(share.key(), share.name())
                 .from("current", current, "A")
+                .follows(chain, "current")
                 .is(line.amount(), "A")
                 .by(
                         Figures.written(share.times()) + " times the current of the table, " + Figures.written(most)

@@ -84,6 +84,13 @@ public record MotorSizing(SizingInputs inputs, List<SizingResult> results, List<
         return Math.sqrt(squareAmpereSeconds) / WITHSTAND;
     }
 
+    /** Whether the number of a result rests on an edited table. */
+    boolean isOfEdited(String key) {
+        return result(key)
+                .filter(one -> one.ofEditedTable() && !one.overridden())
+                .isPresent();
+    }
+
     /** A result by its key, empty where there is none. */
     public Optional<SizingResult> result(String key) {
         return results.stream().filter(one -> one.key().equals(key)).findFirst();

@@ -1,5 +1,6 @@
 package parable.sizing;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import parable.circuit.Practice;
@@ -32,7 +33,8 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
         boolean star = inputs.is(MotorQuestion.START, "star-delta");
         ResultDraft draft = ResultDraft.of("start-current-of-the-line", "Current at the start")
                 .from("current", current, "A");
-        double direct = direct(inputs, chain, current, draft);
+        Standstill standstill = standstill(inputs, chain, current, draft);
+        double direct = standstill.amperes();
         if (star) {
             draft.is(direct * THIRD, "A");
             draft.from("in star a third of it");
@@ -42,16 +44,25 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
             return new MotorStart(starting, Optional.empty(), List.of());
         }
         RunUp.Model model = new RunUp.Model(inputs, direct / current);
-        RunUp way = star ? starDelta(chain, model) : model.to(RunUp.UP, false);
-        addTime(inputs, chain, way);
-        addStarts(inputs, chain, way);
+        boolean ofEdited = standstill.byTable() && (draft.isOfEdited() || chain.isOfEdited("current"));
+        RunUp way = star ? starDelta(chain, model, ofEdited) : model.to(RunUp.UP, false);
+        addTime(inputs, chain, way, ofEdited);
+        addStarts(inputs, chain, way, ofEdited);
         return new MotorStart(
                 starting,
                 Optional.of(way),
                 star ? List.of(model.curve(false), model.curve(true)) : List.of(model.curve(false)));
     }
 
-    private static double direct(SizingInputs inputs, Chain chain, double current, ResultDraft draft)
+    /**
+     * What a motor takes at standstill, switched directly.
+     *
+     * @param amperes in A
+     * @param byTable whether by the table of such currents, otherwise so many times the rated current
+     */
+    private record Standstill(double amperes, boolean byTable) {}
+
+    private static Standstill standstill(SizingInputs inputs, Chain chain, double current, ResultDraft draft)
             throws SizingException {
         Optional<Double> stated = inputs.quantity(MotorQuestion.START_CURRENT);
         if (stated.isEmpty()
@@ -65,20 +76,22 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                 draft.is(locked.get(), "A")
                         .by("the current at standstill by the table", "")
                         .read(table, Figures.written(horsepower) + " hp, " + column);
-                return locked.get();
+                return new Standstill(locked.get(), true);
             }
         }
         double times = stated.orElse(TIMES_WITHOUT_MODEL);
-        draft.from("start", times, "In")
+        draft.follows(chain, "current")
+                .from("start", times, "In")
                 .is(times * current, "A")
                 .by("so many times the rated current", "the motor's data sheet; 7 is usual where nothing is stated");
-        return times * current;
+        return new Standstill(times * current, false);
     }
 
-    private static RunUp starDelta(Chain chain, RunUp.Model model) throws SizingException {
+    private static RunUp starDelta(Chain chain, RunUp.Model model, boolean ofEdited) throws SizingException {
         RunUp star = model.to(RunUp.CHANGE, true);
         RunUp.RunUpPoint standstill = star.points().get(0);
         chain.add(ResultDraft.of("star-torque", "Torque at the start in star")
+                .follows(ofEdited)
                 .is(100 * standstill.torque(), "%")
                 .by(
                         "a third of the torque of a direct start, of rated torque",
@@ -91,6 +104,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                                 + Figures.written(100 * standstill.resistance()) + " % at standstill."));
         double seconds = star.seconds();
         chain.add(ResultDraft.of("star-time", "Time in star to 80 % of the speed")
+                .follows(ofEdited)
                 .is(seconds, "s")
                 .by("the torque that is left over, summed up to 80 % of the speed", "by the model of the bench")
                 .limit(
@@ -101,6 +115,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                                         + Figures.written(100 * star.last().speed())
                                         + " % of the speed: the load takes more than star gives."));
         ResultDraft timer = ResultDraft.of("timer", "Timer from star to delta set to")
+                .follows(ofEdited)
                 .from("time to 80 %", seconds, "s")
                 .is(Math.max(TIMER_STEP, TIMER_STEP * Math.ceil(seconds / TIMER_STEP)), "s")
                 .by("the next half second from the time to 80 % on", "practice");
@@ -116,6 +131,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                                 + " % of the speed the change takes " + Figures.written(change.times()) + " In.");
         chain.add(timer, chain.override("timer").isPresent());
         chain.add(ResultDraft.of("change-current", "Peak at the change to delta")
+                .follows(ofEdited)
                 .is(change.times(), "In")
                 .by(
                         "the current in delta at the speed of the change; what the switching itself adds is left out",
@@ -133,14 +149,15 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
         List<RunUp.RunUpPoint> points =
                 way.points().stream().filter(point -> point.seconds() <= until).toList();
         RunUp.RunUpPoint last = points.get(points.size() - 1);
-        List<RunUp.RunUpPoint> whole = new java.util.ArrayList<>(points);
+        List<RunUp.RunUpPoint> whole = new ArrayList<>(points);
         whole.add(new RunUp.RunUpPoint(until, last.speed(), last.torque(), last.resistance(), last.times()));
         return new RunUp(whole, way.arrives());
     }
 
-    private static void addTime(SizingInputs inputs, Chain chain, RunUp way) throws SizingException {
+    private static void addTime(SizingInputs inputs, Chain chain, RunUp way, boolean ofEdited) throws SizingException {
         double seconds = way.seconds();
         chain.add(ResultDraft.of("start-time", "Time of the start")
+                .follows(ofEdited)
                 .from("drives " + inputs.word(MotorQuestion.DRIVES))
                 .from("load " + inputs.word(MotorQuestion.LOAD))
                 .is(seconds, "s")
@@ -170,6 +187,7 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
                 .orElse(
                         "; no class bears it: it takes another way of starting, or a relay that is bridged for the start.");
         chain.add(ResultDraft.of("overload-class", "Trip class " + fitted + ", warmed by a cold start to")
+                .follows(chain, "current", "motor-current", "overload", "start-time")
                 .from("set to", set, "A")
                 .from("time of the start", way.seconds(), "s")
                 .is(100 * heat, "%")
@@ -183,11 +201,13 @@ public record MotorStart(double amperes, Optional<RunUp> runUp, List<List<RunUp.
         return Heater.ofClass(tripClass, set, 1, false, true);
     }
 
-    private static void addStarts(SizingInputs inputs, Chain chain, RunUp way) throws SizingException {
+    private static void addStarts(SizingInputs inputs, Chain chain, RunUp way, boolean ofEdited)
+            throws SizingException {
         double load = Math.min(1, inputs.number(MotorQuestion.LOAD) / 100);
         double most = Math.floor(HOUR * (1 - load * load) / Math.max(1e-3, way.squareSeconds()));
         double asked = inputs.number(MotorQuestion.STARTS);
         chain.add(ResultDraft.of("starts-an-hour", "Starts or jogs an hour at most")
+                .follows(ofEdited)
                 .from("load " + inputs.word(MotorQuestion.LOAD))
                 .from("start", way.squareSeconds(), "In² s")
                 .is(most, "")

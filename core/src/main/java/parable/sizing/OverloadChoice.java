@@ -24,7 +24,9 @@ final class OverloadChoice {
         double most = most(inputs) * there;
         boolean iec = inputs.practice() == Practice.IEC;
         String where = winding ? " / √3, for it is in the winding of the delta" : "";
+        String from = iec ? "current" : "motor-current";
         ResultDraft setting = ResultDraft.of("overload", "Overload relay set to")
+                .follows(chain, from)
                 .from("current", motorCurrent, "A")
                 .is(there, "A")
                 .by(
@@ -42,6 +44,7 @@ final class OverloadChoice {
         if (!iec) {
             boolean sturdy = isSturdy(inputs);
             chain.add(ResultDraft.of("overload-most", "Overload relay at most")
+                    .follows(chain, from)
                     .from("current of the motor", motorCurrent, "A")
                     .is(most, "A")
                     .by(

@@ -43,7 +43,8 @@ final class PanelHeat {
         RatingTable table = chain.table("losses");
         double watts = chain.add(heat.is(sum, "W")
                 .by("the losses of the devices at the current that flows", "")
-                .read(table, "by rating"));
+                .read(table, "by rating")
+                .read(chain.table("contactor"), "coils and poles by rating"));
         double area = surface(
                 inputs.number(JobQuestion.WIDTH) / 1000,
                 inputs.number(JobQuestion.HEIGHT) / 1000,
@@ -62,6 +63,7 @@ final class PanelHeat {
         double inside = room + watts / (STEEL * area);
         boolean kept = inside <= most;
         chain.add(ResultDraft.of("panel-temperature", "Temperature inside")
+                .follows(chain, "panel-heat")
                 .from("room " + inputs.word(JobQuestion.ROOM))
                 .is(inside, "°C")
                 .by("room + P / (5.5 W/(m² K) × surface)", "IEC 60890; painted sheet steel, air at rest")

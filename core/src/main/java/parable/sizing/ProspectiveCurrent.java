@@ -66,6 +66,7 @@ final class ProspectiveCurrent {
         double metres = inputs.number(JobQuestion.FEEDER_LENGTH);
         double square = squareMillimetres(inputs.practice(), wire.get());
         chain.add(ResultDraft.of("panel-short-circuit", "Largest short-circuit current at the panel")
+                .follows(chain, "feeder-wire")
                 .from("feeder " + inputs.word(JobQuestion.FEEDER_LENGTH))
                 .from("wire " + ConductorSize.name(inputs.practice(), wire.get()))
                 .is(amperes(volts, source, metres, square, VoltageDrop.COLD_COPPER), "A")
@@ -73,6 +74,7 @@ final class ProspectiveCurrent {
                         "U / (√3 Z), the run cold with 0.0185 Ω mm²/m and 0.08 mΩ/m",
                         "IEC 60909-0; devices must break as much"));
         chain.add(ResultDraft.of("panel-short-circuit-least", "Smallest short-circuit current at the panel")
+                .follows(chain, "feeder-wire")
                 .is(amperes(volts, source, metres, square, VoltageDrop.WARM_COPPER), "A")
                 .by(
                         "U / (√3 Z), the run warm with 0.0225 Ω mm²/m",

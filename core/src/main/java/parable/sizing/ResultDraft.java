@@ -80,6 +80,17 @@ final class ResultDraft {
         return this;
     }
 
+    /** Rests on results of a chain too, so that it is of an edited table if one of them is. Keys without a result count for nothing. */
+    ResultDraft follows(Chain chain, String... keys) {
+        return follows(chain.isOfEdited(keys));
+    }
+
+    /** Rests on something else too, which may be of an edited table. */
+    ResultDraft follows(boolean ofEdited) {
+        edited |= ofEdited;
+        return this;
+    }
+
     private static String joined(String before, String next) {
         return before.isEmpty() ? next : before + "; " + next;
     }
@@ -102,9 +113,25 @@ final class ResultDraft {
         return unit;
     }
 
+    /** Whether a number that it rests on is of an edited table. */
+    boolean isOfEdited() {
+        return edited;
+    }
+
     SizingResult result(boolean overridden) {
         String as = written.orElseGet(() -> Figures.written(value) + (unit.isEmpty() ? "" : " " + unit));
         return new SizingResult(
-                key, name, value, unit, as, inputs, formula, source, row, verdict, overridden, edited && !overridden);
+                key,
+                name,
+                value,
+                unit,
+                as,
+                inputs,
+                formula,
+                source,
+                row,
+                verdict,
+                overridden,
+                edited && (!overridden || verdict.isPresent()));
     }
 }

@@ -1,6 +1,7 @@
 package parable.sizing;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +39,7 @@ public record SheetSizing(
         supplies = List.copyOf(supplies);
         brakes = List.copyOf(brakes);
         differences = List.copyOf(differences);
-        losses = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(losses));
+        losses = Collections.unmodifiableMap(new LinkedHashMap<>(losses));
     }
 
     /** Said where nothing differs: what was compared, and so what was not. */
@@ -95,12 +96,7 @@ public record SheetSizing(
             supplies.add(tried(drawn.part().tag(), drawn.part().device().title(), () -> drawn.sized(practice, tables)));
         }
         SheetSizing sizing = new SheetSizing(
-                assembly.sheet().name(),
-                motors,
-                supplies,
-                brakes,
-                List.of(),
-                Losses.of(facts, motors, supplies, tables));
+                assembly.sheet().name(), motors, supplies, brakes, List.of(), Losses.of(facts, supplies, tables));
         List<DrawingDifference> differences = Differences.of(facts, practice, sizing);
         return new SheetSizing(sizing.sheet(), motors, supplies, brakes, differences, sizing.losses());
     }

@@ -18,7 +18,8 @@ import java.util.Optional;
  * @param row the row of the table that was read; empty if none was
  * @param verdict whether it keeps its limit; empty if it has none
  * @param overridden whether somebody put it in the place of what would follow
- * @param ofEditedTable whether a table that it was read from was edited
+ * @param ofEditedTable whether a table that it rests on was edited: one that it was read from, one from which a result that it follows from was read, or, if it was
+ *     overridden, one that its limit rests on
  */
 public record SizingResult(
         String key,

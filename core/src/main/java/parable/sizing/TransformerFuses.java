@@ -25,11 +25,18 @@ final class TransformerFuses {
      */
     private record Fuse(String key, String name, double amperes, boolean upwards, String how, String source) {}
 
-    static void add(SizingInputs inputs, Chain chain, double rated) throws SizingException {
+    /**
+     * Adds them.
+     *
+     * @param rated the power of the transformer, in VA
+     * @param ofEdited whether that rests on an edited table
+     */
+    static void add(SizingInputs inputs, Chain chain, double rated, boolean ofEdited) throws SizingException {
         double primary = rated / inputs.number(ControlQuestion.PRIMARY);
         double secondary = rated / inputs.number(ControlQuestion.SECONDARY);
-        chain.add(current("primary-current", "Primary current", rated, primary));
-        chain.add(current("secondary-current", "Secondary current", rated, secondary));
+        chain.add(current("primary-current", "Primary current", rated, primary).follows(ofEdited));
+        chain.add(current("secondary-current", "Secondary current", rated, secondary)
+                .follows(ofEdited));
         List<Fuse> fuses =
                 inputs.practice() == Practice.IEC ? metric(primary, secondary) : american(primary, secondary);
         RatingTable table = chain.table("control-fuse");
@@ -37,6 +44,7 @@ final class TransformerFuses {
             Optional<RatingLine> line = fuse.upwards() ? table.from(fuse.amperes()) : table.upTo(fuse.amperes());
             RatingLine chosen = line.orElse(fuse.upwards() ? table.most() : table.least());
             chain.add(ResultDraft.of(fuse.key(), fuse.name())
+                    .follows(ofEdited)
                     .from("current", fuse.amperes(), "A")
                     .is(chosen.amount(), "A")
                     .by(fuse.how() + ", to the next size " + (fuse.upwards() ? "upwards" : "downwards"), fuse.source())

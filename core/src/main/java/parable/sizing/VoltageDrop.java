@@ -1,5 +1,6 @@
 package parable.sizing;
 
+import java.util.Locale;
 import parable.circuit.Practice;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
@@ -46,6 +47,7 @@ final class VoltageDrop {
                         "drop",
                         "Voltage drop while it runs",
                         current,
+                        "current",
                         MotorQuestion.POWER_FACTOR,
                         MotorQuestion.DROP_LIMIT));
         one(
@@ -56,17 +58,20 @@ final class VoltageDrop {
                         "start-drop",
                         "Voltage drop at the start",
                         starting,
+                        "start-current-of-the-line",
                         MotorQuestion.START_POWER_FACTOR,
                         MotorQuestion.START_DROP_LIMIT));
     }
 
-    private record Case(String key, String name, double amperes, MotorQuestion factor, MotorQuestion limit) {}
+    private record Case(
+            String key, String name, double amperes, String from, MotorQuestion factor, MotorQuestion limit) {}
 
     private static void one(SizingInputs inputs, Chain chain, RatingLine wire, Case one) throws SizingException {
         double volts = volts(inputs, wire, one.amperes(), one.factor());
         double supply = FullLoadCurrent.supplyVolts(inputs);
         ResultDraft draft = ResultDraft.of(one.key(), one.name())
                 .from("current", one.amperes(), "A")
+                .follows(chain, one.from(), "wire")
                 .from("length " + inputs.word(MotorQuestion.LENGTH))
                 .from("wire " + ConductorSize.name(inputs.practice(), wire))
                 .is(volts, "V");
@@ -87,8 +92,7 @@ final class VoltageDrop {
                 .limit(
                         share <= most,
                         share <= most
-                                ? allowed.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + allowed.substring(1)
-                                        + "."
+                                ? allowed.substring(0, 1).toUpperCase(Locale.ROOT) + allowed.substring(1) + "."
                                 : "It may be " + allowed + advice(inputs, chain, one, most * supply / 100));
         chain.add(draft, chain.override(one.key()).isPresent());
     }

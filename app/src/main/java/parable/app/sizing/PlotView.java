@@ -1,6 +1,7 @@
 package parable.app.sizing;
 
 import java.util.List;
+import java.util.Locale;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.scene.canvas.Canvas;
@@ -135,7 +136,7 @@ final class PlotView extends VBox {
         }
         words.write(
                 plot.across().name() + units(plot.across()) + " across, "
-                        + plot.up().name().toLowerCase(java.util.Locale.ROOT) + units(plot.up()) + " up",
+                        + plot.up().name().toLowerCase(Locale.ROOT) + units(plot.up()) + " up",
                 (WIDTH + LEFT) / 2,
                 HEIGHT - 4,
                 FACE,

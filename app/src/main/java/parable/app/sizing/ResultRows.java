@@ -3,6 +3,8 @@ package parable.app.sizing;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -57,7 +59,7 @@ final class ResultRows extends VBox {
             HBox.setHgrow(space, Priority.ALWAYS);
             line.getChildren().add(space);
         }
-        Label mark = new Label(result.overridden() ? "yours" : result.ofEditedTable() ? "edited table" : "");
+        Label mark = new Label(mark(result));
         mark.setId("mark-" + result.key());
         mark.setMinWidth(Region.USE_PREF_SIZE);
         mark.getStyleClass().addAll("sizing-origin", "given");
@@ -70,6 +72,12 @@ final class ResultRows extends VBox {
         row.getChildren().add(small(how(result), "sizing-how"));
         row.getStyleClass().add("sizing-result");
         return row;
+    }
+
+    private static String mark(SizingResult result) {
+        return Stream.of(result.overridden() ? "yours" : "", result.ofEditedTable() ? "edited table" : "")
+                .filter(word -> !word.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     private static Label fixed(String words, double width) {

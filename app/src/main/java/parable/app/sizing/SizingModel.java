@@ -1,6 +1,7 @@
 package parable.app.sizing;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,7 +46,7 @@ public final class SizingModel {
 
         /** Not modified: the map is copied in its order. */
         public Sized {
-            facts = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(facts));
+            facts = Collections.unmodifiableMap(new LinkedHashMap<>(facts));
         }
 
         private static Sized of(Job job, Map<String, SheetFacts> known) {
