@@ -45,7 +45,7 @@ import picocli.CommandLine.Spec;
             "        --new \"2.2 kW 400 V, 25 m, B2, 40 degC, 7 In, cosphi 0.80/0.35\"",
             "        --new \"30 hp 460 V wye-delta terminals 75 °C 200 ft\"",
             "        --new \"transformer 100 VA 480/120 V NEC inrush 190 VA\"",
-            "        --new \"brake 11.5 A 1.40 ohm 2 In 360 V 4 s\", \"supply 400 kVA 4 % 50 m 35 mm²\"",
+            "        --new \"brake 11.5 A 1.40 ohm 2 In 360 V 4 s\", \"supply 400 kVA 4 %% 50 m 35 mm²\"",
             "A result is overridden by its key, as in \"wire 4 mm²\"."
         },
         mixinStandardHelpOptions = true)

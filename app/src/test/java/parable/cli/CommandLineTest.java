@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
@@ -68,6 +70,22 @@ class CommandLineTest {
         assertThat(report.at("/expectations/0/text").textValue()).isEqualTo("K1 in");
         assertThat(report.at("/expectations/0/met").booleanValue()).isFalse();
         assertThat(report.at("/expectations/1/met").booleanValue()).isTrue();
+    }
+
+    @Test
+    void everyCommandTellsItsHelpWithoutNoise() {
+        PrintStream before = System.err;
+        ByteArrayOutputStream noise = new ByteArrayOutputStream();
+        System.setErr(new PrintStream(noise, true, StandardCharsets.UTF_8));
+        try {
+            for (String command : Main.commandLine().getSubcommands().keySet()) {
+                assertThat(run(command, "--help")).as(command).isZero();
+            }
+        } finally {
+            System.setErr(before);
+        }
+        assertThat(noise.toString(StandardCharsets.UTF_8)).isEmpty();
+        assertThat(out.toString()).contains("Usage: parable size", "Usage: parable prove");
     }
 
     @Test
