@@ -1,7 +1,11 @@
 package parable.wiring;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import parable.circuit.Node;
 import parable.circuit.Places;
 import parable.circuit.Terminal;
@@ -21,31 +25,39 @@ public record StripTerminal(Terminal terminal, String number, String place) {
 
     /** The strip of a sheet, in order: place by place, and in each the nodes in the order of the sheet. */
     public static List<StripTerminal> of(Assembly assembly) {
+        Map<String, String> placeOfTag = new LinkedHashMap<>();
+        assembly.parts().forEach(part -> placeOfTag.put(part.tag(), PanelLayout.placeOf(part)));
         String tag = freeTag(assembly);
+        List<Node> nodes = assembly.nodes().all();
+        List<Map<String, Integer>> ends =
+                nodes.stream().map(node -> ends(node, placeOfTag)).toList();
         List<StripTerminal> strip = new ArrayList<>();
-        List<String> places =
-                assembly.parts().stream().map(PanelLayout::placeOf).distinct().toList();
-        for (String place : places) {
-            for (Node node : place.equals(Places.BACK_PLATE)
-                    ? List.<Node>of()
-                    : assembly.nodes().all()) {
-                int ways = leavesFor(assembly, node, place) ? ways(assembly, node, place) : 0;
-                for (int way = 0; way < ways; way++) {
+        for (String place : new LinkedHashSet<>(placeOfTag.values())) {
+            for (int i = 0; i < nodes.size() && !place.equals(Places.BACK_PLATE); i++) {
+                for (int way = 0; way < ways(nodes.get(i), ends.get(i), place); way++) {
                     String number = Integer.toString(strip.size() + 1);
-                    strip.add(new StripTerminal(new Terminal(tag, number), node.number(), place));
+                    strip.add(new StripTerminal(
+                            new Terminal(tag, number), nodes.get(i).number(), place));
                 }
             }
         }
         return strip;
     }
 
-    /** A protective conductor has a terminal for each thing that it leads to, so that taking one away leaves the others protected (IEC 60364-5-54, 543.2.8). */
-    private static int ways(Assembly assembly, Node node, String place) {
-        return Conductors.isEarth(node)
-                ? (int) node.terminals().stream()
-                        .filter(terminal -> place(assembly, terminal).equals(place))
-                        .count()
-                : 1;
+    /** How many terminals of a node are in each place. */
+    private static Map<String, Integer> ends(Node node, Map<String, String> placeOfTag) {
+        Map<String, Integer> ends = new HashMap<>();
+        node.terminals().forEach(terminal -> ends.merge(placeOfTag.get(terminal.tag()), 1, Integer::sum));
+        return ends;
+    }
+
+    /**
+     * How many terminals of the strip lead a node to a place: none if it is there alone or not at all. A protective conductor has one for each thing that it leads to, so that taking one
+     * away leaves the others protected (IEC 60364-5-54, 543.2.8).
+     */
+    private static int ways(Node node, Map<String, Integer> ends, String place) {
+        int there = ends.size() > 1 ? ends.getOrDefault(place, 0) : 0;
+        return Conductors.isEarth(node) ? there : Math.min(1, there);
     }
 
     private static String freeTag(Assembly assembly) {
@@ -54,17 +66,5 @@ public record StripTerminal(Terminal terminal, String number, String place) {
             number++;
         }
         return TAG + number;
-    }
-
-    /** Whether a node has terminals in a place and elsewhere too. */
-    private static boolean leavesFor(Assembly assembly, Node node, String place) {
-        List<Boolean> there = node.terminals().stream()
-                .map(terminal -> place(assembly, terminal).equals(place))
-                .toList();
-        return there.contains(true) && there.contains(false);
-    }
-
-    private static String place(Assembly assembly, Terminal terminal) {
-        return PanelLayout.placeOf(assembly.part(terminal.tag()).orElseThrow());
     }
 }
