@@ -34,6 +34,7 @@ class ArchitectureTest {
             "plc",
             "testsheet",
             "logbook",
+            "finding",
             "starters",
             "desk",
             "card",

@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
             LibraryCommand.class,
             ExportCommand.class,
             SizeCommand.class,
+            FindCommand.class,
             TranslateCommand.class,
             ImportCommand.class,
             ShotsCommand.class

@@ -111,10 +111,14 @@ public final class Coverage {
 
     /** The first step that fails with a fault in, empty if every step passes. */
     public static Optional<TestStep> firstFailing(Assembly assembly, List<TestStep> steps, Fault fault) {
+        return failing(assembly, steps, fault).findFirst();
+    }
+
+    /** The steps that fail with a fault in, in their order; each is worked out when it is asked for. */
+    public static Stream<TestStep> failing(Assembly assembly, List<TestStep> steps, Fault fault) {
         StepRehearsal faulty = new StepRehearsal(assembly, List.of(fault));
         return steps.stream()
                 .filter(step -> !step.passes(
-                        step.observation().at(faulty.rest(step.situation())).text()))
-                .findFirst();
+                        step.observation().at(faulty.rest(step.situation())).text()));
     }
 }

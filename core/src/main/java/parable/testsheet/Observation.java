@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Meter;
@@ -365,6 +366,42 @@ public sealed interface Observation {
         }
     }
 
+    /**
+     * What the devices that act do at a panel that has trouble, and whether its protection holds: {@code K1 out, P2 dark, protection opens}.
+     *
+     * @param tags the devices, and {@link #PROTECTION} if fuses and breakers were looked at
+     */
+    record Sight(List<String> tags) implements Observation {
+
+        /** Stands for all fuses and breakers among the tags. */
+        public static final String PROTECTION = "protection";
+
+        private static final int MOST_NAMED = 6;
+
+        public Sight {
+            tags = List.copyOf(tags);
+        }
+
+        @Override
+        public String words() {
+            return tags.size() > MOST_NAMED ? "Look" : "Look at " + String.join(", ", tags);
+        }
+
+        @Override
+        public Found at(StepRehearsal.Rest rest) {
+            return Found.words(tags.stream()
+                    .map(tag -> tag.equals(PROTECTION)
+                            ? tag + (rest.wasShorted() ? " opens" : " holds")
+                            : tag + " " + Glance.condition(rest, tag).word())
+                    .collect(Collectors.joining(", ")));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isSame(expected, written);
+        }
+    }
+
     /** How long after the last deed a device gets into a condition: within 15 per cent, at least half a second. */
     record After(String tag, Condition reached) implements Observation {
 
@@ -432,9 +469,6 @@ public sealed interface Observation {
     /** Whether every wire on a device holds when it is tugged, and has the number that belongs on its terminal. */
     record Wires(String tag) implements Observation {
 
-        private static final Set<Fault.Kind> OFF = Set.of(Fault.Kind.LOOSE, Fault.Kind.OFF);
-        private static final Set<Fault.Kind> ELSEWHERE = Set.of(Fault.Kind.MISPLACED, Fault.Kind.SWAPPED);
-
         @Override
         public String words() {
             return "Tug the wires on " + tag + ", compare their numbers with the list";
@@ -442,12 +476,50 @@ public sealed interface Observation {
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            List<String> wrong = rest.faults().stream()
+            List<String> wrong = WiresAt.wrong(rest, tag).toList();
+            return Found.words(wrong.isEmpty() ? WiresAt.SOUND : String.join(", ", wrong));
+        }
+
+        @Override
+        public boolean accepts(Found expected, String written) {
+            return isSame(expected, written);
+        }
+    }
+
+    /**
+     * Whether every wire on all devices of a place holds, and has the number that belongs on its terminal.
+     *
+     * @param tags the devices there
+     */
+    record WiresAt(String place, List<String> tags) implements Observation {
+
+        private static final String SOUND = "all hold, as listed";
+        private static final Set<Fault.Kind> OFF = Set.of(Fault.Kind.LOOSE, Fault.Kind.OFF);
+        private static final Set<Fault.Kind> ELSEWHERE = Set.of(Fault.Kind.MISPLACED, Fault.Kind.SWAPPED);
+
+        public WiresAt {
+            tags = List.copyOf(tags);
+        }
+
+        @Override
+        public String words() {
+            return "Tug every wire at the " + place + ", compare their numbers with the list";
+        }
+
+        @Override
+        public Found at(StepRehearsal.Rest rest) {
+            List<String> wrong = tags.stream()
+                    .flatMap(tag -> wrong(rest, tag).map(what -> tag + " " + what))
+                    .toList();
+            return Found.words(wrong.isEmpty() ? SOUND : String.join(", ", wrong));
+        }
+
+        /** What is wrong with the wires of a device: {@code 13 comes off}. */
+        private static Stream<String> wrong(StepRehearsal.Rest rest, String tag) {
+            return rest.faults().stream()
                     .filter(fault -> fault.tag().equals(tag))
                     .filter(fault -> OFF.contains(fault.kind()) || ELSEWHERE.contains(fault.kind()))
-                    .map(fault -> fault.place() + (OFF.contains(fault.kind()) ? " comes off" : " exchanged"))
-                    .toList();
-            return Found.words(wrong.isEmpty() ? "all hold, as listed" : String.join(", ", wrong));
+                    .map(fault -> fault.place() + (OFF.contains(fault.kind()) ? " comes off" : " exchanged"));
         }
 
         @Override

@@ -15,16 +15,17 @@ import parable.parts.Part;
 import parable.parts.Verb;
 
 /** What hands do to a panel while it is tested. */
-final class Situations {
+public final class Situations {
 
     private final Assembly assembly;
 
-    Situations(Assembly assembly) {
+    /** Those of a panel. */
+    public Situations(Assembly assembly) {
         this.assembly = assembly;
     }
 
     /** Something done and taken back. */
-    record Deed(Action does, Action undoes) {}
+    public record Deed(Action does, Action undoes) {}
 
     /** What hands can move beside breakers and selectors, each with what takes it back. */
     static Optional<Deed> deed(Part part) {
@@ -55,7 +56,7 @@ final class Situations {
     }
 
     /** What could start something: buttons with an open contact, and switches of the machine. */
-    List<Deed> starts() {
+    public List<Deed> starts() {
         return assembly.parts().stream()
                 .filter(part -> part.family() == Family.PUSH_BUTTON || part.family() == Family.MACHINE_SWITCH)
                 .filter(part -> part.contacts().stream().anyMatch(contact -> !contact.isNormallyClosed()))
@@ -64,7 +65,7 @@ final class Situations {
     }
 
     /** What could stop something: whatever has a contact that opens, and overload relays. */
-    List<Deed> stops() {
+    public List<Deed> stops() {
         return assembly.parts().stream()
                 .filter(part -> part.contacts().stream().anyMatch(Contact::isNormallyClosed))
                 .flatMap(part -> deed(part).stream())
@@ -96,7 +97,7 @@ final class Situations {
     }
 
     /** Ready to be started, with each selector in turn in each of its positions, none turned first. */
-    List<List<Action>> ready() {
+    public List<List<Action>> ready() {
         List<List<Action>> ready = new ArrayList<>(List.of(closed()));
         for (Part part : assembly.parts()) {
             if (part.drive() instanceof Drive.ByTurning turning) {
@@ -118,7 +119,7 @@ final class Situations {
     }
 
     /** Each thing that can be done by hand, done and held, with the contacts of the device that does it; for the dead test. */
-    List<Situation> dead() {
+    public List<Situation> dead() {
         Set<Situation> situations = new LinkedHashSet<>();
         deeds().forEach(deed -> situations.add(new Situation(Phase.DEAD, deadHands(deed))));
         for (Part part : assembly.parts()) {

@@ -25,7 +25,7 @@ import parable.program.NetworkEnd;
 import parable.program.ProgramNetwork;
 
 /** Does on the bench what a test sheet asks for, on a sound panel or on one with faults. Situations that were explored are remembered. */
-final class StepRehearsal {
+public final class StepRehearsal {
 
     private static final long SECOND = 1_000_000;
 
@@ -41,7 +41,8 @@ final class StepRehearsal {
     private final long quiet;
     private final Map<Situation, Rest> reached = new HashMap<>();
 
-    StepRehearsal(Assembly assembly, List<Fault> faults) {
+    /** A panel with faults in it from the beginning; none for a sound one. */
+    public StepRehearsal(Assembly assembly, List<Fault> faults) {
         this.assembly = assembly;
         this.faults = List.copyOf(faults);
         scans = assembly.parts().stream().anyMatch(part -> part.family() == Family.CONTROLLER);
@@ -75,10 +76,17 @@ final class StepRehearsal {
      *
      * @param since when the last deed was done, in microseconds
      */
-    record Rest(Bench bench, long since, List<Fault> faults) {
+    public record Rest(Bench bench, long since, List<Fault> faults) {
 
-        Moment moment() {
+        /** The instant at which it rests. */
+        public Moment moment() {
             return bench.moment();
+        }
+
+        /** Whether anything was short-circuited on the way, so that a fuse or breaker opens. */
+        public boolean wasShorted() {
+            return bench.instants().stream()
+                    .anyMatch(time -> bench.momentAt(time).shorted());
         }
 
         Part part(String tag) {
@@ -122,7 +130,7 @@ final class StepRehearsal {
     }
 
     /** What a situation ends in. */
-    Rest rest(Situation situation) {
+    public Rest rest(Situation situation) {
         Rest known = reached.get(situation);
         if (known == null) {
             known = reach(situation);

@@ -1,0 +1,257 @@
+package parable.finding;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import parable.bench.Action;
+import parable.circuit.Node;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.Drive;
+import parable.parts.Family;
+import parable.parts.Load;
+import parable.parts.LoadRole;
+import parable.parts.Part;
+import parable.testsheet.Observation;
+import parable.testsheet.Phase;
+import parable.testsheet.Situation;
+import parable.testsheet.Situations;
+import parable.testsheet.StepRehearsal;
+import parable.wiring.PanelLayout;
+
+/** Every look that is offered at a panel: each situation in which it can be brought, with what can be seen, measured and felt there. */
+final class LookCatalogue {
+
+    private static final Set<Family> ACTING = Set.of(
+            Family.CONTACTOR,
+            Family.CONTROL_RELAY,
+            Family.TIMER,
+            Family.PILOT_LAMP,
+            Family.HORN,
+            Family.SOLENOID,
+            Family.MOTOR,
+            Family.OVERLOAD_RELAY,
+            Family.BREAKER,
+            Family.FUSE,
+            Family.CONTROLLER);
+
+    private final Assembly assembly;
+    private final Situations situations;
+    private final Probes probes;
+    private final StepRehearsal sound;
+    private final Map<Situation, Set<Observation>> bySituation = new LinkedHashMap<>();
+
+    LookCatalogue(Assembly assembly) {
+        this.assembly = assembly;
+        situations = new Situations(assembly);
+        probes = new Probes(assembly);
+        sound = new StepRehearsal(assembly, List.of());
+    }
+
+    /** All looks at a panel, those of one situation one behind the other. */
+    List<Look> all() {
+        operated();
+        dead();
+        List<Look> all = bySituation.entrySet().stream()
+                .flatMap(entry -> looks(entry.getKey(), entry.getValue()))
+                .toList();
+        bySituation.clear();
+        return all;
+    }
+
+    /** The looks in a situation that is not among those. */
+    List<Look> in(Situation situation) {
+        bySituation.clear();
+        if (situation.phase() == Phase.DEAD) {
+            assembly.parts().forEach(part -> contacts(situation, part));
+        } else {
+            look(situation);
+            probe(situation);
+        }
+        return bySituation.entrySet().stream()
+                .flatMap(entry -> looks(entry.getKey(), entry.getValue()))
+                .toList();
+    }
+
+    private static Stream<Look> looks(Situation situation, Set<Observation> observations) {
+        return observations.stream().map(observation -> new Look(situation, observation));
+    }
+
+    /** What the acting devices of a panel do, all of them. */
+    static Observation glance(Assembly assembly) {
+        return new Observation.Sight(Stream.concat(
+                        assembly.parts().stream()
+                                .filter(part -> ACTING.contains(part.family()) || isLamp(part))
+                                .map(Part::tag),
+                        Stream.of(Observation.Sight.PROTECTION))
+                .toList());
+    }
+
+    private static boolean isLamp(Part part) {
+        return part.loads().stream().anyMatch(load -> load.role() == LoadRole.LAMP);
+    }
+
+    private void add(Situation situation, Observation observation) {
+        bySituation.computeIfAbsent(situation, any -> new LinkedHashSet<>()).add(observation);
+    }
+
+    private void look(Situation situation) {
+        add(situation, glance(assembly));
+    }
+
+    private void probe(Situation situation) {
+        probes.live(sound.rest(situation).moment()).forEach(observation -> add(situation, observation));
+    }
+
+    private String sight(Situation situation) {
+        return glance(assembly).at(sound.rest(situation)).text();
+    }
+
+    private void operated() {
+        Set<String> known = new LinkedHashSet<>();
+        for (List<Action> hands : situations.ready()) {
+            Situation ready = new Situation(Phase.MOTOR, hands);
+            look(ready);
+            probe(ready);
+            for (Situations.Deed start : situations.starts()) {
+                start(ready, start, known);
+            }
+            for (Situations.Deed stop : situations.stops()) {
+                look(with(ready, stop.does()));
+            }
+        }
+    }
+
+    private void start(Situation ready, Situations.Deed start, Set<String> known) {
+        Situation held = with(ready, start.does());
+        Situation running = with(held, start.undoes());
+        look(held);
+        look(running);
+        if (sight(held).equals(sight(ready))) {
+            return;
+        }
+        if (known.add(sight(held))) {
+            probe(held);
+        }
+        boolean stays = !sight(running).equals(sight(ready));
+        if (stays && known.add(sight(running) + " by itself")) {
+            probe(running);
+            for (Situations.Deed stop : situations.stops()) {
+                look(with(running, stop.does()));
+                look(with(running, stop.does(), stop.undoes()));
+            }
+            for (Situations.Deed other : situations.starts()) {
+                if (!other.equals(start)) {
+                    look(with(running, other.does()));
+                    look(with(running, other.does(), other.undoes()));
+                }
+            }
+        }
+    }
+
+    private static Situation with(Situation before, Action... then) {
+        return new Situation(
+                before.phase(),
+                Stream.concat(before.hands().stream(), Stream.of(then)).toList());
+    }
+
+    private void dead() {
+        Situation rest = new Situation(Phase.DEAD, List.of());
+        for (Part part : assembly.parts()) {
+            part.heater().ifPresent(heater -> add(rest, new Observation.Dial(part.tag())));
+            if (part.terminals().stream().anyMatch(marking -> isWired(part, marking))) {
+                add(rest, new Observation.Wires(part.tag()));
+            }
+            contacts(rest, part);
+            between(rest, part.contacts().stream().filter(Contact::pole).toList(), part);
+            for (Load load : part.loads()) {
+                ohms(rest, part, load.from(), load.to());
+            }
+            if (part.drive() instanceof Drive.Interlocking pair) {
+                both(pair.one(), pair.other());
+            }
+        }
+        wiresByPlace(rest);
+        earth().ifPresent(earth -> assembly.nodes().all().stream()
+                .filter(node -> !node.equals(earth) && !node.terminals().isEmpty())
+                .forEach(node -> add(rest, new Observation.Ohms(node.number(), earth.number()))));
+        for (Situation done : situations.dead()) {
+            Part part = assembly.part(done.hands().get(0).tag()).orElseThrow();
+            contacts(done, part);
+            fromConverters(done, part);
+        }
+    }
+
+    private void wiresByPlace(Situation situation) {
+        Map<String, List<String>> places = new LinkedHashMap<>();
+        assembly.parts().stream()
+                .filter(part -> part.terminals().stream().anyMatch(marking -> isWired(part, marking)))
+                .forEach(part -> places.computeIfAbsent(PanelLayout.placeOf(part), any -> new ArrayList<>())
+                        .add(part.tag()));
+        places.forEach((place, tags) -> add(situation, new Observation.WiresAt(place, tags)));
+    }
+
+    /** With the one armature pushed in the other must not go in. */
+    private void both(String one, String other) {
+        List<Action> hands =
+                List.of(new Action(parable.parts.Verb.PUSH, one), new Action(parable.parts.Verb.PUSH, other));
+        add(new Situation(Phase.DEAD, hands), new Observation.Sight(List.of(one, other)));
+    }
+
+    private java.util.Optional<Node> earth() {
+        return assembly.nodes().all().stream()
+                .filter(node -> node.terminals().stream()
+                        .anyMatch(terminal -> terminal.marking().equals("PE")))
+                .findFirst();
+    }
+
+    /** One probe stays on what a converter gives, the other goes along the poles behind it: half of a long way at a time. */
+    private void fromConverters(Situation situation, Part part) {
+        List<Contact> poles = part.contacts().stream().filter(Contact::pole).toList();
+        for (Part converter : assembly.parts()) {
+            if (converter.family() == Family.CONVERTER) {
+                converter.sources().stream()
+                        .flatMap(source -> Stream.of(source.live(), source.reference()))
+                        .distinct()
+                        .filter(marking -> isWired(converter, marking))
+                        .map(marking -> new Terminal(converter.tag(), marking).toString())
+                        .forEach(from -> poles.stream()
+                                .flatMap(pole -> Stream.of(pole.from(), pole.to()))
+                                .filter(marking -> isWired(part, marking))
+                                .forEach(marking ->
+                                        add(situation, new Observation.Ohms(from, part.tag() + ":" + marking))));
+            }
+        }
+    }
+
+    /** From line to line on both sides of what switches a motor. */
+    private void between(Situation situation, List<Contact> poles, Part part) {
+        for (int one = 0; one < poles.size(); one++) {
+            for (int other = one + 1; other < poles.size(); other++) {
+                ohms(situation, part, poles.get(one).to(), poles.get(other).to());
+                ohms(situation, part, poles.get(one).from(), poles.get(other).from());
+            }
+        }
+    }
+
+    private void contacts(Situation situation, Part part) {
+        for (Contact contact : part.contacts()) {
+            ohms(situation, part, contact.from(), contact.to());
+        }
+    }
+
+    private void ohms(Situation situation, Part part, String from, String to) {
+        if (isWired(part, from) && isWired(part, to)) {
+            add(situation, new Observation.Ohms(part.tag() + ":" + from, part.tag() + ":" + to));
+        }
+    }
+
+    private boolean isWired(Part part, String marking) {
+        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+    }
+}

@@ -1,0 +1,149 @@
+package parable.finding;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import parable.testsheet.Phase;
+import parable.testsheet.Situation;
+
+/** Chooses the look that tells most for its minutes, in bits of the entropy of the suspects, and does no harm. */
+final class NextLook {
+
+    /** Nobody is sure of more. */
+    static final double SURE = 0.95;
+
+    /** Suspects that are less likely, against the likeliest, decide no look. */
+    static final double IN_PLAY = 0.02;
+
+    static final int MOST_IN_PLAY = 250;
+
+    /** What tells less than this where one is already is no reason to stay there. */
+    private static final double ENOUGH_BITS = 0.6;
+
+    private final SearchBasis basis;
+    private final Beliefs beliefs;
+    private final List<Integer> play;
+    private final Set<Look> made;
+    private final Set<Situation> brought;
+    private final Situation last;
+
+    NextLook(SearchBasis basis, Beliefs beliefs, List<Seen> seen) {
+        this.basis = basis;
+        this.beliefs = beliefs;
+        play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY);
+        made = seen.stream().map(Seen::look).collect(Collectors.toSet());
+        brought = seen.stream().map(one -> one.look().situation()).collect(Collectors.toCollection(LinkedHashSet::new));
+        last = seen.isEmpty()
+                ? new Situation(Phase.MOTOR, List.of())
+                : seen.get(seen.size() - 1).look().situation();
+    }
+
+    /** A look that could be next: what it tells, and whether it parts suspects that nothing speaks against. */
+    private record Choice(Look look, int place, double minutes, double bits, boolean parts) {
+
+        boolean isWorthIt() {
+            return parts || bits >= entropy(List.of(SURE, 1 - SURE));
+        }
+
+        double bitsAMinute() {
+            return bits / minutes;
+        }
+    }
+
+    /** The next best look; empty when none that does no harm tells the suspects apart that are left. */
+    Optional<Proposal> proposal() {
+        Set<Situation> near = new LinkedHashSet<>(List.of(new Situation(Phase.DEAD, List.of())));
+        brought.forEach(situation -> near.addAll(onTheWayTo(situation)));
+        return best(near)
+                .filter(choice -> choice.bits() >= ENOUGH_BITS)
+                .or(() -> best(basis.looks().situations(brought)))
+                .map(this::proposal);
+    }
+
+    private static List<Situation> onTheWayTo(Situation situation) {
+        return IntStream.rangeClosed(0, situation.hands().size())
+                .mapToObj(deeds ->
+                        new Situation(situation.phase(), situation.hands().subList(0, deeds)))
+                .toList();
+    }
+
+    private Optional<Choice> best(Set<Situation> situations) {
+        basis.looks().run(play, situations);
+        return situations.stream()
+                .flatMap(situation -> choices(situation).stream())
+                .filter(Choice::isWorthIt)
+                .sorted(Comparator.comparingDouble(Choice::bitsAMinute).reversed())
+                .filter(choice -> isHarmless(choice.look().situation()))
+                .findFirst();
+    }
+
+    private List<Choice> choices(Situation situation) {
+        List<Look> there = basis.looks().in(situation);
+        List<Choice> choices = new ArrayList<>();
+        for (int place = 0; place < there.size(); place++) {
+            if (!made.contains(there.get(place))) {
+                choices.add(choice(there.get(place), place));
+            }
+        }
+        return choices;
+    }
+
+    private Choice choice(Look look, int place) {
+        Map<Integer, Double> shares = new HashMap<>();
+        int first = -1;
+        boolean parts = false;
+        for (int suspect : play) {
+            int outcome = basis.looks().outcome(suspect, look.situation(), place);
+            shares.merge(outcome, beliefs.share(suspect), Double::sum);
+            if (beliefs.contradicted(suspect) == 0) {
+                parts |= first >= 0 && first != outcome;
+                first = outcome;
+            }
+        }
+        return new Choice(look, place, basis.times().minutes(look, last), entropy(shares.values()), parts);
+    }
+
+    /** In bits, of shares that need not make up 1 together. */
+    private static double entropy(Collection<Double> shares) {
+        double sum = shares.stream().mapToDouble(Double::doubleValue).sum();
+        return shares.stream()
+                .mapToDouble(share -> share / sum)
+                .filter(share -> share > 0)
+                .map(share -> -share * Math.log(share) / Math.log(2))
+                .sum();
+    }
+
+    /** Whether none of the likely suspects would make a short circuit on the way there. */
+    private boolean isHarmless(Situation situation) {
+        if (situation.phase() == Phase.DEAD) {
+            return true;
+        }
+        List<Integer> feared = beliefs.atLeast(IN_PLAY, Integer.MAX_VALUE);
+        basis.looks().run(feared, List.of(situation));
+        return feared.stream().noneMatch(suspect -> basis.looks().harms(suspect, situation));
+    }
+
+    private Proposal proposal(Choice choice) {
+        Situation situation = choice.look().situation();
+        Outcomes outcomes = basis.looks().outcomes(situation, choice.place());
+        Map<Integer, List<Integer>> groups = play.stream()
+                .collect(Collectors.groupingBy(suspect -> basis.looks().outcome(suspect, situation, choice.place())));
+        double all = play.stream().mapToDouble(beliefs::share).sum();
+        List<Proposal.Show> shows = groups.entrySet().stream()
+                .map(group -> new Proposal.Show(
+                        outcomes.text(group.getKey()),
+                        group.getValue().stream().mapToDouble(beliefs::share).sum() / all,
+                        group.getValue().stream().map(basis.suspects()::get).toList()))
+                .sorted(Comparator.comparingDouble(Proposal.Show::share).reversed())
+                .toList();
+        return new Proposal(choice.look(), choice.minutes(), choice.bits(), shows).toThePoint();
+    }
+}

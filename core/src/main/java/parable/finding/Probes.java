@@ -1,0 +1,153 @@
+package parable.finding;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import parable.bench.Moment;
+import parable.circuit.Rail;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Terminal;
+import parable.parts.Assembly;
+import parable.parts.Contact;
+import parable.parts.CurrentKind;
+import parable.parts.Family;
+import parable.parts.Part;
+import parable.parts.Source;
+import parable.testsheet.Observation;
+
+/** Where meter and clamp are put on a live panel. */
+final class Probes {
+
+    private static final Set<Family> CLAMPED = Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER);
+
+    private final Assembly assembly;
+
+    Probes(Assembly assembly) {
+        this.assembly = assembly;
+    }
+
+    /**
+     * All of them: along every rung with the other probe on the return of its supply, from line to line on both sides of every device in the power circuit, what each supply gives, and the
+     * clamp on every line of the motors.
+     *
+     * @param moment the sound panel, for what is direct and what turns
+     */
+    List<Observation> live(Moment moment) {
+        Set<Observation> all = new LinkedHashSet<>();
+        for (Part part : assembly.parts()) {
+            for (Source source : part.sources()) {
+                volts(
+                        all,
+                        moment,
+                        part.tag() + ":" + source.live(),
+                        part.tag() + ":" + source.reference(),
+                        source.rated().kind() == CurrentKind.DC);
+            }
+            lines(all, moment, part);
+        }
+        for (Rung rung : assembly.sheet().control()) {
+            returnOf(rung).ifPresent(parked -> rung.terminals()
+                    .filter(terminal -> !isOn(terminal, parked))
+                    .forEach(terminal -> volts(all, moment, terminal.toString(), parked, isDirect(rung))));
+        }
+        return List.copyOf(all);
+    }
+
+    private boolean isOn(Terminal terminal, String number) {
+        return assembly.nodes()
+                .indexOf(terminal)
+                .filter(node -> assembly.nodes().all().get(node).number().equals(number))
+                .isPresent();
+    }
+
+    private void lines(Set<Observation> all, Moment moment, Part part) {
+        List<Contact> poles = part.contacts().stream()
+                .filter(Contact::pole)
+                .filter(pole -> isWired(part, pole.from()) && isWired(part, pole.to()))
+                .toList();
+        for (int one = 0; one < poles.size(); one++) {
+            for (int other = one + 1; other < poles.size(); other++) {
+                volts(
+                        all,
+                        moment,
+                        part.tag() + ":" + poles.get(one).from(),
+                        part.tag() + ":" + poles.get(other).from(),
+                        false);
+                volts(
+                        all,
+                        moment,
+                        part.tag() + ":" + poles.get(one).to(),
+                        part.tag() + ":" + poles.get(other).to(),
+                        false);
+            }
+            if (CLAMPED.contains(part.family()) && isRunning(moment)) {
+                all.add(new Observation.Amperes(
+                        new Terminal(part.tag(), poles.get(one).to())));
+            }
+        }
+    }
+
+    private boolean isRunning(Moment moment) {
+        return assembly.parts().stream()
+                .anyMatch(part -> part.machine().isPresent()
+                        && moment.condition(part.tag()).isActive());
+    }
+
+    private void volts(Set<Observation> all, Moment moment, String red, String black, boolean direct) {
+        if (isThere(red) && isThere(black)) {
+            all.add(new Observation.Volts(red, black, direct || isDirect(moment, red, black)));
+        }
+    }
+
+    private boolean isThere(String place) {
+        return parable.circuit.ProbePoint.read(place)
+                .terminal()
+                .map(terminal -> assembly.nodes().indexOf(terminal).isPresent())
+                .orElse(true);
+    }
+
+    private static boolean isDirect(Moment moment, String red, String black) {
+        Optional<Double> direct = moment.meter()
+                .read(parable.bench.Meter.Range.VOLTS_DC, red, black)
+                .value();
+        Optional<Double> alternating = moment.meter()
+                .read(parable.bench.Meter.Range.VOLTS_AC, red, black)
+                .value();
+        return Math.abs(direct.orElse(0.0)) > alternating.orElse(0.0) + 1;
+    }
+
+    /** Whether anything on a rung is made for direct voltage. */
+    private boolean isDirect(Rung rung) {
+        return rung.items().stream()
+                .filter(RungItem.Passage.class::isInstance)
+                .map(RungItem.Passage.class::cast)
+                .flatMap(passage -> assembly.part(passage.tag()).stream()
+                        .flatMap(part -> part.loadBetween(passage.from(), passage.to()).stream()
+                                .map(load -> part.loads().get(load))))
+                .anyMatch(load -> load.rated().kind() == CurrentKind.DC);
+    }
+
+    /** The wire number of the rail that a rung ends on, of the last rail if it ends on none. */
+    private Optional<String> returnOf(Rung rung) {
+        List<Rail> rails = assembly.sheet().rails();
+        List<RungItem> items = new ArrayList<>(rung.items());
+        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.NamedPoint point) {
+            Optional<Rail> ends = rails.stream()
+                    .filter(rail -> rail.name().equals(point.name()))
+                    .findFirst();
+            if (ends.isPresent()) {
+                return ends.map(Rail::number);
+            }
+        }
+        return rails.isEmpty()
+                ? Optional.empty()
+                : Optional.of(rails.get(rails.size() - 1).number());
+    }
+
+    private boolean isWired(Part part, String marking) {
+        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+    }
+}

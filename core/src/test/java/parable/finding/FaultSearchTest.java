@@ -1,0 +1,78 @@
+package parable.finding;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
+import parable.bench.Fault;
+import parable.circuit.Practice;
+import parable.parts.Assembly;
+import parable.testsheet.Coverage;
+
+/** Faults hidden in a panel on the bench, hunted by the looks that are proposed. */
+class FaultSearchTest {
+
+    private static final double LOG_2 = Math.log(2);
+
+    private static Assembly assembly(String sheet) {
+        return Examples.fitted(Examples.ofLibrary(sheet));
+    }
+
+    private static List<Fault> some(Assembly assembly, int from, int every) {
+        List<Fault> all = Coverage.possible(assembly);
+        return IntStream.iterate(from, i -> i < all.size(), i -> i + every)
+                .mapToObj(all::get)
+                .toList();
+    }
+
+    /** The fault is always among the suspects, is named at the end, and no look on the way does harm. */
+    @ParameterizedTest
+    @CsvSource({"Two-wire, IEC", "Wash pump, IEC", "Fan, NORTH_AMERICAN", "24 V DC, IEC"})
+    void whatIsHiddenIsNamedInFewLooks(String sheet, Practice practice) {
+        Assembly assembly = assembly(sheet);
+        FaultHunt hunt = new FaultHunt(assembly, practice, FaultSearch.Knowledge.NONE);
+        double looks = 0;
+        double bound = 0;
+        for (Fault fault : some(assembly, 3, 29)) {
+            Optional<FaultHunt.Hunted> came = hunt.hunt(List.of(fault));
+            if (came.isPresent()) {
+                assertThat(came.get().names(List.of(fault)))
+                        .as("%s: %s", fault.words(), came.get().end().verdict())
+                        .isTrue();
+                assertThat(came.get().end().fitting()).contains(Suspect.of(fault));
+                assertThat(came.get().harmful()).as(fault.words()).isEmpty();
+                assertThat(came.get().looks()).as(fault.words()).isLessThan(12);
+                looks += came.get().looks();
+                bound += Math.log(came.get().fitting()) / LOG_2;
+            }
+        }
+        assertThat(bound).isPositive();
+        assertThat(looks).isLessThan(1.5 * bound);
+    }
+
+    /** One reading in ten is wrong, and the search was told that they may be. */
+    @Test
+    void aWrongReadingLeadsNobodyAstrayForLong() {
+        Assembly assembly = assembly("Two-wire");
+        FaultHunt hunt = new FaultHunt(assembly, Practice.IEC, new FaultSearch.Knowledge(false, Map.of(), 0.1));
+        Random chance = new Random(11);
+        int hunts = 0;
+        int named = 0;
+        for (Fault fault : some(assembly, 0, 9)) {
+            Optional<FaultHunt.Hunted> came = hunt.hunt(List.of(fault), Optional.of(chance));
+            if (came.isPresent()) {
+                hunts++;
+                named += came.get().names(List.of(fault)) ? 1 : 0;
+            }
+        }
+        assertThat(hunts).isGreaterThan(10);
+        assertThat(named).isGreaterThanOrEqualTo((int) Math.ceil(0.9 * hunts));
+    }
+}
