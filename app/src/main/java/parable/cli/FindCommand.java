@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.files.FileFailure;
 import parable.files.FindingJson;
 import parable.files.LogbookFile;
 import parable.finding.FaultHistory;
@@ -50,6 +51,10 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true)
 final class FindCommand implements Callable<Integer> {
 
+    private static final int FIRST = 10;
+    private static final int MOST_SHOWN = 8;
+    private static final double SHOWN_FROM = 0.001;
+
     @Parameters(paramLabel = "FILE", description = "the job file")
     private Path file;
 
@@ -89,9 +94,6 @@ final class FindCommand implements Callable<Integer> {
 
     @Spec
     private CommandSpec spec;
-
-    private static final int FIRST = 10;
-    private static final double SHOWN_FROM = 0.001;
 
     @Override
     public Integer call() {
@@ -139,7 +141,7 @@ final class FindCommand implements Callable<Integer> {
             throw new UsersFaultException(file + ": tables: " + senseless.getMessage());
         } catch (IOException unreadable) {
             throw new UsersFaultException(
-                    LogbookFile.beside(file) + ": cannot be read: " + parable.files.FileFailure.words(unreadable));
+                    LogbookFile.beside(file) + ": cannot be read: " + FileFailure.words(unreadable));
         }
     }
 
@@ -184,19 +186,23 @@ final class FindCommand implements Callable<Integer> {
     private static List<String> next(Proposal proposal) {
         List<String> lines = new ArrayList<>();
         lines.add("Look next: " + proposal.look().words());
-        for (Proposal.Show show : proposal.shows()) {
-            lines.add(String.format(
-                    "  %3.0f %%  %s: %s",
-                    100 * show.share(),
-                    show.found(),
-                    show.suspects().get(0).words()
-                            + (show.suspects().size() > 1
-                                    ? ", and " + (show.suspects().size() - 1) + " more"
-                                    : "")));
+        proposal.shows().stream().limit(MOST_SHOWN).forEach(show -> lines.add(words(show)));
+        if (proposal.shows().size() > MOST_SHOWN) {
+            lines.add("         or one of " + (proposal.shows().size() - MOST_SHOWN) + " others");
         }
         lines.add(proposal.why());
-        lines.add("Then: --reading \"" + proposal.look().text() + " = ...\"");
+        lines.add("Then: --reading \"" + proposal.look().blank() + "\"");
         return lines;
+    }
+
+    private static String words(Proposal.Show show) {
+        int more = show.suspects().size() - 1;
+        return String.format(
+                "  %3.0f %%  %s: %s%s",
+                100 * show.share(),
+                show.found(),
+                show.suspects().get(0).words(),
+                more > 0 ? ", and " + more + " more" : "");
     }
 
     private static List<String> words(Mend mend) {

@@ -61,7 +61,7 @@ public final class FindingJson {
     }
 
     private static void add(Proposal proposal, ObjectNode to) {
-        to.put("look", proposal.look().text());
+        to.put("look", proposal.look().blank());
         to.put("words", proposal.look().words());
         to.put("dead", proposal.look().isDead());
         to.put("minutes", rounded(proposal.minutes()));

@@ -31,8 +31,13 @@ final class Beliefs {
         return new Beliefs(weights, new int[weights.length]);
     }
 
+    /** The same likelihoods, with nothing held against anybody. */
+    Beliefs afresh() {
+        return new Beliefs(shares, new int[shares.length]);
+    }
+
     /** After something more was seen: Bayes' rule, with a share of wrong readings, so that none throws a suspect out. */
-    Beliefs after(Seen seen, SearchBasis basis) {
+    Beliefs after(LookResult seen, SearchBasis basis) {
         Situation situation = seen.look().situation();
         int place = basis.looks().place(seen.look());
         basis.looks().run(order, List.of(situation));

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
 import parable.testsheet.Situation;
 
 /** Two faults at once that may together show what was seen. */
@@ -13,10 +12,10 @@ final class FaultPairs {
     private FaultPairs() {}
 
     /** The likeliest pairs of which each thing that was seen fits the one or the other. Whether both together show it is only known when they are run. */
-    static List<Suspect> of(SearchBasis basis, List<Seen> seen, int most) {
+    static List<Suspect> of(SearchBasis basis, List<LookResult> seen, int most) {
         List<BitSet> fits = basis.suspects().stream().map(any -> new BitSet()).toList();
         for (int reading = 0; reading < seen.size(); reading++) {
-            Look look = seen.get(reading).look();
+            PanelLook look = seen.get(reading).look();
             Situation situation = look.situation();
             int place = basis.looks().place(look);
             basis.looks().run(basis.everyone(), List.of(situation));
@@ -36,7 +35,7 @@ final class FaultPairs {
                 if (both.cardinality() == seen.size()
                         && isPossible(
                                 basis.suspects().get(one), basis.suspects().get(other))) {
-                    pairs.add(pair(basis.suspects().get(one), basis.suspects().get(other)));
+                    pairs.add(basis.suspects().get(one).and(basis.suspects().get(other)));
                 }
             }
         }
@@ -51,10 +50,5 @@ final class FaultPairs {
         return one.faults().stream().noneMatch(fault -> other.faults().stream()
                 .anyMatch(another ->
                         fault.tag().equals(another.tag()) && fault.place().equals(another.place())));
-    }
-
-    private static Suspect pair(Suspect one, Suspect other) {
-        return new Suspect(
-                Stream.concat(one.faults().stream(), other.faults().stream()).toList());
     }
 }

@@ -24,9 +24,9 @@ public final class FaultSearch {
     private final Assembly assembly;
     private final SearchBasis basis;
     private final Beliefs beliefs;
-    private final List<Seen> seen;
+    private final List<LookResult> seen;
 
-    private FaultSearch(Assembly assembly, SearchBasis basis, Beliefs beliefs, List<Seen> seen) {
+    private FaultSearch(Assembly assembly, SearchBasis basis, Beliefs beliefs, List<LookResult> seen) {
         this.assembly = assembly;
         this.basis = basis;
         this.beliefs = beliefs;
@@ -72,7 +72,7 @@ public final class FaultSearch {
     }
 
     /** This search after something more was seen. */
-    public FaultSearch with(Seen more) {
+    public FaultSearch with(LookResult more) {
         return new FaultSearch(
                 assembly,
                 basis,
@@ -87,17 +87,36 @@ public final class FaultSearch {
     public FaultSearch withPairs() {
         List<Suspect> all = new ArrayList<>(basis.suspects());
         all.addAll(FaultPairs.of(basis, seen, MOST_PAIRS));
-        SearchBasis wider =
-                new SearchBasis(all, new PanelLooks(assembly, all), basis.times(), basis.weights(), basis.doubt());
-        Beliefs again = Beliefs.before(wider);
-        for (Seen one : seen) {
-            again = again.after(one, wider);
+        SearchBasis wider = basis.of(all, assembly);
+        return new FaultSearch(assembly, wider, after(seen, wider), seen);
+    }
+
+    private static Beliefs after(List<LookResult> seen, SearchBasis basis) {
+        Beliefs beliefs = Beliefs.before(basis);
+        for (LookResult one : seen) {
+            beliefs = beliefs.after(one, basis);
         }
-        return new FaultSearch(assembly, wider, again, seen);
+        return beliefs;
+    }
+
+    /**
+     * The search for what else there is, after something was mended and the machine still does not do what it should; what it does is to be told next. What was seen before counts as it was seen, with
+     * both faults in.
+     *
+     * @param done what was mended
+     */
+    public FaultSearch mended(Suspect done) {
+        List<Suspect> others = Coverage.possible(assembly).stream()
+                .filter(fault -> !done.faults().contains(fault))
+                .map(Suspect::of)
+                .toList();
+        List<Suspect> both = others.stream().map(other -> other.and(done)).toList();
+        Beliefs then = after(seen, basis.of(both, assembly));
+        return new FaultSearch(assembly, basis.of(others, assembly), then.afresh(), List.of());
     }
 
     /** What was seen so far. */
-    public List<Seen> seen() {
+    public List<LookResult> seen() {
         return seen;
     }
 

@@ -25,7 +25,7 @@ final class FaultyPanel {
     }
 
     /** Brings situations about that were not yet, and makes all their looks. */
-    synchronized void run(Map<Situation, List<Look>> wanted) {
+    synchronized void run(Map<Situation, List<PanelLook>> wanted) {
         if (brought.keySet().containsAll(wanted.keySet())) {
             return;
         }

@@ -1,11 +1,12 @@
 package parable.finding;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.circuit.Node;
@@ -17,11 +18,14 @@ import parable.parts.Family;
 import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
+import parable.parts.Verb;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Observation;
 import parable.testsheet.Phase;
 import parable.testsheet.Situation;
 import parable.testsheet.Situations;
 import parable.testsheet.StepRehearsal;
+import parable.testsheet.WiresAt;
 import parable.wiring.PanelLayout;
 
 /** Every look that is offered at a panel: each situation in which it can be brought, with what can be seen, measured and felt there. */
@@ -42,22 +46,22 @@ final class LookCatalogue {
 
     private final Assembly assembly;
     private final Situations situations;
-    private final Probes probes;
+    private final LivePoints probes;
     private final StepRehearsal sound;
     private final Map<Situation, Set<Observation>> bySituation = new LinkedHashMap<>();
 
     LookCatalogue(Assembly assembly) {
         this.assembly = assembly;
         situations = new Situations(assembly);
-        probes = new Probes(assembly);
+        probes = new LivePoints(assembly);
         sound = new StepRehearsal(assembly, List.of());
     }
 
     /** All looks at a panel, those of one situation one behind the other. */
-    List<Look> all() {
+    List<PanelLook> all() {
         operated();
         dead();
-        List<Look> all = bySituation.entrySet().stream()
+        List<PanelLook> all = bySituation.entrySet().stream()
                 .flatMap(entry -> looks(entry.getKey(), entry.getValue()))
                 .toList();
         bySituation.clear();
@@ -65,7 +69,7 @@ final class LookCatalogue {
     }
 
     /** The looks in a situation that is not among those. */
-    List<Look> in(Situation situation) {
+    List<PanelLook> in(Situation situation) {
         bySituation.clear();
         if (situation.phase() == Phase.DEAD) {
             assembly.parts().forEach(part -> contacts(situation, part));
@@ -78,17 +82,17 @@ final class LookCatalogue {
                 .toList();
     }
 
-    private static Stream<Look> looks(Situation situation, Set<Observation> observations) {
-        return observations.stream().map(observation -> new Look(situation, observation));
+    private static Stream<PanelLook> looks(Situation situation, Set<Observation> observations) {
+        return observations.stream().map(observation -> new PanelLook(situation, observation));
     }
 
     /** What the acting devices of a panel do, all of them. */
     static Observation glance(Assembly assembly) {
-        return new Observation.Sight(Stream.concat(
+        return new Glimpse(Stream.concat(
                         assembly.parts().stream()
                                 .filter(part -> ACTING.contains(part.family()) || isLamp(part))
                                 .map(Part::tag),
-                        Stream.of(Observation.Sight.PROTECTION))
+                        Stream.of(Glimpse.PROTECTION))
                 .toList());
     }
 
@@ -188,22 +192,26 @@ final class LookCatalogue {
     }
 
     private void wiresByPlace(Situation situation) {
-        Map<String, List<String>> places = new LinkedHashMap<>();
-        assembly.parts().stream()
-                .filter(part -> part.terminals().stream().anyMatch(marking -> isWired(part, marking)))
-                .forEach(part -> places.computeIfAbsent(PanelLayout.placeOf(part), any -> new ArrayList<>())
-                        .add(part.tag()));
-        places.forEach((place, tags) -> add(situation, new Observation.WiresAt(place, tags)));
+        wired(assembly).forEach((place, tags) -> add(situation, new WiresAt(place, tags)));
+    }
+
+    /** The tags of the devices that have wires on them, by their place. */
+    static Map<String, List<String>> wired(Assembly assembly) {
+        return assembly.parts().stream()
+                .filter(part -> part.terminals().stream().anyMatch(marking -> assembly.nodes()
+                        .indexOf(new Terminal(part.tag(), marking))
+                        .isPresent()))
+                .collect(Collectors.groupingBy(
+                        PanelLayout::placeOf, LinkedHashMap::new, Collectors.mapping(Part::tag, Collectors.toList())));
     }
 
     /** With the one armature pushed in the other must not go in. */
     private void both(String one, String other) {
-        List<Action> hands =
-                List.of(new Action(parable.parts.Verb.PUSH, one), new Action(parable.parts.Verb.PUSH, other));
-        add(new Situation(Phase.DEAD, hands), new Observation.Sight(List.of(one, other)));
+        List<Action> hands = List.of(new Action(Verb.PUSH, one), new Action(Verb.PUSH, other));
+        add(new Situation(Phase.DEAD, hands), new Glimpse(List.of(one, other)));
     }
 
-    private java.util.Optional<Node> earth() {
+    private Optional<Node> earth() {
         return assembly.nodes().all().stream()
                 .filter(node -> node.terminals().stream()
                         .anyMatch(terminal -> terminal.marking().equals("PE")))

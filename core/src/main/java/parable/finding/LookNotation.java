@@ -13,12 +13,15 @@ import parable.bench.Condition;
 import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
+import parable.parts.Family;
+import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Observation;
 import parable.testsheet.Phase;
 import parable.testsheet.Situation;
-import parable.wiring.PanelLayout;
+import parable.testsheet.WiresAt;
 
 /**
  * Looks and what was found at them as they are typed: what was done, a semicolon, what was looked at, an equals sign, what was found. So {@code close Q1, press S1; K1 out, P2 lit},
@@ -35,7 +38,7 @@ public final class LookNotation {
     private static final Pattern DIAL = Pattern.compile("dial (\\S+)");
     private static final Pattern WIRES = Pattern.compile("wires (.+)");
     private static final List<String> PROTECTION =
-            List.of(Observation.Sight.PROTECTION + " opens", Observation.Sight.PROTECTION + " holds");
+            List.of(Glimpse.PROTECTION + " opens", Glimpse.PROTECTION + " holds");
     private static final Pattern GLANCE = Pattern.compile("(\\S+) (\\S+)");
     private static final String EXPECTED =
             "'K1 out, P2 lit', 'volts K1:13 to 2', 'volts dc 5 to 2', 'ohms K1:A1 to K1:A2', 'clamp F2:2', 'dial F2' or 'wires K1'";
@@ -52,7 +55,7 @@ public final class LookNotation {
      *
      * @throws FindingException if it is none, or of what the sheet has not
      */
-    public Seen read(String text) throws FindingException {
+    public LookResult read(String text) throws FindingException {
         int semicolon = text.indexOf(';');
         Situation situation =
                 situation(semicolon < 0 ? "" : text.substring(0, semicolon).strip());
@@ -60,10 +63,10 @@ public final class LookNotation {
         int equals = rest.indexOf('=');
         if (equals < 0) {
             List<String> seen = conditions(rest);
-            return new Seen(
-                    new Look(
+            return new LookResult(
+                    new PanelLook(
                             situation,
-                            new Observation.Sight(seen.stream()
+                            new Glimpse(seen.stream()
                                     .map(one -> one.substring(0, one.indexOf(' ')))
                                     .toList())),
                     String.join(", ", seen));
@@ -76,12 +79,12 @@ public final class LookNotation {
         if (found.isEmpty()) {
             throw new FindingException(what, "", "what was found, such as '0 V', 'open' or '4.9 A'");
         }
-        Look look = new Look(situation, observation(what));
+        PanelLook look = new PanelLook(situation, observation(what));
         if (look.observation() instanceof Observation.Ohms && !look.isDead()) {
             throw new FindingException(
                     what, "ohms on a live panel", "'dead' before it: ohms are measured on what is proved dead");
         }
-        return new Seen(look, found);
+        return new LookResult(look, found);
     }
 
     /**
@@ -130,19 +133,20 @@ public final class LookNotation {
                 continue;
             }
             Part part = part(glance.group(1));
-            boolean possible = Condition.ofWord(glance.group(2)).isPresent();
-            if (!possible) {
-                throw new FindingException(
-                        part.tag(),
-                        glance.group(2),
-                        "one of "
-                                + Condition.of(part.family()).stream()
-                                        .map(Condition::word)
-                                        .collect(Collectors.joining(", ")));
+            List<String> possible =
+                    conditions(part).stream().map(Condition::word).toList();
+            if (!possible.contains(glance.group(2))) {
+                throw new FindingException(part.tag(), glance.group(2), "one of " + String.join(", ", possible));
             }
             seen.add(part.tag() + " " + glance.group(2));
         }
         return seen;
+    }
+
+    /** What can be seen of a device; of a button with a lamp, that. */
+    private static List<Condition> conditions(Part part) {
+        boolean lamp = part.loads().stream().anyMatch(load -> load.role() == LoadRole.LAMP);
+        return Condition.of(lamp ? Family.PILOT_LAMP : part.family());
     }
 
     private Observation observation(String what) throws FindingException {
@@ -169,13 +173,10 @@ public final class LookNotation {
         }
         Matcher wires = WIRES.matcher(what);
         if (wires.matches()) {
-            List<String> there = assembly.parts().stream()
-                    .filter(part -> PanelLayout.placeOf(part).equals(wires.group(1)))
-                    .map(Part::tag)
-                    .toList();
+            List<String> there = LookCatalogue.wired(assembly).getOrDefault(wires.group(1), List.of());
             return there.isEmpty()
                     ? new Observation.Wires(part(wires.group(1)).tag())
-                    : new Observation.WiresAt(wires.group(1), there);
+                    : new WiresAt(wires.group(1), there);
         }
         throw new FindingException("what was looked at", what, EXPECTED);
     }
@@ -200,12 +201,21 @@ public final class LookNotation {
         return text;
     }
 
-    static String text(Look look) {
-        return deeds(look) + "; " + text(look.observation());
+    static String blank(PanelLook look) {
+        return look.observation() instanceof Glimpse glimpse
+                ? deeds(look) + "; " + String.join(" ..., ", glimpse.tags()) + " ..."
+                : text(look, "...");
+    }
+
+    /** With what was found. */
+    static String text(PanelLook look, String found) {
+        return look.observation() instanceof Glimpse
+                ? deeds(look) + "; " + found
+                : deeds(look) + "; " + text(look.observation()) + " = " + found;
     }
 
     /** What is done first, as it is typed. */
-    static String deeds(Look look) {
+    static String deeds(PanelLook look) {
         String hands = look.situation().hands().stream().map(Action::toString).collect(Collectors.joining(", "));
         if (look.isDead()) {
             return hands.isEmpty() ? DEAD : DEAD + ", " + hands;
@@ -229,9 +239,9 @@ public final class LookNotation {
         if (observation instanceof Observation.Wires wires) {
             return "wires " + wires.tag();
         }
-        if (observation instanceof Observation.WiresAt wires) {
+        if (observation instanceof WiresAt wires) {
             return "wires " + wires.place();
         }
-        return observation instanceof Observation.Sight sight ? String.join(", ", sight.tags()) : "look";
+        throw new IllegalArgumentException("a look that nobody types: " + observation.words());
     }
 }

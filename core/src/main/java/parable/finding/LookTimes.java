@@ -8,8 +8,10 @@ import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.ratings.RatingTables;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Observation;
 import parable.testsheet.Situation;
+import parable.testsheet.WiresAt;
 import parable.wiring.PanelLayout;
 
 /** How many minutes looks take: what is done and read, the way there, and switching off and on. All by the table {@code look-times}. */
@@ -24,7 +26,7 @@ final class LookTimes {
     }
 
     /** The minutes of a look after another situation, the panel at rest for the first. */
-    double minutes(Look look, Situation before) {
+    double minutes(PanelLook look, Situation before) {
         double dead = look.situation().phase() == before.phase() ? 0 : minutes("dead");
         return minutes("think")
                 + dead
@@ -44,7 +46,7 @@ final class LookTimes {
     }
 
     private double reading(Observation observation) {
-        return observation instanceof Observation.WiresAt wires
+        return observation instanceof WiresAt wires
                 ? minutes("wires") + wires.tags().size() * minutes("wires of one more")
                 : minutes(kind(observation));
     }
@@ -62,16 +64,16 @@ final class LookTimes {
         if (observation instanceof Observation.Wires) {
             return "wires";
         }
-        return observation instanceof Observation.Sight ? "look" : "ohms";
+        return observation instanceof Glimpse ? "look" : "ohms";
     }
 
     private double way(Observation observation) {
-        if (observation instanceof Observation.Sight sight) {
+        if (observation instanceof Glimpse sight) {
             return sight.tags().stream().map(this::place).anyMatch(Places.BACK_PLATE::equals)
                     ? minutes(Places.BACK_PLATE)
                     : 0;
         }
-        if (observation instanceof Observation.WiresAt wires) {
+        if (observation instanceof WiresAt wires) {
             return way(wires.place());
         }
         return probed(observation).map(this::place).map(this::way).orElse(minutes(Places.BACK_PLATE));

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Phase;
 import parable.testsheet.Situation;
 
@@ -18,7 +19,7 @@ import parable.testsheet.Situation;
 final class NextLook {
 
     /** Nobody is sure of more. */
-    static final double SURE = 0.95;
+    static final double SURE = 0.98;
 
     /** Suspects that are less likely, against the likeliest, decide no look. */
     static final double IN_PLAY = 0.02;
@@ -31,15 +32,15 @@ final class NextLook {
     private final SearchBasis basis;
     private final Beliefs beliefs;
     private final List<Integer> play;
-    private final Set<Look> made;
+    private final Set<PanelLook> made;
     private final Set<Situation> brought;
     private final Situation last;
 
-    NextLook(SearchBasis basis, Beliefs beliefs, List<Seen> seen) {
+    NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen) {
         this.basis = basis;
         this.beliefs = beliefs;
         play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY);
-        made = seen.stream().map(Seen::look).collect(Collectors.toSet());
+        made = seen.stream().map(LookResult::look).collect(Collectors.toSet());
         brought = seen.stream().map(one -> one.look().situation()).collect(Collectors.toCollection(LinkedHashSet::new));
         last = seen.isEmpty()
                 ? new Situation(Phase.MOTOR, List.of())
@@ -47,7 +48,7 @@ final class NextLook {
     }
 
     /** A look that could be next: what it tells, and whether it parts suspects that nothing speaks against. */
-    private record Choice(Look look, int place, double minutes, double bits, boolean parts) {
+    private record Choice(PanelLook look, int place, double minutes, double bits, boolean parts) {
 
         boolean isWorthIt() {
             return parts || bits >= entropy(List.of(SURE, 1 - SURE));
@@ -81,12 +82,12 @@ final class NextLook {
                 .flatMap(situation -> choices(situation).stream())
                 .filter(Choice::isWorthIt)
                 .sorted(Comparator.comparingDouble(Choice::bitsAMinute).reversed())
-                .filter(choice -> isHarmless(choice.look().situation()))
+                .filter(choice -> isHarmless(choice.look()))
                 .findFirst();
     }
 
     private List<Choice> choices(Situation situation) {
-        List<Look> there = basis.looks().in(situation);
+        List<PanelLook> there = basis.looks().in(situation);
         List<Choice> choices = new ArrayList<>();
         for (int place = 0; place < there.size(); place++) {
             if (!made.contains(there.get(place))) {
@@ -96,7 +97,7 @@ final class NextLook {
         return choices;
     }
 
-    private Choice choice(Look look, int place) {
+    private Choice choice(PanelLook look, int place) {
         Map<Integer, Double> shares = new HashMap<>();
         int first = -1;
         boolean parts = false;
@@ -121,9 +122,11 @@ final class NextLook {
                 .sum();
     }
 
-    /** Whether none of the likely suspects would make a short circuit on the way there. */
-    private boolean isHarmless(Situation situation) {
-        if (situation.phase() == Phase.DEAD) {
+    /** Whether none of the likely suspects would make a short circuit on the way there. What somebody has just seen happen need not be brought about again to say more of it. */
+    private boolean isHarmless(PanelLook look) {
+        Situation situation = look.situation();
+        boolean remembered = brought.contains(situation) && look.observation() instanceof Glimpse;
+        if (situation.phase() == Phase.DEAD || remembered) {
             return true;
         }
         List<Integer> feared = beliefs.atLeast(IN_PLAY, Integer.MAX_VALUE);

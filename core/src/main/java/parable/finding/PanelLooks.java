@@ -17,7 +17,7 @@ import parable.testsheet.Situation;
 final class PanelLooks {
 
     private final LookCatalogue catalogue;
-    private final Map<Situation, List<Look>> bySituation = new LinkedHashMap<>();
+    private final Map<Situation, List<PanelLook>> bySituation = new LinkedHashMap<>();
     private final Set<Situation> offered;
     private final List<FaultyPanel> panels;
     private final Map<Situation, List<int[]>> outcomes = new HashMap<>();
@@ -26,7 +26,7 @@ final class PanelLooks {
     PanelLooks(Assembly assembly, List<Suspect> suspects) {
         catalogue = new LookCatalogue(assembly);
         bySituation.putAll(catalogue.all().stream()
-                .collect(Collectors.groupingBy(Look::situation, LinkedHashMap::new, Collectors.toList())));
+                .collect(Collectors.groupingBy(PanelLook::situation, LinkedHashMap::new, Collectors.toList())));
         offered = new LinkedHashSet<>(bySituation.keySet());
         panels = suspects.stream()
                 .map(suspect -> new FaultyPanel(assembly, suspect))
@@ -41,18 +41,18 @@ final class PanelLooks {
     }
 
     /** The looks in a situation. */
-    synchronized List<Look> in(Situation situation) {
+    synchronized List<PanelLook> in(Situation situation) {
         return bySituation.computeIfAbsent(situation, one -> new ArrayList<>(catalogue.in(one)));
     }
 
     /** A look of somebody's own in the list of its situation; panels that were in it already are run again. */
-    synchronized int place(Look look) {
-        List<Look> there = in(look.situation());
+    synchronized int place(PanelLook look) {
+        List<PanelLook> there = in(look.situation());
         int place = there.indexOf(look);
         if (place >= 0) {
             return place;
         }
-        List<Look> more = new ArrayList<>(there);
+        List<PanelLook> more = new ArrayList<>(there);
         more.add(look);
         bySituation.put(look.situation(), more);
         panels.forEach(panel -> panel.forget(look.situation()));
@@ -63,7 +63,7 @@ final class PanelLooks {
 
     /** Runs suspects through all looks of situations; bringing them about is what takes long. */
     void run(List<Integer> suspects, Collection<Situation> situations) {
-        Map<Situation, List<Look>> wanted = new LinkedHashMap<>();
+        Map<Situation, List<PanelLook>> wanted = new LinkedHashMap<>();
         situations.forEach(situation -> wanted.put(situation, in(situation)));
         suspects.parallelStream().forEach(suspect -> panels.get(suspect).run(wanted));
     }

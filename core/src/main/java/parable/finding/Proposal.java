@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Observation;
 
 /**
@@ -14,7 +15,7 @@ import parable.testsheet.Observation;
  * @param bits how much it tells, in bits: 1 halves the suspects
  * @param shows what it would show, the likeliest first
  */
-public record Proposal(Look look, double minutes, double bits, List<Show> shows) {
+public record Proposal(PanelLook look, double minutes, double bits, List<Show> shows) {
 
     /**
      * What a look may show.
@@ -38,7 +39,7 @@ public record Proposal(Look look, double minutes, double bits, List<Show> shows)
 
     /** Of a look at all devices that act only those are left that could be otherwise. */
     Proposal toThePoint() {
-        if (!(look.observation() instanceof Observation.Sight sight)) {
+        if (!(look.observation() instanceof Glimpse sight)) {
             return this;
         }
         List<List<String>> words =
@@ -48,14 +49,13 @@ public record Proposal(Look look, double minutes, double bits, List<Show> shows)
                         words.stream().map(one -> one.get(tag)).distinct().count() > 1)
                 .boxed()
                 .toList();
-        Observation those =
-                new Observation.Sight(telling.stream().map(sight.tags()::get).toList());
+        Observation those = new Glimpse(telling.stream().map(sight.tags()::get).toList());
         List<Show> shorter = new ArrayList<>();
         for (int i = 0; i < shows.size(); i++) {
             String found = telling.stream().map(words.get(i)::get).collect(Collectors.joining(", "));
             shorter.add(new Show(found, shows.get(i).share(), shows.get(i).suspects()));
         }
-        return new Proposal(new Look(look.situation(), those), minutes, bits, shorter);
+        return new Proposal(new PanelLook(look.situation(), those), minutes, bits, shorter);
     }
 
     /** Why this one, in a sentence. */
@@ -63,7 +63,7 @@ public record Proposal(Look look, double minutes, double bits, List<Show> shows)
         long suspects = shows.stream().mapToLong(show -> show.suspects().size()).sum();
         Show first = shows.get(0);
         return "It takes about " + (minutes < 1 ? Math.round(60 * minutes) + " s" : Math.round(minutes) + " min")
-                + " and tells " + suspects + " suspects into " + shows.size() + " groups; the largest has "
+                + " and sorts " + suspects + " suspects into " + shows.size() + " groups; the largest has "
                 + first.suspects().size() + ".";
     }
 }

@@ -2,6 +2,7 @@ package parable.finding;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import parable.parts.Assembly;
 
 /**
  * What stays the same in all steps of a search.
@@ -16,6 +17,11 @@ record SearchBasis(List<Suspect> suspects, PanelLooks looks, LookTimes times, Fa
 
     SearchBasis {
         suspects = List.copyOf(suspects);
+    }
+
+    /** The same with other suspects. */
+    SearchBasis of(List<Suspect> others, Assembly assembly) {
+        return new SearchBasis(others, new PanelLooks(assembly, others), times, weights, doubt);
     }
 
     /** The places of all suspects. */

@@ -2,6 +2,7 @@ package parable.finding;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import parable.bench.Fault;
 
 /**
@@ -22,6 +23,12 @@ public record Suspect(List<Fault> faults) {
     /** A single fault. */
     public static Suspect of(Fault fault) {
         return new Suspect(List.of(fault));
+    }
+
+    /** Both at once. */
+    Suspect and(Suspect other) {
+        return new Suspect(
+                Stream.concat(faults.stream(), other.faults().stream()).toList());
     }
 
     /** In a sentence without its full stop: {@code K1 13-14 no longer conducts}. */

@@ -4,9 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import parable.bench.Condition;
 import parable.bench.Fault;
 import parable.bench.Meter;
@@ -14,7 +12,21 @@ import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
 
 /** Something that is read or looked at once all has come to rest. */
-public sealed interface Observation {
+public sealed interface Observation
+        permits Observation.Ohms,
+                Observation.Protective,
+                Observation.Insulation,
+                Observation.Loop,
+                Observation.Residual,
+                Observation.Volts,
+                Observation.Amperes,
+                Observation.Glance,
+                Observation.After,
+                Observation.Meanwhile,
+                Observation.Dial,
+                Observation.Wires,
+                Glimpse,
+                WiresAt {
 
     /** A meter shows less than this, in ohms, where it shows nothing. */
     double JOINED = 1;
@@ -33,61 +45,6 @@ public sealed interface Observation {
 
     /** Whether what somebody wrote down is as good as what was expected. */
     boolean accepts(Found expected, String written);
-
-    /** The number at the beginning of what somebody wrote down, with k, M, G and m for thousands, millions, thousand millions and thousandths; empty if there is none. */
-    private static OptionalDouble number(String written) {
-        String text = written.strip().replace(',', '.');
-        int end = 0;
-        while (end < text.length() && "+-.0123456789".indexOf(text.charAt(end)) >= 0) {
-            end++;
-        }
-        try {
-            return OptionalDouble.of(Double.parseDouble(text.substring(0, end))
-                    * prefix(text.substring(end).strip()));
-        } catch (NumberFormatException none) {
-            return OptionalDouble.empty();
-        }
-    }
-
-    private static double prefix(String unit) {
-        if (unit.isEmpty()) {
-            return 1;
-        }
-        return switch (unit.charAt(0)) {
-            case 'k', 'K' -> 1e3;
-            case 'M' -> 1e6;
-            case 'G' -> 1e9;
-            case 'm' -> 1e-3;
-            default -> 1;
-        };
-    }
-
-    /** The number behind a sign for more than, as an instrument shows what is beyond its range; the number itself without one. */
-    private static OptionalDouble atLeast(String written) {
-        return number(written.strip().replaceFirst("^[>\u2265]", ""));
-    }
-
-    private static boolean isAsExpected(String written) {
-        return List.of("ok", "yes", "as expected").contains(written.strip().toLowerCase(Locale.ROOT));
-    }
-
-    private static boolean isOpen(String written) {
-        return List.of("open", "ol", "o.l.", "inf").contains(written.strip().toLowerCase(Locale.ROOT));
-    }
-
-    private static boolean isNear(Found expected, String written, double share, double least) {
-        OptionalDouble number = number(written);
-        return isSame(expected, written)
-                || number.isPresent()
-                        && expected.value()
-                                .filter(value -> Math.abs(number.getAsDouble() - value)
-                                        <= Math.max(least, share * Math.abs(value)) + EDGE)
-                                .isPresent();
-    }
-
-    private static boolean isSame(Found expected, String written) {
-        return isAsExpected(written) || expected.text().strip().equalsIgnoreCase(written.strip());
-    }
 
     private static String place(String place) {
         return ProbePoint.read(place).words();
@@ -133,15 +90,17 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            boolean open = isOpen(written);
+            boolean open = WrittenReading.isOpen(written);
             double value = expected.value().orElse(Double.NaN);
             if (value >= HARDLY_ANYTHING) {
                 double least = Double.isInfinite(value) ? OPEN : HIGH;
-                return open || isSame(expected, written) || atLeast(written).orElse(0) >= least;
+                return open
+                        || WrittenReading.isSame(expected, written)
+                        || WrittenReading.atLeast(written).orElse(0) >= least;
             }
-            OptionalDouble number = number(written);
+            OptionalDouble number = WrittenReading.number(written);
             double found = number.orElse(Double.NaN);
-            return isSame(expected, written)
+            return WrittenReading.isSame(expected, written)
                     || Math.abs(found - value) <= JOINED
                     || value >= JOINED && found >= value / MAY_DIFFER && found <= value * MAY_DIFFER;
         }
@@ -175,8 +134,8 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            OptionalDouble number = number(written);
-            return isSame(expected, written)
+            OptionalDouble number = WrittenReading.number(written);
+            return WrittenReading.isSame(expected, written)
                     || number.isPresent() && number.getAsDouble() >= 0 && number.getAsDouble() <= most;
         }
     }
@@ -213,9 +172,9 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isSame(expected, written)
-                    || isOpen(written)
-                    || atLeast(written).orElse(0) >= LEAST;
+            return WrittenReading.isSame(expected, written)
+                    || WrittenReading.isOpen(written)
+                    || WrittenReading.atLeast(written).orElse(0) >= LEAST;
         }
     }
 
@@ -250,8 +209,8 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            OptionalDouble number = number(written);
-            return isSame(expected, written)
+            OptionalDouble number = WrittenReading.number(written);
+            return WrittenReading.isSame(expected, written)
                     || number.isPresent() && number.getAsDouble() >= 0 && number.getAsDouble() <= most;
         }
     }
@@ -276,8 +235,9 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            OptionalDouble number = number(written);
-            return isSame(expected, written) || number.isPresent() && Math.abs(number.getAsDouble()) <= TOUCHABLE;
+            OptionalDouble number = WrittenReading.number(written);
+            return WrittenReading.isSame(expected, written)
+                    || number.isPresent() && Math.abs(number.getAsDouble()) <= TOUCHABLE;
         }
     }
 
@@ -306,7 +266,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isNear(expected, written, 0.1, LEAST);
+            return WrittenReading.isNear(expected, written, 0.1, LEAST);
         }
     }
 
@@ -330,7 +290,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isNear(expected, written, 0.2, 0.2);
+            return WrittenReading.isNear(expected, written, 0.2, 0.2);
         }
     }
 
@@ -354,7 +314,7 @@ public sealed interface Observation {
         }
 
         /** A button that is looked at has a lamp, and that is what is looked at. */
-        private static Condition condition(StepRehearsal.Rest rest, String tag) {
+        static Condition condition(StepRehearsal.Rest rest, String tag) {
             Condition condition = rest.moment().condition(tag);
             boolean button = condition == Condition.PRESSED || condition == Condition.RELEASED;
             return !button ? condition : rest.moment().energised(tag) ? Condition.LIT : Condition.DARK;
@@ -362,43 +322,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isSame(expected, written);
-        }
-    }
-
-    /**
-     * What the devices that act do at a panel that has trouble, and whether its protection holds: {@code K1 out, P2 dark, protection opens}.
-     *
-     * @param tags the devices, and {@link #PROTECTION} if fuses and breakers were looked at
-     */
-    record Sight(List<String> tags) implements Observation {
-
-        /** Stands for all fuses and breakers among the tags. */
-        public static final String PROTECTION = "protection";
-
-        private static final int MOST_NAMED = 6;
-
-        public Sight {
-            tags = List.copyOf(tags);
-        }
-
-        @Override
-        public String words() {
-            return tags.size() > MOST_NAMED ? "Look" : "Look at " + String.join(", ", tags);
-        }
-
-        @Override
-        public Found at(StepRehearsal.Rest rest) {
-            return Found.words(tags.stream()
-                    .map(tag -> tag.equals(PROTECTION)
-                            ? tag + (rest.wasShorted() ? " opens" : " holds")
-                            : tag + " " + Glance.condition(rest, tag).word())
-                    .collect(Collectors.joining(", ")));
-        }
-
-        @Override
-        public boolean accepts(Found expected, String written) {
-            return isSame(expected, written);
+            return WrittenReading.isSame(expected, written);
         }
     }
 
@@ -422,7 +346,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isNear(expected, written, 0.15, 0.5);
+            return WrittenReading.isNear(expected, written, 0.15, 0.5);
         }
     }
 
@@ -442,7 +366,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isNear(expected, written, 0.15, 0.5);
+            return WrittenReading.isNear(expected, written, 0.15, 0.5);
         }
     }
 
@@ -462,7 +386,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isNear(expected, written, 0.05, 0.01);
+            return WrittenReading.isNear(expected, written, 0.05, 0.01);
         }
     }
 
@@ -482,49 +406,7 @@ public sealed interface Observation {
 
         @Override
         public boolean accepts(Found expected, String written) {
-            return isSame(expected, written);
-        }
-    }
-
-    /**
-     * Whether every wire on all devices of a place holds, and has the number that belongs on its terminal.
-     *
-     * @param tags the devices there
-     */
-    record WiresAt(String place, List<String> tags) implements Observation {
-
-        private static final String SOUND = "all hold, as listed";
-        private static final Set<Fault.Kind> OFF = Set.of(Fault.Kind.LOOSE, Fault.Kind.OFF);
-        private static final Set<Fault.Kind> ELSEWHERE = Set.of(Fault.Kind.MISPLACED, Fault.Kind.SWAPPED);
-
-        public WiresAt {
-            tags = List.copyOf(tags);
-        }
-
-        @Override
-        public String words() {
-            return "Tug every wire at the " + place + ", compare their numbers with the list";
-        }
-
-        @Override
-        public Found at(StepRehearsal.Rest rest) {
-            List<String> wrong = tags.stream()
-                    .flatMap(tag -> wrong(rest, tag).map(what -> tag + " " + what))
-                    .toList();
-            return Found.words(wrong.isEmpty() ? SOUND : String.join(", ", wrong));
-        }
-
-        /** What is wrong with the wires of a device: {@code 13 comes off}. */
-        private static Stream<String> wrong(StepRehearsal.Rest rest, String tag) {
-            return rest.faults().stream()
-                    .filter(fault -> fault.tag().equals(tag))
-                    .filter(fault -> OFF.contains(fault.kind()) || ELSEWHERE.contains(fault.kind()))
-                    .map(fault -> fault.place() + (OFF.contains(fault.kind()) ? " comes off" : " exchanged"));
-        }
-
-        @Override
-        public boolean accepts(Found expected, String written) {
-            return isSame(expected, written);
+            return WrittenReading.isSame(expected, written);
         }
     }
 }

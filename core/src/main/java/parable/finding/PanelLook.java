@@ -1,5 +1,6 @@
 package parable.finding;
 
+import java.util.Locale;
 import java.util.Objects;
 import parable.testsheet.Observation;
 import parable.testsheet.Phase;
@@ -11,9 +12,9 @@ import parable.testsheet.Situation;
  * @param situation what is done first, from a panel at rest on
  * @param observation what is read then
  */
-public record Look(Situation situation, Observation observation) {
+public record PanelLook(Situation situation, Observation observation) {
 
-    public Look {
+    public PanelLook {
         Objects.requireNonNull(situation, "situation");
         Objects.requireNonNull(observation, "observation");
     }
@@ -23,17 +24,16 @@ public record Look(Situation situation, Observation observation) {
         return situation.phase() == Phase.DEAD;
     }
 
-    /** As it is typed, without what is found: {@code close Q1, press S1; volts K1:13 to 2}. */
-    public String text() {
-        return LookNotation.text(this);
+    /** As it is typed, with dots where what is found goes: {@code close Q1, press S1; volts K1:13 to 2 = ...}. */
+    public String blank() {
+        return LookNotation.blank(this);
     }
 
     /** What to do and to read, to be read aloud. */
     public String words() {
         String deeds = situation.hands().isEmpty() ? "" : situation.words() + ". ";
         String before = isDead() ? "Switched off, locked and proved dead. " : "";
-        String first =
-                deeds.isEmpty() ? "" : deeds.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + deeds.substring(1);
+        String first = deeds.isEmpty() ? "" : deeds.substring(0, 1).toUpperCase(Locale.ROOT) + deeds.substring(1);
         return before + first + observation.words() + ".";
     }
 }

@@ -5,7 +5,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import parable.bench.Meter;
 import parable.bench.Moment;
+import parable.circuit.ProbePoint;
 import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -19,13 +21,13 @@ import parable.parts.Source;
 import parable.testsheet.Observation;
 
 /** Where meter and clamp are put on a live panel. */
-final class Probes {
+final class LivePoints {
 
     private static final Set<Family> CLAMPED = Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER);
 
     private final Assembly assembly;
 
-    Probes(Assembly assembly) {
+    LivePoints(Assembly assembly) {
         this.assembly = assembly;
     }
 
@@ -103,19 +105,17 @@ final class Probes {
     }
 
     private boolean isThere(String place) {
-        return parable.circuit.ProbePoint.read(place)
+        return ProbePoint.read(place)
                 .terminal()
                 .map(terminal -> assembly.nodes().indexOf(terminal).isPresent())
                 .orElse(true);
     }
 
     private static boolean isDirect(Moment moment, String red, String black) {
-        Optional<Double> direct = moment.meter()
-                .read(parable.bench.Meter.Range.VOLTS_DC, red, black)
-                .value();
-        Optional<Double> alternating = moment.meter()
-                .read(parable.bench.Meter.Range.VOLTS_AC, red, black)
-                .value();
+        Optional<Double> direct =
+                moment.meter().read(Meter.Range.VOLTS_DC, red, black).value();
+        Optional<Double> alternating =
+                moment.meter().read(Meter.Range.VOLTS_AC, red, black).value();
         return Math.abs(direct.orElse(0.0)) > alternating.orElse(0.0) + 1;
     }
 
