@@ -161,12 +161,15 @@ final class FindCommand implements Callable<Integer> {
                         ? "That cannot be by one fault: a reading is wrong, or more than one thing is"
                                 + (two ? "." : " (--two looks for two at once). The nearest:")
                         : fitting + (fitting == 1 ? " suspect fits" : " suspects fit") + " what was seen.");
+        if (search.fitsSound()) {
+            lines.add("A sound panel shows the same: nothing that was told is wrong.");
+        }
         List<Weighed> told = search.ranked().stream()
                 .filter(one -> all ? one.fits() : one.share() >= SHOWN_FROM)
                 .limit(all ? Integer.MAX_VALUE : FIRST)
                 .toList();
         told.forEach(one -> lines.add(String.format(
-                "  %3.0f %%  %s%s",
+                "  %4.1f %%  %s%s",
                 100 * one.share(),
                 one.suspect().words(),
                 one.fits() ? "" : "  (" + one.contradicted() + " against it)")));

@@ -44,7 +44,7 @@ class FindCommandTest {
     void readingsLeadToTheMendAndWhatProvesIt() {
         assertThat(find(
                         "--symptom",
-                        SYMPTOM,
+                        "close Q1, press S1; K1 out, P2 lit, F2 healthy, protection holds",
                         "--reading",
                         "close Q1, press S1; volts S1:14 to 2 = 230 V",
                         "--reading",
@@ -61,6 +61,13 @@ class FindCommandTest {
     }
 
     @Test
+    void aMachineThatDoesWhatItShouldIsToldSo() {
+        assertThat(find("--symptom", "close Q1, press S1, release S1; K1 in, M1 forward, P1 lit, protection holds"))
+                .isZero();
+        assertThat(out.toString().lines()).contains("A sound panel shows the same: nothing that was told is wrong.");
+    }
+
+    @Test
     void asJsonItHasSuspectsNextLookAndWhatWasSeen() throws IOException {
         assertThat(find("--symptom", SYMPTOM, "--json")).isZero();
         JsonNode told = new ObjectMapper().readTree(out.toString());
@@ -71,6 +78,7 @@ class FindCommandTest {
         assertThat(told.at("/suspects/0/faults/0/tag").textValue()).isNotEmpty();
         assertThat(told.at("/next/minutes").doubleValue()).isPositive();
         assertThat(told.at("/next/shows").size()).isGreaterThan(1);
+        assertThat(told.at("/sound").booleanValue()).isFalse();
         assertThat(told.at("/verdict")).isEmpty();
     }
 

@@ -35,6 +35,7 @@ public final class FindingJson {
         search.seen().forEach(one -> seen.add(one.text()));
         root.put("fitting", search.fitting().size());
         root.put("cannotBe", search.cannotBe());
+        root.put("sound", search.fitsSound());
         ArrayNode suspects = root.putArray("suspects");
         search.ranked().stream().limit(most).forEach(one -> add(one, suspects.addObject()));
         search.next().ifPresent(proposal -> add(proposal, root.putObject("next")));

@@ -8,6 +8,8 @@ import java.util.stream.Stream;
 import parable.parts.Assembly;
 import parable.ratings.RatingTables;
 import parable.testsheet.Coverage;
+import parable.testsheet.Observation;
+import parable.testsheet.StepRehearsal;
 
 /**
  * A search for what is wrong with a panel. Suspects are all single faults of its circuit, each run on the bench; what was seen makes those likelier that show it. The next look is the one that tells
@@ -136,6 +138,15 @@ public final class FaultSearch {
     /** The next best look; empty when no look that does no harm tells the suspects apart that are left. */
     public Optional<Proposal> next() {
         return new NextLook(basis, beliefs, seen).proposal();
+    }
+
+    /** Whether a sound panel shows all of it too, so that nothing that was seen is wrong. */
+    public boolean fitsSound() {
+        StepRehearsal sound = new StepRehearsal(assembly, List.of());
+        return seen.stream().allMatch(one -> {
+            Observation observation = one.look().observation();
+            return observation.accepts(observation.at(sound.rest(one.look().situation())), one.found());
+        });
     }
 
     /** Whether nothing that is suspected fits all that was seen: a reading is wrong, or more than that is. */

@@ -36,6 +36,7 @@ public final class LookNotation {
     private static final Pattern OHMS = Pattern.compile("ohms (\\S+) to (\\S+)");
     private static final Pattern CLAMP = Pattern.compile("clamp (\\S+:\\S+)");
     private static final Pattern DIAL = Pattern.compile("dial (\\S+)");
+    private static final Pattern MEASURED = Pattern.compile("(?i).*\\d.*|open|ol|o\\.l\\.|inf");
     private static final Pattern WIRES = Pattern.compile("wires (.+)");
     private static final List<String> PROTECTION =
             List.of(Glimpse.PROTECTION + " opens", Glimpse.PROTECTION + " holds");
@@ -84,7 +85,14 @@ public final class LookNotation {
             throw new FindingException(
                     what, "ohms on a live panel", "'dead' before it: ohms are measured on what is proved dead");
         }
+        if (isMeasured(look.observation()) && !MEASURED.matcher(found).matches()) {
+            throw new FindingException(what, found, "a number with its unit, such as '0 V', or 'open'");
+        }
         return new LookResult(look, found);
+    }
+
+    private static boolean isMeasured(Observation observation) {
+        return !(observation instanceof Observation.Wires || observation instanceof WiresAt);
     }
 
     /**

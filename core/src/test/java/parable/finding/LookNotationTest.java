@@ -70,6 +70,7 @@ class LookNotationTest {
                 "close Q1; ohms K1:A1 to K1:A2 = open | ohms K1:A1 to K1:A2: found ohms on a live panel, expected 'dead'",
                 "dead; dial K1 = 4 A | dial K1: found K1, expected an overload relay with a dial",
                 "dead; sniff K1 = burnt | what was looked at: found sniff K1, expected 'K1 out, P2 lit', ",
+                "dead; ohms K1:A1 to K1:A2 = banana | ohms K1:A1 to K1:A2: found banana, expected a number with its unit",
                 "close Q1; | what was seen: found nothing, expected"
             })
     void whatMakesNoSenseIsRefusedInWords(String typed, String words) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,9 +29,14 @@ class RatingTablesTest {
         assertThat(RatingTable.read(table.written(), false)).isEqualTo(table);
     }
 
+    /** Those of finding faults are lists of names. */
+    static Stream<RatingTable> tablesInOrder() {
+        return tables().filter(table -> !Set.of("look-times", "fault-weights").contains(table.name()));
+    }
+
     /** What a larger motor takes, what a thicker wire carries, what a warmer place leaves: each column goes one way. */
     @ParameterizedTest
-    @MethodSource("tables")
+    @MethodSource("tablesInOrder")
     void everyColumnOfNumbersGoesOneWay(RatingTable table) {
         for (String column : table.columns().subList(1, table.columns().size())) {
             List<Double> values = table.lines().stream()

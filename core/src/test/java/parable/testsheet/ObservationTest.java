@@ -199,7 +199,7 @@ class ObservationTest {
                         new Fault(Fault.Kind.WELDED, "S1", "13-14")));
 
         assertThat(new Observation.Dial("F2").at(dead).text()).isEqualTo("9.80 A");
-        assertThat(new Observation.Wires("K1").at(dead).text()).isEqualTo("A1 comes off, 13 comes off");
+        assertThat(new Observation.Wires("K1").at(dead).text()).isEqualTo("13 comes off, A1 comes off");
         assertThat(new Observation.Wires("F2").at(dead).text()).isEqualTo("all hold, as listed");
         assertThat(new Observation.Ohms("S1:13", "S1:14").at(dead).text()).isEqualTo("0 \u03a9");
 
