@@ -16,7 +16,7 @@ import picocli.CommandLine;
 
 class FindCommandTest {
 
-    private static final String SYMPTOM = "close Q1, press S1; K1 out, P2 lit, F2 healthy, P1 dark, protection holds";
+    private static final String SYMPTOM = "close Q1, turn S5 on; K1 out, F2 healthy, protection holds";
 
     private final StringWriter out = new StringWriter();
     private final StringWriter err = new StringWriter();
@@ -25,7 +25,8 @@ class FindCommandTest {
         CommandLine line = Main.commandLine();
         line.setOut(new PrintWriter(out, true));
         line.setErr(new PrintWriter(err, true));
-        List<String> arguments = new ArrayList<>(List.of("find", Jobs.demo().toString(), "--sheet", "Wash pump"));
+        List<String> arguments = new ArrayList<>(
+                List.of("find", Jobs.example("tern-hollow-direct-starters").toString(), "--sheet", "Two-wire"));
         arguments.addAll(List.of(more));
         return line.execute(arguments.toArray(String[]::new));
     }
@@ -35,8 +36,8 @@ class FindCommandTest {
         assertThat(find("--symptom", SYMPTOM)).isZero();
         assertThat(out.toString().lines())
                 .anyMatch(line -> line.matches("\\d+ suspects fit what was seen\\."))
-                .anyMatch(line -> line.startsWith("Look next: Close Q1, press S1. Volts AC on "))
-                .anyMatch(line -> line.startsWith("Then: --reading \"close Q1, press S1; volts "));
+                .anyMatch(line -> line.startsWith("Look next: Close Q1, turn S5 to on. Look at Q1, F1, M1."))
+                .anyMatch(line -> line.startsWith("Then: --reading \"close Q1, turn S5 on; Q1 ..., F1 ..., M1 ...\""));
     }
 
     /** A wire that is off K1 A1 is found by the readings that it makes. */
@@ -44,13 +45,15 @@ class FindCommandTest {
     void readingsLeadToTheMendAndWhatProvesIt() {
         assertThat(find(
                         "--symptom",
-                        "close Q1, press S1; K1 out, P2 lit, F2 healthy, protection holds",
+                        SYMPTOM,
                         "--reading",
-                        "close Q1, press S1; volts S1:14 to 2 = 230 V",
+                        "close Q1, turn S5 on; volts S5:14 to 2 = 230 V",
                         "--reading",
-                        "close Q1, press S1; volts K1:A1 to 2 = 0 V",
+                        "close Q1, turn S5 on; volts K1:A1 to 2 = 0 V",
                         "--reading",
-                        "dead; wires K1 = A1 comes off"))
+                        "dead; wires K1 = A1 comes off",
+                        "--reading",
+                        "close Q1, turn S5 on; M1 stopped"))
                 .isZero();
         assertThat(out.toString().lines())
                 .contains("    Put the wire back on K1 A1 and tighten it; tug those beside it.")
@@ -62,7 +65,7 @@ class FindCommandTest {
 
     @Test
     void aMachineThatDoesWhatItShouldIsToldSo() {
-        assertThat(find("--symptom", "close Q1, press S1, release S1; K1 in, M1 forward, P1 lit, protection holds"))
+        assertThat(find("--symptom", "close Q1, turn S5 on; K1 in, M1 forward, protection holds"))
                 .isZero();
         assertThat(out.toString().lines()).contains("A sound panel shows the same: nothing that was told is wrong.");
     }

@@ -35,7 +35,7 @@ class EditedTablesTest {
 
     static Stream<Job> jobs() {
         return Stream.of(Examples.pressHouse(), iceHouse())
-                .flatMap(job -> Stream.of(Practice.values()).map(practice -> Dress.of(job, practice)));
+                .flatMap(job -> Stream.of(job, Dress.of(job, Practice.IEC)).distinct());
     }
 
     private static Job iceHouse() {
@@ -47,10 +47,7 @@ class EditedTablesTest {
 
     /** Edits that change what a table says, each in another direction. */
     private static List<List<String>> edits(RatingTable table) {
-        return List.of(
-                edited(table, number -> 1.3 * number),
-                edited(table, number -> 0.6 * number),
-                withoutEverySecondRow(table));
+        return List.of(edited(table, number -> 1.3 * number), withoutEverySecondRow(table));
     }
 
     private static List<String> edited(RatingTable table, UnaryOperator<Double> change) {
