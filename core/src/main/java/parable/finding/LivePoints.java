@@ -1,6 +1,5 @@
 package parable.finding;
 
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -8,9 +7,7 @@ import java.util.Set;
 import parable.bench.Meter;
 import parable.bench.Moment;
 import parable.circuit.ProbePoint;
-import parable.circuit.Rail;
 import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Contact;
@@ -19,6 +16,7 @@ import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.Source;
 import parable.testsheet.Observation;
+import parable.testsheet.ProbedRungs;
 
 /** Where meter and clamp are put on a live panel. */
 final class LivePoints {
@@ -26,9 +24,11 @@ final class LivePoints {
     private static final Set<Family> CLAMPED = Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER);
 
     private final Assembly assembly;
+    private final ProbedRungs probed;
 
     LivePoints(Assembly assembly) {
         this.assembly = assembly;
+        probed = new ProbedRungs(assembly);
     }
 
     /**
@@ -51,9 +51,9 @@ final class LivePoints {
             lines(all, moment, part);
         }
         for (Rung rung : assembly.sheet().control()) {
-            returnOf(rung).ifPresent(parked -> rung.terminals()
+            probed.returnOf(rung).ifPresent(parked -> rung.terminals()
                     .filter(terminal -> !isOn(terminal, parked))
-                    .forEach(terminal -> volts(all, moment, terminal.toString(), parked, isDirect(rung))));
+                    .forEach(terminal -> volts(all, moment, terminal.toString(), parked, probed.isDirect(rung))));
         }
         return List.copyOf(all);
     }
@@ -117,34 +117,6 @@ final class LivePoints {
         Optional<Double> alternating =
                 moment.meter().read(Meter.Range.VOLTS_AC, red, black).value();
         return Math.abs(direct.orElse(0.0)) > alternating.orElse(0.0) + 1;
-    }
-
-    /** Whether anything on a rung is made for direct voltage. */
-    private boolean isDirect(Rung rung) {
-        return rung.items().stream()
-                .filter(RungItem.Passage.class::isInstance)
-                .map(RungItem.Passage.class::cast)
-                .flatMap(passage -> assembly.part(passage.tag()).stream()
-                        .flatMap(part -> part.loadBetween(passage.from(), passage.to()).stream()
-                                .map(load -> part.loads().get(load))))
-                .anyMatch(load -> load.rated().kind() == CurrentKind.DC);
-    }
-
-    /** The wire number of the rail that a rung ends on, of the last rail if it ends on none. */
-    private Optional<String> returnOf(Rung rung) {
-        List<Rail> rails = assembly.sheet().rails();
-        List<RungItem> items = new ArrayList<>(rung.items());
-        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.NamedPoint point) {
-            Optional<Rail> ends = rails.stream()
-                    .filter(rail -> rail.name().equals(point.name()))
-                    .findFirst();
-            if (ends.isPresent()) {
-                return ends.map(Rail::number);
-            }
-        }
-        return rails.isEmpty()
-                ? Optional.empty()
-                : Optional.of(rails.get(rails.size() - 1).number());
     }
 
     private boolean isWired(Part part, String marking) {

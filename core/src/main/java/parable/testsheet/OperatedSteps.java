@@ -9,9 +9,7 @@ import parable.bench.Action;
 import parable.bench.Condition;
 import parable.bench.Moment;
 import parable.circuit.Practice;
-import parable.circuit.Rail;
 import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.CurrentKind;
@@ -42,6 +40,7 @@ final class OperatedSteps {
     private final Steps steps;
     private final Assembly assembly;
     private final Situations situations;
+    private final ProbedRungs probed;
     private final Phase phase;
     private final List<Situation> tried = new ArrayList<>();
     private final Optional<Observation.Loop> loop;
@@ -52,6 +51,7 @@ final class OperatedSteps {
         this.assembly = steps.assembly();
         this.phase = phase;
         situations = new Situations(assembly);
+        probed = new ProbedRungs(assembly);
     }
 
     private List<String> acting() {
@@ -221,14 +221,14 @@ final class OperatedSteps {
         Set<String> walked = new LinkedHashSet<>();
         Moment moment = steps.sound().rest(situation).moment();
         for (Rung rung : assembly.sheet().control()) {
-            Optional<String> parked = returnOf(rung);
+            Optional<String> parked = probed.returnOf(rung);
             for (Terminal terminal : rung.terminals().toList()) {
                 Optional<String> number = numberOf(terminal);
                 if (parked.isPresent() && number.isPresent() && !number.equals(parked) && walked.add(number.get())) {
                     boolean direct = moment.voltage(number.get(), parked.get())
                                     .filter(volts -> Math.abs(volts.direct()) > volts.alternating())
                                     .isPresent()
-                            || isDirect(rung);
+                            || probed.isDirect(rung);
                     steps.add(situation, new Observation.Volts(number.get(), parked.get(), direct));
                 }
             }
@@ -239,34 +239,6 @@ final class OperatedSteps {
         return assembly.nodes()
                 .indexOf(terminal)
                 .map(index -> assembly.nodes().all().get(index).number());
-    }
-
-    /** Whether anything on a rung is made for direct voltage; what a relay's coil is made for says nothing of its contacts. */
-    private boolean isDirect(Rung rung) {
-        return rung.items().stream()
-                .filter(RungItem.Passage.class::isInstance)
-                .map(RungItem.Passage.class::cast)
-                .flatMap(passage -> assembly.part(passage.tag()).stream()
-                        .flatMap(part -> part.loadBetween(passage.from(), passage.to()).stream()
-                                .map(load -> part.loads().get(load))))
-                .anyMatch(load -> load.rated().kind() == CurrentKind.DC);
-    }
-
-    /** The wire number of the rail that a rung ends on, of the last rail if it ends on none. */
-    private Optional<String> returnOf(Rung rung) {
-        List<Rail> rails = assembly.sheet().rails();
-        List<RungItem> items = rung.items();
-        if (!items.isEmpty() && items.get(items.size() - 1) instanceof RungItem.NamedPoint point) {
-            Optional<Rail> ends = rails.stream()
-                    .filter(rail -> rail.name().equals(point.name()))
-                    .findFirst();
-            if (ends.isPresent()) {
-                return ends.map(Rail::number);
-            }
-        }
-        return rails.isEmpty()
-                ? Optional.empty()
-                : Optional.of(rails.get(rails.size() - 1).number());
     }
 
     private void clamp(Situation situation) {
