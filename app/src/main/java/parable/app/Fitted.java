@@ -5,15 +5,20 @@ import parable.circuit.Fieldwork;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 
 /** Sheets of the open job, fitted out: a job holds none that cannot be. */
 final class Fitted {
 
     private Fitted() {}
 
-    /** Lets a run go on with a sheet after an edit; what was done at the panel by it alone changes nothing of what it does. */
-    static void goOnWith(RunModel run, Sheet sheet) {
+    /** Lets a run go on with a sheet after an edit; what was done at the panel by it alone changes nothing of what it does, and other tables change all that is read from them. */
+    static void goOnWith(RunModel run, Sheet sheet, JobTables tables) {
         Sheet before = run.assembly().sheet();
+        if (!run.assembly().tables().equals(tables)) {
+            run.goOnWith(out(sheet, tables));
+            return;
+        }
         if (sheet.equals(before)) {
             return;
         }
@@ -38,9 +43,9 @@ final class Fitted {
     }
 
     /** A sheet of the job, fitted out. */
-    static Assembly out(Sheet sheet) {
+    static Assembly out(Sheet sheet, JobTables tables) {
         try {
-            return Assembly.of(sheet);
+            return Assembly.of(sheet, tables);
         } catch (PartException impossible) {
             throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }

@@ -89,7 +89,7 @@ record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Exit
     /** Asks what a starter is to do. */
     @Override
     public void ask() {
-        StartModel start = new StartModel(jobs.jobProperty().get().conventions());
+        StartModel start = new StartModel(jobs.jobProperty().get());
         exits.instead(new StartView(start, this::begin, exits::back));
     }
 

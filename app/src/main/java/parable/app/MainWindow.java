@@ -42,6 +42,7 @@ import parable.circuit.Place;
 import parable.circuit.Sheet;
 import parable.logbook.Logbook;
 import parable.offer.Spot;
+import parable.ratings.JobTables;
 import parable.timing.Refutation;
 
 /** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
@@ -282,7 +283,8 @@ public final class MainWindow {
     /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
     private void showEdited(Job job) {
         pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
-        pages.forEach((name, one) -> Fitted.goOnWith(one.run(), job.sheet(name).orElseThrow()));
+        JobTables tables = JobTables.of(job);
+        pages.forEach((name, one) -> Fitted.goOnWith(one.run(), job.sheet(name).orElseThrow(), tables));
         header.showJob();
         if (job.sheet(shown).isEmpty()) {
             showSheet(job.sheets().get(0).name());
@@ -460,11 +462,9 @@ public final class MainWindow {
     }
 
     private SheetPage page(String name) {
-        Sheet sheet = jobs.jobProperty()
-                .get()
-                .sheet(name)
-                .orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        SheetPage made = new SheetPage(workplace, name, Fitted.out(sheet));
+        Job job = jobs.jobProperty().get();
+        Sheet sheet = job.sheet(name).orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
+        SheetPage made = new SheetPage(workplace, name, Fitted.out(sheet, JobTables.of(job)));
         made.run().stirredProperty().addListener((any, before, now) -> wall.stirred());
         return made;
     }

@@ -12,7 +12,6 @@ import parable.circuit.Sheet;
 import parable.files.FindingsText;
 import parable.files.SheetFindings;
 import parable.parts.Assembly;
-import parable.parts.PartException;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -55,7 +54,11 @@ final class CheckCommand implements Callable<Integer> {
         List<Sheet> sheets = sheet.isEmpty() ? job.sheets() : List.of(Jobs.sheet(job, sheet));
         List<SheetFindings> found = sheets.stream()
                 .map(one -> new SheetFindings(
-                        one, findings(one, job.conventions(), spec.commandLine().getErr())))
+                        one,
+                        findings(
+                                Jobs.assembled(job, one),
+                                job.conventions(),
+                                spec.commandLine().getErr())))
                 .toList();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -69,21 +72,17 @@ final class CheckCommand implements Callable<Integer> {
         return wrong || unfinished ? 1 : 0;
     }
 
-    private List<Finding> findings(Sheet sheet, Conventions conventions, PrintWriter err) {
-        try {
-            Assembly assembly = Assembly.of(sheet);
-            ProofWatch watch = new ProofWatch(sheet.name(), seconds, err);
-            return Check.of(assembly, conventions.colours(), () -> watch.isCancelled(0))
-                    .orElseGet(() -> {
-                        unfinished = true;
-                        err.println(sheet.name() + ": the time of " + seconds + " s was over before all rules had been"
-                                + " tried; told is what those find that only read the sheet. --seconds gives more.");
-                        err.flush();
-                        return Check.reading(assembly, conventions.colours(), watch::isTwiceOver);
-                    });
-        } catch (PartException impossible) {
-            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
-        }
+    private List<Finding> findings(Assembly assembly, Conventions conventions, PrintWriter err) {
+        ProofWatch watch = new ProofWatch(assembly.sheet().name(), seconds, err);
+        return Check.of(assembly, conventions.colours(), () -> watch.isCancelled(0))
+                .orElseGet(() -> {
+                    unfinished = true;
+                    err.println(assembly.sheet().name() + ": the time of " + seconds
+                            + " s was over before all rules had been"
+                            + " tried; told is what those find that only read the sheet. --seconds gives more.");
+                    err.flush();
+                    return Check.reading(assembly, conventions.colours(), watch::isTwiceOver);
+                });
     }
 
     private void print(SheetFindings found, PrintWriter out) {

@@ -21,9 +21,9 @@ import parable.finding.Mend;
 import parable.finding.Proposal;
 import parable.finding.Weighed;
 import parable.parts.Assembly;
-import parable.parts.PartException;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTables;
+import parable.sizing.JobSizing;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -102,7 +102,7 @@ final class FindCommand implements Callable<Integer> {
         }
         Job job = Jobs.open(file);
         Sheet asked = Jobs.onlySheet(job, sheet);
-        Assembly assembly = assembled(asked);
+        Assembly assembly = Jobs.assembled(job, asked);
         FaultSearch search = searched(job, asked, assembly);
         List<Mend> mends = search.next().isPresent() || search.cannotBe()
                 ? List.of()
@@ -124,8 +124,7 @@ final class FindCommand implements Callable<Integer> {
         try {
             Map<String, Integer> before =
                     FaultHistory.of(LogbookFile.read(LogbookFile.beside(file)), asked.name(), assembly);
-            RatingTables tables =
-                    RatingTables.of(job.practice()).with(job.sizing().tables());
+            RatingTables tables = JobSizing.tables(job);
             FaultSearch search = FaultSearch.of(assembly, tables, new FaultSearch.Knowledge(newPanel, before, doubt));
             LookNotation notation = new LookNotation(assembly);
             for (String symptom : symptoms) {
@@ -142,14 +141,6 @@ final class FindCommand implements Callable<Integer> {
         } catch (IOException unreadable) {
             throw new UsersFaultException(
                     LogbookFile.beside(file) + ": cannot be read: " + FileFailure.words(unreadable));
-        }
-    }
-
-    private static Assembly assembled(Sheet sheet) {
-        try {
-            return Assembly.of(sheet);
-        } catch (PartException impossible) {
-            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         }
     }
 

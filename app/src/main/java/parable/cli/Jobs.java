@@ -17,6 +17,7 @@ import parable.files.PlainFile;
 import parable.files.UnknownFields;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.scenario.Player;
 import parable.scenario.Scenario;
 import parable.scenario.ScenarioException;
@@ -117,10 +118,10 @@ final class Jobs {
         return name.isEmpty() && !job.sheets().isEmpty() ? job.sheets().get(0) : sheet(job, name);
     }
 
-    /** A bench with a sheet of a job that opened. */
-    static Bench bench(Sheet sheet) {
+    /** A sheet of a job that opened, fitted out by the tables of the job. */
+    static Assembly assembled(Job job, Sheet sheet) {
         try {
-            return Bench.of(Assembly.of(sheet));
+            return Assembly.of(sheet, JobTables.of(job));
         } catch (PartException impossible) {
             throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
         }

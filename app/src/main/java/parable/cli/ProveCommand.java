@@ -12,7 +12,6 @@ import parable.circuit.Sheet;
 import parable.files.EquivalenceText;
 import parable.files.ProofText;
 import parable.parts.Assembly;
-import parable.parts.PartException;
 import parable.proof.Claim;
 import parable.proof.Equivalence;
 import parable.proof.FaultRow;
@@ -94,7 +93,7 @@ final class ProveCommand implements Callable<Integer> {
         List<ObjectNode> told = new ArrayList<>();
         boolean holds = true;
         for (Sheet one : sheets) {
-            holds &= prove(one, told);
+            holds &= prove(Jobs.assembled(job, one), told);
         }
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
@@ -105,19 +104,19 @@ final class ProveCommand implements Callable<Integer> {
     }
 
     /** Proves a sheet and tells of it; returns whether everything was explored and holds. */
-    private boolean prove(Sheet proved, List<ObjectNode> told) {
+    private boolean prove(Assembly proved, List<ObjectNode> told) {
         PrintWriter err = spec.commandLine().getErr();
-        ProofWatch watch = new ProofWatch(proved.name(), seconds, err);
-        Proof proof = proof(assembly(proved), watch);
-        ProofWatch further = new ProofWatch(proved.name() + ", faults", seconds, err);
-        List<FaultRow> rows = faults ? SingleFaults.of(assembly(proved), further) : List.of();
-        List<String> idle = IdleContacts.of(assembly(proved), rows, further);
+        ProofWatch watch = new ProofWatch(proved.sheet().name(), seconds, err);
+        Proof proof = proof(proved, watch);
+        ProofWatch further = new ProofWatch(proved.sheet().name() + ", faults", seconds, err);
+        List<FaultRow> rows = faults ? SingleFaults.of(proved, further) : List.of();
+        List<String> idle = IdleContacts.of(proved, rows, further);
         boolean ended = watch.isOver() || further.isOver();
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            told.add(ProofText.json(proved.name(), proof, rows, idle, watch.millis()));
+            told.add(ProofText.json(proved.sheet().name(), proof, rows, idle, watch.millis()));
         } else {
-            print(proved.name(), proof, watch.millis(), out);
+            print(proved.sheet().name(), proof, watch.millis(), out);
             rows.forEach(row -> print(row, out));
             idle.forEach(contact -> out.println("  " + contact
                     + ": closed or open for good, nothing differs. It is useless, or there for a safety that is not"
@@ -142,8 +141,8 @@ final class ProveCommand implements Callable<Integer> {
     }
 
     private int compare(Job job) {
-        Assembly one = assembly(Jobs.sheet(job, equivalent.get(0)));
-        Assembly other = assembly(Jobs.sheet(job, equivalent.get(1)));
+        Assembly one = Jobs.assembled(job, Jobs.sheet(job, equivalent.get(0)));
+        Assembly other = Jobs.assembled(job, Jobs.sheet(job, equivalent.get(1)));
         long begin = System.nanoTime();
         Equivalence found = Equivalence.of(one, other, Progress.UNWATCHED);
         long millis = (System.nanoTime() - begin) / 1_000_000;
@@ -166,14 +165,6 @@ final class ProveCommand implements Callable<Integer> {
         difference.shownByOne().story().forEach(line -> out.println("      " + line));
         out.println("  " + equivalent.get(1) + ": " + difference.other());
         difference.shownByOther().story().forEach(line -> out.println("      " + line));
-    }
-
-    private static Assembly assembly(Sheet sheet) {
-        try {
-            return Assembly.of(sheet);
-        } catch (PartException impossible) {
-            throw new IllegalStateException("a job that opened holds a sheet that cannot be fitted out", impossible);
-        }
     }
 
     private static void print(FaultRow row, PrintWriter out) {

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import parable.bench.Bench;
 import parable.bench.StoryLine;
+import parable.circuit.Job;
 import parable.scenario.Outcome;
 import parable.scenario.Player;
 import picocli.CommandLine.Command;
@@ -41,7 +42,8 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Bench bench = Jobs.bench(Jobs.onlySheet(Jobs.open(file), sheet));
+        Job job = Jobs.open(file);
+        Bench bench = Bench.of(Jobs.assembled(job, Jobs.onlySheet(job, sheet)));
         Player player = Jobs.played(script, bench);
         PrintWriter out = spec.commandLine().getOut();
         if (json) {

@@ -15,6 +15,7 @@ import parable.files.FileFailure;
 import parable.files.SizingCsv;
 import parable.files.SizingJson;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
@@ -110,7 +111,7 @@ final class SizeCommand implements Callable<Integer> {
             RatingTables used = JobSizing.tables(job);
             List<SheetFacts> facts = new ArrayList<>();
             for (Sheet one : job.sheets()) {
-                facts.add(SheetFacts.explored(one, job.practice(), done -> false));
+                facts.add(SheetFacts.explored(one, job.practice(), JobTables.of(job), done -> false));
             }
             JobSizing sizing = JobSizing.of(job, facts, used);
             List<SheetSizing> told = sizing.sheets().stream()

@@ -11,6 +11,7 @@ import parable.plc.SealIn;
 import parable.plc.Translation;
 import parable.plc.TranslationChoices;
 import parable.plc.TranslationException;
+import parable.ratings.JobTables;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -60,7 +61,7 @@ final class TranslateCommand implements Callable<Integer> {
         TranslationChoices proposed = TranslationChoices.PROPOSED;
         try {
             Translation translation = Translation.of(
-                    Assembly.of(relays),
+                    Assembly.of(relays, JobTables.of(job)),
                     job.practice(),
                     new TranslationChoices(how, transistor, proposed.alarmMillis(), proposed.copper()));
             Jobs.save(job.with(translation.sheet()), out);

@@ -6,6 +6,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import parable.bench.Bench;
+import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.reason.Why;
 import picocli.CommandLine.Command;
@@ -47,8 +48,9 @@ final class WhyCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Sheet asked = Jobs.onlySheet(Jobs.open(file), sheet);
-        Bench bench = Jobs.bench(asked);
+        Job job = Jobs.open(file);
+        Sheet asked = Jobs.onlySheet(job, sheet);
+        Bench bench = Bench.of(Jobs.assembled(job, asked));
         if (bench.assembly().part(tag).isEmpty()) {
             throw new UsersFaultException("--of: found " + tag + ", expected a device of " + asked.name());
         }

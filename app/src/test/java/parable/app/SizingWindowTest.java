@@ -17,6 +17,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.circuit.Sheet;
 import parable.circuit.Stated;
+import parable.ratings.JobTables;
 
 /** The step of sizing, by mouse and by keys. */
 @ExtendWith(ApplicationExtension.class)
@@ -136,12 +137,14 @@ class SizingWindowTest extends DrivenWindow {
         robot.clickOn("#sizing-of-M1");
         until(() -> words("sized-wire").equals("1.5 mm² (12 A)"));
         assertThat(words("mark-wire")).isEqualTo("edited table");
+        assertThat(window.run().assembly().tables()).as("of the running bench").isNotEqualTo(JobTables.SHIPPED);
         robot.clickOn("#sizing-of-Tables");
         robot.interact(() -> ((TextArea) window.part("table-text")).setText("nonsense"));
         robot.clickOn("#table-keep");
         until(() -> words("notice").startsWith("table: found nonsense"));
         robot.clickOn("#table-shipped");
         until(() -> jobs.jobProperty().get().sizing().tables().isEmpty());
+        assertThat(window.run().assembly().tables()).isEqualTo(JobTables.SHIPPED);
     }
 
     /** The answer to one field comes while the next is being typed in: that goes on. */

@@ -1,5 +1,6 @@
 package parable.benchmark;
 
+import parable.ratings.JobTables;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -51,7 +52,7 @@ public class SizingBenchmark {
     private List<SheetFacts> explored() throws Exception {
         List<SheetFacts> all = new ArrayList<>();
         for (Sheet sheet : sized.sheets()) {
-            all.add(SheetFacts.explored(sheet, sized.practice(), Progress.UNWATCHED));
+            all.add(SheetFacts.explored(sheet, sized.practice(), JobTables.SHIPPED, Progress.UNWATCHED));
         }
         return all;
     }

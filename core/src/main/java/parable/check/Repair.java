@@ -28,6 +28,7 @@ import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 
 /**
  * A change of a sheet that does away with a finding. It is only offered after the rules have looked at the changed sheet: the finding must
@@ -65,7 +66,8 @@ public record Repair(String words, Sheet sheet) {
                         case "three-conductors" -> asProposed(assembly.sheet(), assembly.nodes(), finding);
                         default -> SettingRepair.of(assembly.sheet(), assembly.parts(), finding);
                     };
-            return proposed.filter(repair -> repair.isSafe(finding, findings, conventions.colours(), cancelled));
+            return proposed.filter(
+                    repair -> repair.isSafe(finding, findings, conventions.colours(), assembly.tables(), cancelled));
         } catch (EditException impossible) {
             return Optional.empty();
         }
@@ -91,9 +93,10 @@ public record Repair(String words, Sheet sheet) {
                 new Edit.InsertRung(Circuit.POWER, sheet.power().size(), rung).on(sheet)));
     }
 
-    private boolean isSafe(Finding finding, List<Finding> before, ColourCode colours, BooleanSupplier cancelled) {
+    private boolean isSafe(
+            Finding finding, List<Finding> before, ColourCode colours, JobTables tables, BooleanSupplier cancelled) {
         try {
-            Optional<List<Finding>> after = Check.of(Assembly.of(sheet), colours, cancelled);
+            Optional<List<Finding>> after = Check.of(Assembly.of(sheet, tables), colours, cancelled);
             return after.filter(found -> !found.contains(finding) && before.containsAll(found))
                     .isPresent();
         } catch (PartException impossible) {

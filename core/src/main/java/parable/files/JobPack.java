@@ -16,6 +16,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import org.apache.pdfbox.pdmodel.PDPage;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.ratings.JobTables;
 import parable.sizing.JobSizing;
 import parable.sizing.SheetFacts;
 
@@ -100,7 +101,8 @@ public final class JobPack {
     private void cover(List<Sheet> sheets) throws IOException {
         List<String> lines = new ArrayList<>(CAUTIONS);
         sheets.forEach(sheet -> lines.add(summaries.get(sheet)));
-        JobSizing sizing = JobSizing.of(job, sheets.stream().map(facts::get).toList(), SheetPages.tables(job));
+        JobSizing sizing = JobSizing.of(
+                job, sheets.stream().map(facts::get).toList(), JobTables.of(job).of(job.practice()));
         List<String> ratings = SizingCsv.ratings(job, sizing);
         if (!ratings.isEmpty()) {
             lines.addAll(List.of("", "#Ratings for the plate of the panel"));

@@ -9,6 +9,7 @@ import parable.circuit.Sheet;
 import parable.draw.SheetDrawing;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 
 /** Drawings of sheets as PDF, with the geometry of the screen, everything at rest, in black on white. */
 public final class PdfFile {
@@ -18,8 +19,9 @@ public final class PdfFile {
     /** The bytes of the file with these sheets of a job, one after the other. */
     public static byte[] of(Job job, List<Sheet> sheets) {
         try (PdfBook book = new PdfBook(job)) {
+            JobTables tables = JobTables.of(job);
             for (Sheet sheet : sheets) {
-                Assembly assembly = Assembly.of(sheet);
+                Assembly assembly = Assembly.of(sheet, tables);
                 book.about(Revision.of(sheet));
                 book.draw(assembly, SheetDrawing.of(assembly, job.practice()), sheet.name());
             }

@@ -10,6 +10,7 @@ import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.plc.IoList;
 import parable.program.StructuredText;
+import parable.ratings.JobTables;
 import parable.testsheet.TestSheet;
 import parable.wiring.Cables;
 import parable.wiring.Labels;
@@ -173,6 +174,6 @@ public enum SheetExport {
      * @throws PartException if the sheet cannot be fitted out
      */
     public Optional<byte[]> bytes(Job job, Sheet sheet) throws PartException {
-        return pen.text(job, Assembly.of(sheet)).map(text -> text.getBytes(StandardCharsets.UTF_8));
+        return pen.text(job, Assembly.of(sheet, JobTables.of(job))).map(text -> text.getBytes(StandardCharsets.UTF_8));
     }
 }

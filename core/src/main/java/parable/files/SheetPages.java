@@ -20,8 +20,7 @@ import parable.proof.Claim;
 import parable.proof.OnTogether;
 import parable.proof.Proof;
 import parable.proof.Verdict;
-import parable.ratings.RatingFormatException;
-import parable.ratings.RatingTables;
+import parable.ratings.JobTables;
 import parable.sizing.JobSizing;
 import parable.sizing.SheetFacts;
 import parable.sizing.SheetSizing;
@@ -61,7 +60,7 @@ final class SheetPages {
      */
     static SheetPages of(Job job, Sheet sheet, int mostStates) {
         try {
-            Assembly assembly = Assembly.of(sheet);
+            Assembly assembly = Assembly.of(sheet, JobTables.of(job));
             Progress untilMost = states -> states > mostStates;
             Proof proof = Proof.of(assembly, Proof.Timing.WITHIN_TIMES, untilMost);
             SheetFacts facts = new SheetFacts(
@@ -88,7 +87,8 @@ final class SheetPages {
             parts.add(book -> book.text(sheet.name() + ", program", sheet.name() + ", program", lines));
             table("inputs and outputs", IoCsv.table(IoList.of(assembly)), 0);
         });
-        SheetSizing sizing = SheetSizing.of(facts, job.practice(), tables(job));
+        SheetSizing sizing =
+                SheetSizing.of(facts, job.practice(), JobTables.of(job).of(job.practice()));
         table("sizing", SizingCsv.resultTable(sizing), 0);
         table("where the drawing is not as it is sized", SizingCsv.differenceTable(sizing), 0);
         table("parts", PartsCsv.table(PartsList.of(assembly)), 0);
@@ -159,21 +159,13 @@ final class SheetPages {
                 + (open == 0 ? "" : ", " + open + " not finished or not reached and so not proved") + ".";
     }
 
-    /** The tables of a job; those that ship where its own make no sense. */
-    static RatingTables tables(Job job) {
-        try {
-            return JobSizing.tables(job);
-        } catch (RatingFormatException senseless) {
-            return RatingTables.of(job.practice());
-        }
-    }
-
     /** The sheets of a job, fitted out. */
     static List<Assembly> assemblies(Job job) {
         List<Assembly> all = new ArrayList<>();
+        JobTables tables = JobTables.of(job);
         for (Sheet one : job.sheets()) {
             try {
-                all.add(Assembly.of(one));
+                all.add(Assembly.of(one, tables));
             } catch (PartException impossible) {
                 throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
             }
@@ -189,7 +181,7 @@ final class SheetPages {
                         MotorCircuit.of(one, job.practice()),
                         OnTogether.of(one, SheetFacts.MOST_STATES, Progress.UNWATCHED)))
                 .toList();
-        return JobSizing.of(job, facts, tables(job));
+        return JobSizing.of(job, facts, JobTables.of(job).of(job.practice()));
     }
 
     /** What the circuit tells of itself. */

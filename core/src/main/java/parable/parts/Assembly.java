@@ -19,30 +19,44 @@ import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.parts.PartException.Site;
+import parable.ratings.JobTables;
 
 /** A sheet whose devices are all fitted out and whose rungs only use terminals that those devices have. */
 public final class Assembly {
 
     private final Sheet sheet;
+    private final JobTables tables;
     private final List<Part> parts;
     private final Map<String, Integer> indexByTag;
     private final Nodes nodes;
 
-    private Assembly(Sheet sheet, List<Part> parts, Map<String, Integer> indexByTag) {
+    private Assembly(Sheet sheet, JobTables tables, List<Part> parts, Map<String, Integer> indexByTag) {
         this.sheet = sheet;
+        this.tables = tables;
         this.parts = List.copyOf(parts);
         this.indexByTag = indexByTag;
         this.nodes = Nodes.of(sheet);
     }
 
     /**
+     * Fits out a sheet by the tables that ship.
+     *
+     * @throws PartException as {@link #of(Sheet, JobTables)} does
+     */
+    public static Assembly of(Sheet sheet) throws PartException {
+        return of(sheet, JobTables.SHIPPED);
+    }
+
+    /**
      * Fits out a sheet.
+     *
+     * @param tables of its job; what the settings of a device leave open is read from these
      *
      * @throws PartException at the first device with an unknown kind, a senseless setting or a tag that was used before,
      *     or at the first terminal on a rung that its device does not have
      */
-    public static Assembly of(Sheet sheet) throws PartException {
-        return fitted(sheet, device -> Optional.empty(), rung -> false);
+    public static Assembly of(Sheet sheet, JobTables tables) throws PartException {
+        return fitted(sheet, tables, device -> Optional.empty(), rung -> false);
     }
 
     /**
@@ -54,11 +68,11 @@ public final class Assembly {
         List<Part> other = parts.stream()
                 .map(part -> times.containsKey(part.tag()) ? part.taking(times.get(part.tag())) : part)
                 .toList();
-        return new Assembly(sheet, other, indexByTag);
+        return new Assembly(sheet, tables, other, indexByTag);
     }
 
     /**
-     * This for a changed sheet; the parts of devices that are as they were are taken over.
+     * This for a changed sheet and by the same tables; the parts of devices that are as they were are taken over.
      *
      * @throws PartException as {@link #of} does
      */
@@ -71,6 +85,7 @@ public final class Assembly {
         Set<Rung> before = identical(sheet.rungs().toList());
         return fitted(
                 changed,
+                tables,
                 device -> part(device.tag()).filter(part -> part.device() == device),
                 rung -> before.contains(rung)
                         && (gone.isEmpty()
@@ -84,7 +99,8 @@ public final class Assembly {
         return identical;
     }
 
-    private static Assembly fitted(Sheet sheet, Function<Device, Optional<Part>> known, Predicate<Rung> checked)
+    private static Assembly fitted(
+            Sheet sheet, JobTables tables, Function<Device, Optional<Part>> known, Predicate<Rung> checked)
             throws PartException {
         List<Part> parts = new ArrayList<>();
         Map<String, Integer> indexByTag = new HashMap<>();
@@ -98,9 +114,9 @@ public final class Assembly {
                         "a tag that no other device of the sheet has");
             }
             Optional<Part> part = known.apply(device);
-            parts.add(part.isPresent() ? part.get() : fit(index, device));
+            parts.add(part.isPresent() ? part.get() : fit(index, device, tables));
         }
-        Assembly assembly = new Assembly(sheet, parts, indexByTag);
+        Assembly assembly = new Assembly(sheet, tables, parts, indexByTag);
         List<Rung> rungs = sheet.rungs().toList();
         for (int i = 0; i < rungs.size(); i++) {
             if (!checked.test(rungs.get(i))) {
@@ -110,7 +126,7 @@ public final class Assembly {
         return assembly;
     }
 
-    private static Part fit(int index, Device device) throws PartException {
+    private static Part fit(int index, Device device, JobTables tables) throws PartException {
         Optional<PartKind> kind = Catalogue.kind(device.kind());
         if (kind.isEmpty()) {
             throw new PartException(
@@ -120,7 +136,7 @@ public final class Assembly {
                     Catalogue.kinds().stream().map(PartKind::id).collect(Collectors.joining(", ", "one of ", "")));
         }
         try {
-            return kind.get().fit(device);
+            return kind.get().fit(device, tables);
         } catch (SettingException senseless) {
             throw new PartException(
                     new Site.DeviceField(index, senseless.name()),
@@ -170,6 +186,11 @@ public final class Assembly {
                     passage.text(),
                     "both ends of one contact or load of " + passage.tag() + ": " + String.join(", ", part.passages()));
         }
+    }
+
+    /** The tables that it was fitted out by. */
+    public JobTables tables() {
+        return tables;
     }
 
     /** The sheet that was fitted out. */

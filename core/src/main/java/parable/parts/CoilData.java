@@ -1,9 +1,9 @@
 package parable.parts;
 
 import parable.circuit.Practice;
+import parable.ratings.JobTables;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
-import parable.ratings.RatingTables;
 
 /**
  * What the coil of an electromagnet takes. With alternating current it takes many times more until its armature is home, for an open magnet
@@ -39,10 +39,11 @@ public record CoilData(double sealed, double inrush) {
     /**
      * That of a contactor by its size, as the table {@code contactor} has it.
      *
+     * @param tables to read it from
      * @param amperes its rated current in A, for motors at 400 V (AC-3)
      */
-    public static CoilData contactor(double amperes) {
-        RatingTable table = RatingTables.of(Practice.IEC).table("contactor");
+    public static CoilData contactor(JobTables tables, double amperes) {
+        RatingTable table = tables.of(Practice.IEC).table("contactor");
         RatingLine line = table.from(amperes).orElse(table.most());
         return new CoilData(
                 line.number("sealed VA").orElseThrow(), line.number("inrush VA").orElseThrow());

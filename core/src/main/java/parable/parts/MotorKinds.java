@@ -71,7 +71,8 @@ final class MotorKinds {
         boolean six = settings.oneOf("leads", List.of("3", "6"), "3").equals("6");
         RatedVoltage winding = six ? line : line.times(1 / Math.sqrt(3));
         double watts = watts(settings);
-        double inLine = settings.quantity("current", "A", 0.1, 1000, RatedCurrent.of(watts / 1000, line.volts()));
+        double inLine = settings.quantity(
+                "current", "A", 0.1, 1000, RatedCurrent.of(settings.tables(), watts / 1000, line.volts()));
         double voltAmperes = line.volts() * inLine / Math.sqrt(3);
         double powerFactor =
                 Math.max(LEAST_POWER_FACTOR, Math.min(MOST_POWER_FACTOR, Math.sqrt(watts / 3 / voltAmperes)));

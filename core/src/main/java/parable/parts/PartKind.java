@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import parable.circuit.Device;
+import parable.ratings.JobTables;
 
 /**
  * A kind of device that a sheet can use.
@@ -35,7 +36,10 @@ public record PartKind(String id, Family family, List<String> settings, Fitter f
         Map<String, SettingForm> forms = new LinkedHashMap<>();
         fitting.fit(
                 new PartBuilder(device, family),
-                new Settings(device, form -> forms.putIfAbsent(form.get().name(), form.get())));
+                new Settings(
+                        device,
+                        JobTables.SHIPPED,
+                        form -> forms.putIfAbsent(form.get().name(), form.get())));
         return forms.values().stream()
                 .filter(form -> settings.contains(form.name()))
                 .sorted(Comparator.comparingInt(form -> settings.indexOf(form.name())))
@@ -43,11 +47,21 @@ public record PartKind(String id, Family family, List<String> settings, Fitter f
     }
 
     /**
-     * The part that this device is.
+     * The part that this device is, by the tables that ship.
      *
      * @throws SettingException if one of its settings says nothing sensible
      */
     public Part fit(Device device) throws SettingException {
-        return fitting.fit(new PartBuilder(device, family), new Settings(device));
+        return fit(device, JobTables.SHIPPED);
+    }
+
+    /**
+     * The part that this device is.
+     *
+     * @param tables what its settings leave open is read from these
+     * @throws SettingException if one of its settings says nothing sensible
+     */
+    public Part fit(Device device, JobTables tables) throws SettingException {
+        return fitting.fit(new PartBuilder(device, family), new Settings(device, tables));
     }
 }

@@ -1,6 +1,7 @@
 package parable.parts;
 
 import parable.circuit.Practice;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTable;
 import parable.ratings.RatingTables;
 
@@ -22,14 +23,15 @@ public final class RatedCurrent {
     /**
      * The rated current in A.
      *
+     * @param tables to read it from
      * @param kilowatts the rated power at the shaft, above 0
      * @param lineVolts between lines, above 0
      */
-    public static double of(double kilowatts, double lineVolts) {
+    public static double of(JobTables tables, double kilowatts, double lineVolts) {
         String column = northAmericanColumn(lineVolts);
         return column.isEmpty()
-                ? TABLE_VOLTS / lineVolts * read(Practice.IEC, kilowatts, IEC_COLUMN)
-                : read(Practice.NORTH_AMERICAN, kilowatts / HORSEPOWER, column);
+                ? TABLE_VOLTS / lineVolts * read(tables.of(Practice.IEC), kilowatts, IEC_COLUMN)
+                : read(tables.of(Practice.NORTH_AMERICAN), kilowatts / HORSEPOWER, column);
     }
 
     /** The column of the North American tables for a voltage, empty for a voltage that is not of that practice alone. */
@@ -46,8 +48,8 @@ public final class RatedCurrent {
         return lineVolts >= 115 && lineVolts <= 120 ? "115 V" : "";
     }
 
-    private static double read(Practice practice, double power, String column) {
-        RatingTable table = RatingTables.of(practice).table("motor-current");
+    private static double read(RatingTables tables, double power, String column) {
+        RatingTable table = tables.table("motor-current");
         return table.between(power, column).orElseThrow();
     }
 }

@@ -1,8 +1,8 @@
 package parable.parts;
 
 import parable.circuit.Practice;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTable;
-import parable.ratings.RatingTables;
 
 /**
  * What a transformer's own resistance and leakage take of its voltage (IEC 60076-1, annex on regulation; the square of the cross voltage is left out).
@@ -25,8 +25,8 @@ public record Regulation(double rated, double resistive, double reactive) {
     }
 
     /** That of a control transformer of this size in VA, by the table {@code control-transformer}: the row of the next size. */
-    public static Regulation ofControlTransformer(double rated) {
-        RatingTable table = RatingTables.of(Practice.IEC).table("control-transformer");
+    public static Regulation ofControlTransformer(JobTables tables, double rated) {
+        RatingTable table = tables.of(Practice.IEC).table("control-transformer");
         var line = table.from(rated).orElse(table.most());
         return new Regulation(
                 rated,

@@ -13,6 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import parable.circuit.ColourCode;
 import parable.circuit.Device;
+import parable.ratings.JobTables;
 
 /** Reads the settings of one device; a setting that says nothing sensible is refused with the tag and its name. */
 final class Settings {
@@ -30,10 +31,11 @@ final class Settings {
     private static final double HORSEPOWER = 0.7457;
 
     private final Device device;
+    private final JobTables tables;
     private final Consumer<Supplier<SettingForm>> asked;
 
-    Settings(Device device) {
-        this(device, form -> {});
+    Settings(Device device, JobTables tables) {
+        this(device, tables, form -> {});
     }
 
     /**
@@ -41,9 +43,15 @@ final class Settings {
      *
      * @param asked takes each form that is asked for; making it takes time that only those spend who want it
      */
-    Settings(Device device, Consumer<Supplier<SettingForm>> asked) {
+    Settings(Device device, JobTables tables, Consumer<Supplier<SettingForm>> asked) {
         this.device = device;
+        this.tables = tables;
         this.asked = asked;
+    }
+
+    /** What follows from a rating is read from these. */
+    JobTables tables() {
+        return tables;
     }
 
     /** A rated voltage such as {@code 24 V DC}. */

@@ -90,7 +90,7 @@ final class SupplyKinds {
                         Optional.of(new Source.Following(
                                 0,
                                 Source.Law.IN_PROPORTION,
-                                Regulation.ofControlTransformer(rated),
+                                Regulation.ofControlTransformer(settings.tables(), rated),
                                 Double.POSITIVE_INFINITY)),
                         grounded)))
                 .bareTerminals("PE")

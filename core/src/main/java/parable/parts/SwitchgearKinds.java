@@ -140,7 +140,10 @@ final class SwitchgearKinds {
     /** One to four poles, three as a rule, auxiliary contacts as fitted, one coil; pull-in and drop-out by IEC 60947-4-1. */
     private static Part contactor(PartBuilder part, Settings settings) throws SettingException {
         Load coil = settings.coil(
-                "A1", "A2", CoilData.contactor(settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
+                "A1",
+                "A2",
+                CoilData.contactor(
+                        settings.tables(), settings.quantity("rated", "A", 1, 1000, CoilData.SMALL_CONTACTOR)));
         settings.oneOf("category", List.of("AC-3", "AC-4"), "AC-3");
         Travel travel = coil.rated().kind() == CurrentKind.DC ? Travel.DIRECT_CONTACTOR : Travel.CONTACTOR;
         return part.contacts(withPoles(settings.count("poles", 1, 4, 3), settings.contacts("aux", "13-14")))

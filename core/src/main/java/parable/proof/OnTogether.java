@@ -14,6 +14,7 @@ import parable.parts.Assembly;
 import parable.parts.Drive;
 import parable.parts.Part;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.reach.CircuitMachine;
 import parable.reach.Explorer;
 
@@ -39,7 +40,7 @@ public record OnTogether(List<List<Set<String>>> circuits, boolean explored) {
         List<List<Set<String>>> circuits = new ArrayList<>();
         boolean explored = true;
         for (Sheet one : IndependentParts.of(assembly)) {
-            Assembly part = fitted(one);
+            Assembly part = fitted(one, assembly.tables());
             CircuitMachine machine = CircuitMachine.untimed(part, List.of());
             boolean all = false;
             if (machine.isSmallEnough()) {
@@ -63,9 +64,9 @@ public record OnTogether(List<List<Set<String>>> circuits, boolean explored) {
         return new OnTogether(List.of(List.of(coils(assembly))), false);
     }
 
-    private static Assembly fitted(Sheet part) {
+    private static Assembly fitted(Sheet part, JobTables tables) {
         try {
-            return Assembly.of(part);
+            return Assembly.of(part, tables);
         } catch (PartException impossible) {
             throw new IllegalStateException("a part of a sheet that is fitted out cannot be fitted out", impossible);
         }

@@ -15,6 +15,7 @@ import parable.bench.Progress;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.reach.CircuitMachine;
 import parable.reach.Explorer;
 import parable.timing.Refinement;
@@ -91,7 +92,7 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         Set<String> limits = new LinkedHashSet<>();
         while (done < parts.size() && (done == 0 || !progress.isCancelled(states))) {
             int before = states;
-            Proof proof = explored.apply(fitted(parts.get(done++)));
+            Proof proof = explored.apply(fitted(parts.get(done++), assembly.tables()));
             states = before + proof.states;
             complete &= proof.complete;
             limits.addAll(proof.limits);
@@ -107,9 +108,9 @@ public record Proof(List<Claim> claims, List<String> limits, int states, boolean
         return new Proof(Limits.acrossParts(all), List.copyOf(limits), states, complete);
     }
 
-    private static Assembly fitted(Sheet part) {
+    private static Assembly fitted(Sheet part, JobTables tables) {
         try {
-            return Assembly.of(part);
+            return Assembly.of(part, tables);
         } catch (PartException impossible) {
             throw new IllegalStateException("a part of a sheet that is fitted out cannot be fitted out", impossible);
         }

@@ -3,6 +3,7 @@ package parable.sizing;
 import java.util.Optional;
 import parable.circuit.Practice;
 import parable.parts.RatedCurrent;
+import parable.ratings.JobTables;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
 
@@ -97,8 +98,8 @@ final class ContactorSize {
     }
 
     /** What an AC-3 contactor that jogs must be rated at least: the current of a motor of twice the power at 400 V, in A. */
-    static double heavyLeast(SizingInputs inputs) {
-        return RatedCurrent.of(FRAME * inputs.number(MotorQuestion.POWER), 400);
+    static double heavyLeast(SizingInputs inputs, JobTables tables) {
+        return RatedCurrent.of(tables, FRAME * inputs.number(MotorQuestion.POWER), 400);
     }
 
     static boolean isHeavy(SizingInputs inputs) {

@@ -187,7 +187,9 @@ final class Differences {
             return wanted.value();
         }
         if (ContactorSize.isHeavy(sized.inputs())) {
-            return Math.min(wanted.value(), ContactorSize.heavyLeast(sized.inputs()));
+            return Math.min(
+                    wanted.value(),
+                    ContactorSize.heavyLeast(sized.inputs(), facts.assembly().tables()));
         }
         return ContactorSize.carried(
                 sized.inputs(), sized.result("current").orElseThrow().value(), wanted.key());

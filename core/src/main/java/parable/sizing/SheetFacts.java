@@ -8,6 +8,7 @@ import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.OnTogether;
+import parable.ratings.JobTables;
 
 /**
  * What a drawn circuit itself tells, which takes a while to find out and changes with the circuit only.
@@ -29,10 +30,12 @@ public record SheetFacts(Assembly assembly, List<MotorCircuit> motors, OnTogethe
     /**
      * Those of a sheet, with its states explored.
      *
+     * @param tables of its job
      * @throws PartException if it cannot be fitted out
      */
-    public static SheetFacts explored(Sheet sheet, Practice practice, Progress progress) throws PartException {
-        Assembly assembly = Assembly.of(sheet);
+    public static SheetFacts explored(Sheet sheet, Practice practice, JobTables tables, Progress progress)
+            throws PartException {
+        Assembly assembly = Assembly.of(sheet, tables);
         return new SheetFacts(
                 assembly, MotorCircuit.of(assembly, practice), OnTogether.of(assembly, MOST_STATES, progress));
     }
@@ -40,10 +43,11 @@ public record SheetFacts(Assembly assembly, List<MotorCircuit> motors, OnTogethe
     /**
      * Those of a sheet without a look at its states: all its coils are taken for on together.
      *
+     * @param tables of its job
      * @throws PartException if it cannot be fitted out
      */
-    public static SheetFacts drawn(Sheet sheet, Practice practice) throws PartException {
-        Assembly assembly = Assembly.of(sheet);
+    public static SheetFacts drawn(Sheet sheet, Practice practice, JobTables tables) throws PartException {
+        Assembly assembly = Assembly.of(sheet, tables);
         return new SheetFacts(assembly, MotorCircuit.of(assembly, practice), OnTogether.everything(assembly));
     }
 

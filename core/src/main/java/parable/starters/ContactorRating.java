@@ -3,7 +3,6 @@ package parable.starters;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import parable.ratings.RatingTables;
 import parable.sizing.MotorQuestion;
 import parable.sizing.MotorSizing;
 import parable.sizing.SizingException;
@@ -43,7 +42,7 @@ final class ContactorRating {
         try {
             SizingInputs inputs =
                     new SizingInputs(motor.label(), wish.practice(), List.of(MotorQuestion.values()), drawn, Map.of());
-            return MotorSizing.of(inputs, RatingTables.of(wish.practice()), Map.of())
+            return MotorSizing.of(inputs, wish.tables().of(wish.practice()), Map.of())
                     .result(key)
                     .map(SizingResult::value)
                     .map(Power::amperes)

@@ -1,6 +1,8 @@
 package parable.starters;
 
 import java.util.Objects;
+import parable.parts.RatedCurrent;
+import parable.ratings.JobTables;
 
 /**
  * The motor of a starter and what it drives, as a nameplate and the machine tell it.
@@ -43,8 +45,13 @@ public record MotorData(
 
     /** A motor on a supply, with the current and the breaker that are usual for its power. */
     public static MotorData of(String label, String place, Supply supply, String power) {
+        return of(label, place, supply, power, JobTables.SHIPPED);
+    }
+
+    /** The same by the tables of a job. */
+    public static MotorData of(String label, String place, Supply supply, String power, JobTables tables) {
         double kilowatts = Power.kilowatts(power).orElse(0.1);
-        double amperes = Power.ratedAmperes(kilowatts, supply.volts());
+        double amperes = RatedCurrent.of(tables, kilowatts, supply.volts());
         return new MotorData(
                 label,
                 place,
@@ -52,7 +59,7 @@ public record MotorData(
                 supply.frequency(),
                 power,
                 Power.amperes(amperes),
-                Power.breaker(supply.practice(), amperes),
+                Power.breaker(tables.of(supply.practice()), amperes),
                 "",
                 "",
                 "");

@@ -4,7 +4,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import parable.circuit.Practice;
 import parable.parts.RatedCurrent;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
@@ -36,11 +35,6 @@ public final class Power {
         return Optional.of(written.group(2).equals("hp") ? RatedCurrent.HORSEPOWER * number : number);
     }
 
-    /** The rated current in A of a three-phase motor, as {@link RatedCurrent} has it. */
-    public static double ratedAmperes(double kilowatts, double lineVolts) {
-        return RatedCurrent.of(kilowatts, lineVolts);
-    }
-
     /** A current as it is written on a device, such as {@code 4.6 A}. */
     public static String amperes(double amperes) {
         return String.format(Locale.ROOT, "%.1f A", Math.max(0.1, Math.min(1000, amperes)))
@@ -51,12 +45,13 @@ public final class Power {
      * The breaker for a motor, with a relay for overload behind it: by IEC practice the smallest that the start does not open, by North American
      * practice the largest that is allowed.
      *
+     * @param tables of the practice
      * @param amperes the motor's rated current
      */
-    public static String breaker(Practice practice, double amperes) {
-        RatingTable table = RatingTables.of(practice).table("breaker");
+    public static String breaker(RatingTables tables, double amperes) {
+        RatingTable table = tables.table("breaker");
         RatingLine line =
-                switch (practice) {
+                switch (tables.practice()) {
                     case IEC -> table.from(ROOM_FOR_START * amperes).orElse(table.most());
                     case NORTH_AMERICAN -> table.upTo(MOST_OF_CURRENT * amperes).orElse(table.least());
                 };

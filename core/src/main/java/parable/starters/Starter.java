@@ -42,7 +42,8 @@ public record Starter(Sheet sheet, List<String> reasons) {
     /** The relay sheet as that of a controller; what became of each part is added to the reasons. */
     private static Sheet translated(Wish wish, Sheet drawn, List<String> reasons) {
         try {
-            Translation translation = Translation.of(Assembly.of(drawn), wish.practice(), TranslationChoices.PROPOSED);
+            Translation translation =
+                    Translation.of(Assembly.of(drawn, wish.tables()), wish.practice(), TranslationChoices.PROPOSED);
             translation.splits().forEach(split -> reasons.add(split.what() + ": " + split.why()));
             return translation.sheet().named(wish.name());
         } catch (TranslationException | PartException impossible) {

@@ -5,7 +5,6 @@ import parable.circuit.Device;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
-import parable.ratings.RatingTables;
 import parable.sizing.ControlSupplySizing;
 import parable.sizing.SizingResult;
 
@@ -37,7 +36,10 @@ final class TransformerRating {
     private Optional<ControlSupplySizing> sized(Sheet sheet) {
         try {
             return ControlSupplySizing.drawn(
-                    Assembly.of(sheet), tags.transformer(), wish.practice(), RatingTables.of(wish.practice()));
+                    Assembly.of(sheet, wish.tables()),
+                    tags.transformer(),
+                    wish.practice(),
+                    wish.tables().of(wish.practice()));
         } catch (PartException unfinished) {
             return Optional.empty();
         }

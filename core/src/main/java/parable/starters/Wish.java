@@ -10,12 +10,14 @@ import java.util.Optional;
 import java.util.Set;
 import parable.circuit.Conventions;
 import parable.circuit.Practice;
+import parable.ratings.JobTables;
 
 /**
  * What somebody wants of a starter. It cannot be changed; what is not said is as the practice has it.
  *
  * @param name the name of the sheet
  * @param conventions the regional practice, and the colours of buttons and lamps
+ * @param tables what is rated is read from these
  * @param motor the motor
  * @param stations the places that have a start and a stop button, the first on the door
  * @param lamps the lamps on the door
@@ -24,6 +26,7 @@ import parable.circuit.Practice;
 public record Wish(
         String name,
         Conventions conventions,
+        JobTables tables,
         MotorData motor,
         List<String> stations,
         Set<Lamp> lamps,
@@ -33,6 +36,7 @@ public record Wish(
     public Wish {
         Objects.requireNonNull(name, "name");
         Objects.requireNonNull(conventions, "conventions");
+        Objects.requireNonNull(tables, "tables");
         Objects.requireNonNull(motor, "motor");
         stations = List.copyOf(stations);
         lamps = Collections.unmodifiableSet(lamps.isEmpty() ? EnumSet.noneOf(Lamp.class) : EnumSet.copyOf(lamps));
@@ -44,7 +48,7 @@ public record Wish(
 
     /** A direct-on-line starter with start and stop on its door. */
     public static Wish of(String name, Practice practice, MotorData motor) {
-        return new Wish(name, Conventions.of(practice), motor, List.of("door"), Set.of(), Map.of());
+        return new Wish(name, Conventions.of(practice), JobTables.SHIPPED, motor, List.of("door"), Set.of(), Map.of());
     }
 
     /** The regional practice. */
@@ -56,17 +60,17 @@ public record Wish(
     public Wish with(Choice choice) {
         Map<Class<? extends Choice>, Choice> changed = new LinkedHashMap<>(choices);
         changed.put(choice.getClass(), choice);
-        return new Wish(name, conventions, motor, stations, lamps, changed);
+        return new Wish(name, conventions, tables, motor, stations, lamps, changed);
     }
 
     /** This wish with start and stop in these places. */
     public Wish from(String... places) {
-        return new Wish(name, conventions, motor, List.of(places), lamps, choices);
+        return new Wish(name, conventions, tables, motor, List.of(places), lamps, choices);
     }
 
     /** This wish with these lamps on the door. */
     public Wish showing(Lamp... some) {
-        return new Wish(name, conventions, motor, stations, Set.of(some), choices);
+        return new Wish(name, conventions, tables, motor, stations, Set.of(some), choices);
     }
 
     /** The answer to a question. */

@@ -36,7 +36,7 @@ final class Conductors {
         this.assembly = assembly;
         this.layout = layout;
         feeds = new Feeds(assembly);
-        sizes = WireSizes.of(practice);
+        sizes = WireSizes.of(assembly.tables().of(practice));
         iec = practice == Practice.IEC;
         stated = new StatedWires(assembly);
         ladder = assembly.sheet().control().stream().flatMap(Rung::terminals).collect(Collectors.toSet());

@@ -48,14 +48,14 @@ final class WireSizes {
     private final RatingTable wires;
     private final RatingTable protective;
 
-    private WireSizes(Practice practice) {
-        this.practice = practice;
-        wires = RatingTables.of(practice).table("wire");
-        protective = RatingTables.of(practice).table("protective-conductor");
+    private WireSizes(RatingTables tables) {
+        practice = tables.practice();
+        wires = tables.table("wire");
+        protective = tables.table("protective-conductor");
     }
 
-    static WireSizes of(Practice practice) {
-        return new WireSizes(practice);
+    static WireSizes of(RatingTables tables) {
+        return new WireSizes(tables);
     }
 
     private Stream<RatingLine> from(boolean power) {

@@ -296,6 +296,7 @@ class CheckTest {
         Wish white = new Wish(
                 wish.name(),
                 wish.conventions().with(whiteStarts),
+                wish.tables(),
                 wish.motor(),
                 wish.stations(),
                 wish.lamps(),

@@ -19,6 +19,7 @@ import parable.circuit.SizingBasis;
 import parable.circuit.Stated;
 import parable.circuit.TableCopy;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTables;
 import parable.sizing.JobSizing;
@@ -73,7 +74,7 @@ class SizingFilesTest {
         for (Job job : Library.jobs()) {
             List<SheetFacts> facts = new ArrayList<>();
             for (Sheet sheet : job.sheets()) {
-                facts.add(SheetFacts.drawn(sheet, job.practice()));
+                facts.add(SheetFacts.drawn(sheet, job.practice(), JobTables.SHIPPED));
             }
             JobSizing sizing = JobSizing.of(job, facts, JobSizing.tables(job));
             String text = SizingJson.of(job.name(), job.practice(), sizing, sizing.sheets());

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.circuit.Device;
 import parable.circuit.Extras;
+import parable.ratings.JobTables;
 
 /** What a meter shows of coils, lamps and electronics, against the figures of data sheets. */
 class CoilDataTest {
@@ -42,7 +43,7 @@ class CoilDataTest {
     @CsvSource({"9 A", "12 A", "25 A", "38 A", "50 A", "95 A", "150 A", "265 A"})
     void anOpenArmatureLetsEightToTenTimesAsMuchFlow(String rated) throws SettingException {
         double amperes = Double.parseDouble(rated.replace(" A", ""));
-        CoilData coil = CoilData.contactor(amperes);
+        CoilData coil = CoilData.contactor(JobTables.SHIPPED, amperes);
         assertThat(coil.inrush() / coil.sealed()).isBetween(8.0, 10.0);
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import parable.ratings.JobTables;
 
 class RatedCurrentTest {
 
@@ -28,7 +29,7 @@ class RatedCurrentTest {
         "3.7285, 575, 6.1"
     })
     void isThatOfTheTable(double kilowatts, double volts, double amperes) {
-        assertThat(RatedCurrent.of(kilowatts, volts)).isCloseTo(amperes, within(0.02 * amperes));
+        assertThat(RatedCurrent.of(JobTables.SHIPPED, kilowatts, volts)).isCloseTo(amperes, within(0.02 * amperes));
     }
 
     @Test
@@ -36,12 +37,12 @@ class RatedCurrentTest {
         for (double volts : new double[] {230, 400, 480, 575, 690}) {
             double before = 0;
             for (double kilowatts = 0.05; kilowatts < 500; kilowatts *= 1.07) {
-                double amperes = RatedCurrent.of(kilowatts, volts);
+                double amperes = RatedCurrent.of(JobTables.SHIPPED, kilowatts, volts);
                 assertThat(amperes).isGreaterThan(before);
                 before = amperes;
             }
         }
-        assertThat(RatedCurrent.of(5, 690)).isLessThan(RatedCurrent.of(5, 400));
-        assertThat(RatedCurrent.of(5, 575)).isLessThan(RatedCurrent.of(5, 480));
+        assertThat(RatedCurrent.of(JobTables.SHIPPED, 5, 690)).isLessThan(RatedCurrent.of(JobTables.SHIPPED, 5, 400));
+        assertThat(RatedCurrent.of(JobTables.SHIPPED, 5, 575)).isLessThan(RatedCurrent.of(JobTables.SHIPPED, 5, 480));
     }
 }

@@ -24,6 +24,7 @@ import parable.circuit.Stated;
 import parable.circuit.TableCopy;
 import parable.drafting.Dress;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
@@ -95,7 +96,7 @@ class EditedTablesTest {
     private static List<SheetFacts> facts(Job job) throws PartException {
         List<SheetFacts> facts = new ArrayList<>();
         for (Sheet sheet : job.sheets()) {
-            facts.add(SheetFacts.drawn(sheet, job.practice()));
+            facts.add(SheetFacts.drawn(sheet, job.practice(), JobTables.of(job)));
         }
         return facts;
     }

@@ -18,6 +18,7 @@ import parable.circuit.SizingBasis;
 import parable.circuit.Stated;
 import parable.circuit.TableCopy;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTables;
 import parable.starters.Library;
@@ -31,7 +32,7 @@ class JobSizingTest {
     static void explore() throws PartException {
         facts = new ArrayList<>();
         for (Sheet sheet : PRESS_HOUSE.sheets()) {
-            facts.add(SheetFacts.explored(sheet, Practice.IEC, Progress.UNWATCHED));
+            facts.add(SheetFacts.explored(sheet, Practice.IEC, JobTables.SHIPPED, Progress.UNWATCHED));
         }
     }
 
@@ -165,7 +166,7 @@ class JobSizingTest {
     void whatExcludesEachOtherDoesNotHeatTogether() throws PartException {
         List<SheetFacts> everything = new ArrayList<>();
         for (Sheet sheet : PRESS_HOUSE.sheets()) {
-            everything.add(SheetFacts.drawn(sheet, Practice.IEC));
+            everything.add(SheetFacts.drawn(sheet, Practice.IEC, JobTables.SHIPPED));
         }
         double all = value(JobSizing.of(PRESS_HOUSE, everything, RatingTables.of(Practice.IEC)), "panel-heat");
         assertThat(value(with(), "panel-heat")).isLessThan(all - 5);
@@ -176,7 +177,7 @@ class JobSizingTest {
         Job iceHouse = Library.jobs().get(1);
         List<SheetFacts> known = new ArrayList<>();
         for (Sheet sheet : iceHouse.sheets()) {
-            known.add(SheetFacts.drawn(sheet, Practice.NORTH_AMERICAN));
+            known.add(SheetFacts.drawn(sheet, Practice.NORTH_AMERICAN, JobTables.SHIPPED));
         }
         JobSizing sizing = JobSizing.of(iceHouse, known, RatingTables.of(Practice.NORTH_AMERICAN));
         assertThat(value(sizing, "feeder-current")).isCloseTo(1.25 * 40 + 7.6 + 21 + 4.8 + 3.4, within(1e-9));
@@ -209,7 +210,10 @@ class JobSizingTest {
     void oneMotorThatMakesNoSenseLeavesTheOthers() throws PartException {
         Sheet pump = PRESS_HOUSE.sheet("Wash pump").orElseThrow();
         List<SheetFacts> changed = new ArrayList<>(facts);
-        changed.set(0, SheetFacts.drawn(pump.withStated(List.of(new Stated("M1", "length", "far"))), Practice.IEC));
+        changed.set(
+                0,
+                SheetFacts.drawn(
+                        pump.withStated(List.of(new Stated("M1", "length", "far"))), Practice.IEC, JobTables.SHIPPED));
         JobSizing sizing = JobSizing.of(PRESS_HOUSE, changed, RatingTables.of(Practice.IEC));
 
         assertThat(sizing.sheets().get(0).problems())

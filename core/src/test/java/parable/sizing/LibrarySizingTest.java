@@ -17,6 +17,7 @@ import parable.circuit.Sheet;
 import parable.circuit.Stated;
 import parable.drafting.Dress;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTables;
 import parable.starters.Library;
 import parable.wiring.WireList;
@@ -32,7 +33,7 @@ class LibrarySizingTest {
     static JobSizing sized(Job job) throws PartException {
         List<SheetFacts> facts = new ArrayList<>();
         for (Sheet sheet : job.sheets()) {
-            facts.add(SheetFacts.drawn(sheet, job.practice()));
+            facts.add(SheetFacts.drawn(sheet, job.practice(), JobTables.SHIPPED));
         }
         return JobSizing.of(job, facts, RatingTables.of(job.practice()));
     }
@@ -126,7 +127,7 @@ class LibrarySizingTest {
     }
 
     private static List<DrawingDifference> differences(Sheet sheet, Practice practice) throws PartException {
-        return SheetSizing.of(SheetFacts.drawn(sheet, practice), practice, RatingTables.of(practice))
+        return SheetSizing.of(SheetFacts.drawn(sheet, practice, JobTables.SHIPPED), practice, RatingTables.of(practice))
                 .differences();
     }
 
@@ -185,13 +186,13 @@ class LibrarySizingTest {
     @Test
     void whatIsOnTogetherComesFromTheCircuit() throws PartException {
         Sheet mill = Examples.ofLibrary("Mill");
-        SheetFacts explored = SheetFacts.explored(mill, Practice.IEC, Progress.UNWATCHED);
+        SheetFacts explored = SheetFacts.explored(mill, Practice.IEC, JobTables.SHIPPED, Progress.UNWATCHED);
         SheetSizing sized = SheetSizing.of(explored, Practice.IEC, RatingTables.of(Practice.IEC));
 
         assertThat(explored.together().explored()).isTrue();
         assertThat(sized.losses()).containsKeys("KM", "KD").doesNotContainKey("KY");
-        SheetSizing drawn =
-                SheetSizing.of(SheetFacts.drawn(mill, Practice.IEC), Practice.IEC, RatingTables.of(Practice.IEC));
+        SheetSizing drawn = SheetSizing.of(
+                SheetFacts.drawn(mill, Practice.IEC, JobTables.SHIPPED), Practice.IEC, RatingTables.of(Practice.IEC));
         assertThat(drawn.losses()).containsKeys("KM", "KD", "KY");
     }
 }

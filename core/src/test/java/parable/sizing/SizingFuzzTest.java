@@ -16,6 +16,7 @@ import parable.circuit.SizingBasis;
 import parable.circuit.Stated;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTables;
 import parable.starters.Library;
 
@@ -179,7 +180,7 @@ class SizingFuzzTest {
                             && random.nextBoolean()
                             && drawn.get(changed.name()).assembly().sheet().isSameCircuit(changed)
                     ? drawn.get(changed.name()).on(Assembly.of(changed))
-                    : SheetFacts.drawn(changed, practice);
+                    : SheetFacts.drawn(changed, practice, JobTables.SHIPPED);
             drawn.put(changed.name(), facts);
             SheetSizing sizing = SheetSizing.of(facts, practice, RatingTables.of(practice));
 
@@ -213,7 +214,8 @@ class SizingFuzzTest {
             for (DrawingDifference difference : now.differences()) {
                 mended = difference.takeOver().on(mended);
             }
-            now = SheetSizing.of(SheetFacts.drawn(mended, practice), practice, RatingTables.of(practice));
+            now = SheetSizing.of(
+                    SheetFacts.drawn(mended, practice, JobTables.SHIPPED), practice, RatingTables.of(practice));
         }
         List<String> left = now.differences().stream()
                 .filter(difference -> sizing.differences().stream()

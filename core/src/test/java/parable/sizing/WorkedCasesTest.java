@@ -13,6 +13,7 @@ import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTables;
 
 /** Cases that were worked by hand, exact to the digits that are given. */
@@ -120,7 +121,7 @@ class WorkedCasesTest {
         Job job = Examples.pressHouse();
         List<SheetFacts> facts = new java.util.ArrayList<>();
         for (Sheet sheet : job.sheets()) {
-            facts.add(SheetFacts.drawn(sheet, Practice.IEC));
+            facts.add(SheetFacts.drawn(sheet, Practice.IEC, JobTables.SHIPPED));
         }
         JobSizing sizing = JobSizing.of(job, facts, RatingTables.of(Practice.IEC));
 

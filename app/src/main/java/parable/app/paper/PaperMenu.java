@@ -37,6 +37,7 @@ import parable.program.Program;
 import parable.program.ProgramException;
 import parable.program.StructuredText;
 import parable.program.StructuredTextException;
+import parable.ratings.JobTables;
 
 /** Drawings, programs and lists as files, drawings on the printer too. */
 public final class PaperMenu extends MenuButton {
@@ -127,7 +128,7 @@ public final class PaperMenu extends MenuButton {
 
     private Assembly assembly() {
         try {
-            return Assembly.of(sheet());
+            return Assembly.of(sheet(), JobTables.of(job()));
         } catch (PartException impossible) {
             throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }

@@ -19,6 +19,7 @@ import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
 import parable.proof.Equivalence;
+import parable.ratings.JobTables;
 import parable.timing.Refutation;
 
 /** Whether the sheet that is shown is the same machine as another of the job: the first difference with both side by side. */
@@ -86,7 +87,7 @@ final class CompareView extends VBox {
     private void compare() {
         jobs.jobProperty().get().sheet(other.getValue()).ifPresent(sheet -> {
             try {
-                model.compare(Assembly.of(sheet), shown.get());
+                model.compare(Assembly.of(sheet, JobTables.of(jobs.jobProperty().get())), shown.get());
             } catch (PartException impossible) {
                 throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
             }

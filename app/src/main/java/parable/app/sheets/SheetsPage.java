@@ -22,13 +22,13 @@ import parable.app.sheet.Stamp;
 import parable.bench.Bench;
 import parable.card.SheetProgress;
 import parable.circuit.Job;
-import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.draw.SheetDrawing;
 import parable.files.JobFile;
 import parable.parts.Assembly;
 import parable.parts.Family;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.starters.Library;
 
 /** All sheets of a job as small pictures, and those of the library to be put beside them. */
@@ -113,8 +113,7 @@ public final class SheetsPage extends BorderPane {
     private FlowPane pictures(Job job) {
         FlowPane pictures = new FlowPane(12, 12);
         for (Sheet sheet : job.sheets()) {
-            pictures.getChildren()
-                    .add(picture("sheet-picture-", sheet, job.practice(), () -> actions.open(sheet.name())));
+            pictures.getChildren().add(picture("sheet-picture-", sheet, job, () -> actions.open(sheet.name())));
         }
         return pictures;
     }
@@ -122,13 +121,12 @@ public final class SheetsPage extends BorderPane {
     private FlowPane copies(Job library) {
         FlowPane pictures = new FlowPane(12, 12);
         for (Sheet sheet : library.sheets()) {
-            pictures.getChildren()
-                    .add(picture("library-picture-", sheet, library.practice(), () -> actions.add(sheet)));
+            pictures.getChildren().add(picture("library-picture-", sheet, library, () -> actions.add(sheet)));
         }
         return pictures;
     }
 
-    private Button picture(String id, Sheet sheet, Practice practice, Runnable action) {
+    private Button picture(String id, Sheet sheet, Job job, Runnable action) {
         Label name = new Label(sheet.name());
         name.getStyleClass().add("offer-tag");
         Label what = new Label();
@@ -136,9 +134,12 @@ public final class SheetsPage extends BorderPane {
         StackPane frame = new StackPane();
         frame.setMinSize(WIDE, HIGH);
         try {
-            Assembly assembly = Assembly.of(sheet);
+            Assembly assembly = Assembly.of(sheet, JobTables.of(job));
             Stamp stamp = new Stamp(WIDE, HIGH);
-            stamp.show(SheetDrawing.of(assembly, practice), Bench.of(assembly).moment(), ink);
+            stamp.show(
+                    SheetDrawing.of(assembly, job.practice()),
+                    Bench.of(assembly).moment(),
+                    ink);
             frame.getChildren().add(stamp);
             what.setText(words(assembly));
         } catch (PartException impossible) {

@@ -18,6 +18,7 @@ import parable.circuit.Stated;
 import parable.circuit.TableCopy;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.ratings.RatingFormatException;
 import parable.ratings.RatingTables;
 import parable.sizing.DrawingDifference;
@@ -67,8 +68,8 @@ public final class SizingModel {
         private static SheetFacts facts(Sheet sheet, Job job, Optional<SheetFacts> known) {
             try {
                 return known.isPresent() && known.get().assembly().sheet().isSameCircuit(sheet)
-                        ? known.get().on(Assembly.of(sheet))
-                        : SheetFacts.explored(sheet, job.practice(), Progress.UNWATCHED);
+                        ? known.get().on(Assembly.of(sheet, JobTables.of(job)))
+                        : SheetFacts.explored(sheet, job.practice(), JobTables.of(job), Progress.UNWATCHED);
             } catch (PartException impossible) {
                 throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
             }
@@ -157,7 +158,9 @@ public final class SizingModel {
     private static SheetSizing tried(Sized known, Sheet sheet, Job job) {
         try {
             return SheetSizing.of(
-                    known.facts().get(sheet.name()).on(Assembly.of(sheet)), job.practice(), known.tables());
+                    known.facts().get(sheet.name()).on(Assembly.of(sheet, JobTables.of(job))),
+                    job.practice(),
+                    known.tables());
         } catch (PartException impossible) {
             throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }

@@ -12,7 +12,9 @@ import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import parable.circuit.Conventions;
+import parable.circuit.Job;
 import parable.circuit.Practice;
+import parable.ratings.JobTables;
 import parable.starters.Choice;
 import parable.starters.Lamp;
 import parable.starters.MotorData;
@@ -32,12 +34,14 @@ public final class StartModel {
     private String driven = "Motor";
     private String power;
     private int stations = 1;
+    private final JobTables tables;
     private Conventions conventions;
     private Supply supply;
 
-    /** A wish of which nothing has been said. */
-    public StartModel(Conventions conventions) {
-        this.conventions = conventions;
+    /** A wish of which nothing has been said, for a job. */
+    public StartModel(Job job) {
+        conventions = job.conventions();
+        tables = JobTables.of(job);
         Practice practice = conventions.practice();
         power = practice == Practice.IEC ? "2.2 kW" : "3 hp";
         supply = Supply.in(practice).get(0);
@@ -108,11 +112,11 @@ public final class StartModel {
     }
 
     private void settle() {
-        MotorData motor = MotorData.of(driven, "machine", supply, power);
+        MotorData motor = MotorData.of(driven, "machine", supply, power, tables);
         List<String> places = IntStream.rangeClosed(1, stations)
                 .mapToObj(i -> i == 1 ? "door" : "station " + i)
                 .toList();
-        Wish next = new Wish(name, conventions, motor, places, lamps, Map.of());
+        Wish next = new Wish(name, conventions, tables, motor, places, lamps, Map.of());
         for (Choice answer : answers.values()) {
             next = next.with(answer);
         }

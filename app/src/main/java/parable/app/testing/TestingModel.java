@@ -22,6 +22,7 @@ import parable.circuit.WiringMethod;
 import parable.logbook.SignedStep;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.testsheet.LikelyCauses;
 import parable.testsheet.Observation;
 import parable.testsheet.Results;
@@ -99,11 +100,12 @@ public final class TestingModel {
     public void look() {
         sheet().ifPresent(sheet -> {
             Practice practice = jobs.jobProperty().get().practice();
+            JobTables tables = tables();
             Sheet bare = sheet.withFieldwork(Fieldwork.NONE.by(WiringMethod.POINT_TO_POINT));
-            Optional<List<Object>> asked = Optional.of(List.of(bare, practice));
+            Optional<List<Object>> asked = Optional.of(List.of(bare, practice, tables));
             if (!asked.equals(made)) {
                 made = asked;
-                making.ask(() -> TestSheet.of(assembled(bare), practice), found -> {
+                making.ask(() -> TestSheet.of(assembled(bare, tables), practice), found -> {
                     steps.set(found);
                     select(Math.min(selected.get(), found.size() - 1));
                 });
@@ -111,9 +113,13 @@ public final class TestingModel {
         });
     }
 
-    private static Assembly assembled(Sheet sheet) {
+    private JobTables tables() {
+        return JobTables.of(jobs.jobProperty().get());
+    }
+
+    private static Assembly assembled(Sheet sheet, JobTables tables) {
         try {
-            return Assembly.of(sheet);
+            return Assembly.of(sheet, tables);
         } catch (PartException impossible) {
             throw new IllegalStateException("the job holds a sheet that cannot be fitted out", impossible);
         }
@@ -154,7 +160,7 @@ public final class TestingModel {
 
     private void rehearse() {
         step().ifPresent(one -> sheet().ifPresent(sheet -> rehearsing.ask(
-                () -> TestSheet.moment(assembled(sheet), one), reached -> moment.set(Optional.of(reached)))));
+                () -> TestSheet.moment(assembled(sheet, tables()), one), reached -> moment.set(Optional.of(reached)))));
     }
 
     private void search() {
@@ -164,7 +170,7 @@ public final class TestingModel {
                     List<TestStep> all = steps.get();
                     Sheet sheet = sheet().orElseThrow();
                     searching.ask(
-                            () -> LikelyCauses.of(assembled(sheet), all, Results.of(sheet), failed),
+                            () -> LikelyCauses.of(assembled(sheet, tables()), all, Results.of(sheet), failed),
                             found -> causes.set(Optional.of(found)));
                 });
     }

@@ -21,6 +21,7 @@ import parable.circuit.Tick;
 import parable.circuit.WiringMethod;
 import parable.parts.Assembly;
 import parable.parts.PartException;
+import parable.ratings.JobTables;
 import parable.wiring.Cable;
 import parable.wiring.Cables;
 import parable.wiring.Label;
@@ -53,9 +54,9 @@ public final class WiringModel {
             List<PartsLine> parts,
             List<Label> labels) {
 
-        static Lists of(Sheet sheet, Practice practice) {
+        static Lists of(Sheet sheet, Practice practice, JobTables tables) {
             try {
-                Assembly assembly = Assembly.of(sheet);
+                Assembly assembly = Assembly.of(sheet, tables);
                 return new Lists(
                         assembly,
                         PanelLayout.of(assembly),
@@ -84,11 +85,12 @@ public final class WiringModel {
     public void look() {
         sheet().ifPresent(sheet -> {
             Practice practice = jobs.jobProperty().get().practice();
+            JobTables tables = JobTables.of(jobs.jobProperty().get());
             Sheet bare = sheet.withFieldwork(sheet.fieldwork().undone());
-            Optional<List<Object>> asked = Optional.of(List.of(bare, practice));
+            Optional<List<Object>> asked = Optional.of(List.of(bare, practice, tables));
             if (!asked.equals(listed)) {
                 listed = asked;
-                latest.ask(() -> Lists.of(bare, practice), made -> {
+                latest.ask(() -> Lists.of(bare, practice, tables), made -> {
                     lists.set(Optional.of(made));
                     select(Math.min(selected.get(), made.wires().wires().size() - 1));
                 });

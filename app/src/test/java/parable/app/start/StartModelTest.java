@@ -4,8 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import parable.circuit.Conventions;
 import parable.circuit.Device;
+import parable.circuit.Extras;
+import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.starters.ControlSupply;
 import parable.starters.EmergencyStop;
@@ -15,7 +16,7 @@ import parable.starters.Supply;
 
 class StartModelTest {
 
-    private final StartModel start = new StartModel(Conventions.of(Practice.IEC));
+    private final StartModel start = new StartModel(new Job("Tern Hollow", Practice.IEC, List.of(), Extras.NONE));
 
     private static Question about(String words) {
         return Question.all().stream()
