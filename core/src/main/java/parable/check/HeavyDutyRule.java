@@ -18,8 +18,6 @@ import parable.parts.Part;
  */
 final class HeavyDutyRule implements Rule {
 
-    private static final double TIMES = 2;
-
     @Override
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
@@ -80,9 +78,9 @@ final class HeavyDutyRule implements Rule {
     }
 
     private static boolean isMadeForIt(Part contactor, double amperes) {
-        double needed =
-                contactor.device().setting("category").filter("AC-4"::equals).isPresent() ? amperes : TIMES * amperes;
-        return rated(contactor).filter(rated -> rated >= needed).isPresent();
+        return rated(contactor)
+                .filter(rated -> rated >= HeavyDuty.leastRating(contactor, amperes))
+                .isPresent();
     }
 
     private static Optional<Double> rated(Part contactor) {

@@ -1,9 +1,9 @@
 package parable.sizing;
 
 import java.util.Optional;
+import parable.check.HeavyDuty;
 import parable.circuit.Practice;
 import parable.parts.RatedCurrent;
-import parable.ratings.JobTables;
 import parable.ratings.RatingLine;
 import parable.ratings.RatingTable;
 
@@ -12,8 +12,6 @@ final class ContactorSize {
 
     /** A motor that has not come up takes so much when it is switched (IEC 60947-4-1, table 7: AC-4). */
     private static final double MAKES = 6;
-
-    private static final double FRAME = 2;
 
     /** No contactor is made for more. */
     private static final double MOST_MILLION = 10;
@@ -97,11 +95,6 @@ final class ContactorSize {
         return key.equals("contactor-star") ? OF_STAR * current : OF_DELTA * current;
     }
 
-    /** What an AC-3 contactor that jogs must be rated at least: the current of a motor of twice the power at 400 V, in A. */
-    static double heavyLeast(SizingInputs inputs, JobTables tables) {
-        return RatedCurrent.of(tables, FRAME * inputs.number(MotorQuestion.POWER), 400);
-    }
-
     static boolean isHeavy(SizingInputs inputs) {
         return inputs.is(MotorQuestion.DUTY, "jogging");
     }
@@ -128,7 +121,7 @@ final class ContactorSize {
     }
 
     private static void heavy(SizingInputs inputs, Chain chain, double current) throws SizingException {
-        double kilowatts = FRAME * inputs.number(MotorQuestion.POWER);
+        double kilowatts = HeavyDuty.TIMES * inputs.number(MotorQuestion.POWER);
         RatingTable table = chain.table("contactor");
         RatingLine line = table.first(one -> one.number("kW").orElse(0) >= kilowatts * (1 - 1e-6))
                 .orElse(table.most());

@@ -3,6 +3,7 @@ package parable.sizing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import parable.check.HeavyDuty;
 import parable.check.MotorCircuit;
 import parable.circuit.Practice;
 import parable.circuit.Stated;
@@ -154,10 +155,7 @@ final class Differences {
         if (wanted.isEmpty()) {
             return;
         }
-        double least = least(sized, wanted.get());
-        boolean madeForIt =
-                contactor.device().setting("category").filter("AC-4"::equals).isPresent();
-        double needed = madeForIt ? sized.result("current").orElseThrow().value() : least;
+        double needed = least(contactor, sized, wanted.get());
         Optional<Double> drawn = contactor.device().figure("rated");
         String value = Figures.written(wanted.get().value()) + " A";
         if (drawn.isEmpty()) {
@@ -182,17 +180,17 @@ final class Differences {
     }
 
     /** What a contactor must be rated: the frame where that is chosen by power, else what flows. */
-    private double least(MotorSizing sized, SizingResult wanted) {
+    private double least(Part contactor, MotorSizing sized, SizingResult wanted) {
+        double current = sized.result("current").orElseThrow().value();
+        if (HeavyDuty.isMadeFor(contactor)) {
+            return current;
+        }
         if (practice == Practice.NORTH_AMERICAN) {
             return wanted.value();
         }
-        if (ContactorSize.isHeavy(sized.inputs())) {
-            return Math.min(
-                    wanted.value(),
-                    ContactorSize.heavyLeast(sized.inputs(), facts.assembly().tables()));
-        }
-        return ContactorSize.carried(
-                sized.inputs(), sized.result("current").orElseThrow().value(), wanted.key());
+        return ContactorSize.isHeavy(sized.inputs())
+                ? Math.min(wanted.value(), HeavyDuty.leastRating(contactor, current))
+                : ContactorSize.carried(sized.inputs(), current, wanted.key());
     }
 
     private void wire(MotorCircuit circuit, MotorSizing sized, List<Wire> wires) {

@@ -13,7 +13,7 @@ final class MotorProtection {
     private static final double MARGIN = 1.5;
 
     /** The most of the current by the table (NFPA 70, table 430.52(C)(1)). */
-    private static final double INVERSE_TIME = 2.5;
+    static final double INVERSE_TIME = 2.5;
 
     private static final double DUAL_ELEMENT = 1.75;
     private static final double NON_TIME_DELAY = 3;

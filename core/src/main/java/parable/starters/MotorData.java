@@ -3,6 +3,7 @@ package parable.starters;
 import java.util.Objects;
 import parable.parts.RatedCurrent;
 import parable.ratings.JobTables;
+import parable.sizing.FirstBreaker;
 
 /**
  * The motor of a starter and what it drives, as a nameplate and the machine tell it.
@@ -59,7 +60,7 @@ public record MotorData(
                 supply.frequency(),
                 power,
                 Power.amperes(amperes),
-                Power.breaker(tables.of(supply.practice()), amperes),
+                FirstBreaker.of(tables.of(supply.practice()), amperes),
                 "",
                 "",
                 "");

@@ -11,18 +11,25 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import parable.Examples;
 import parable.bench.Action;
 import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Meter;
+import parable.check.HeavyDuty;
 import parable.circuit.Device;
+import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Verb;
+import parable.ratings.RatingLine;
 import parable.ratings.RatingTables;
 
 /** What is true of every formula: which way results go, that units do not matter, and that the bench says the same. */
 class SizingPropertiesTest {
+
+    /** The largest whose frame of twice the power the table of contactors has, in kW. */
+    private static final double MOST_JOGGED = 75;
 
     private static double value(String line, String key) throws SizingException {
         return sized(line).result(key).orElseThrow().value();
@@ -263,5 +270,42 @@ class SizingPropertiesTest {
         List<Double> sorted = new ArrayList<>(axis.marks());
         sorted.sort(Double::compare);
         assertThat(axis.marks()).isEqualTo(sorted);
+    }
+
+    /** What sizing takes for a motor that is jogged passes the check of jogging contactors, whatever the motor. */
+    @Test
+    void aContactorThatIsSizedForJoggingPassesTheCheck() throws SizingException {
+        for (RatingLine motor :
+                RatingTables.of(Practice.IEC).table("motor-current").lines()) {
+            double kilowatts = motor.amount();
+            if (kilowatts <= MOST_JOGGED) {
+                String line = motor.key() + " kW 400 V, duty jogging";
+                assertThat(value(line, "contactor"))
+                        .as(line)
+                        .isGreaterThanOrEqualTo(HeavyDuty.TIMES * value(line, "current"));
+            }
+        }
+    }
+
+    /** The breaker that a starter is drawn with bears a start of usual length and is no larger than the practice allows. */
+    @ParameterizedTest
+    @EnumSource(Practice.class)
+    void theFirstBreakerIsWithinTheLimits(Practice practice) throws SizingException {
+        RatingTables tables = RatingTables.of(practice);
+        boolean iec = practice == Practice.IEC;
+        for (RatingLine motor : tables.table("motor-current").lines()) {
+            if (motor.amount() > 0.37 && motor.amount() <= MOST_JOGGED) {
+                String line = motor.key() + (iec ? " kW 400 V, run-up 0.5 s" : " hp 460 V");
+                String breaker = FirstBreaker.of(tables, value(line, "current"));
+                SizingLine read = SizingLine.read(line);
+                MotorSizing sized = MotorSizing.of(
+                        new SizingInputs("M1", practice, List.of(MotorQuestion.values()), Map.of(), read.given()),
+                        tables,
+                        Map.of("protection", breaker));
+                assertThat(sized.result("protection").orElseThrow().fails())
+                        .as(line + ", " + breaker)
+                        .isFalse();
+            }
+        }
     }
 }
