@@ -326,7 +326,7 @@ public final class MainWindow {
         recipes.look();
         arrange();
         route.follow(page.states().bySteps());
-        route.follow(Map.of(JobStep.SIZE, page.sizingState()));
+        route.follow(Map.of(JobStep.SIZE, page.sizingState(), JobStep.FIND, page.findingState()));
         follow(run());
         header.showSheet(name);
         checking.check();

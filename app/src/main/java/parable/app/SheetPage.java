@@ -20,6 +20,8 @@ import parable.app.desk.DeskModel;
 import parable.app.desk.DeskView;
 import parable.app.door.Door;
 import parable.app.fault.FaultMenu;
+import parable.app.finding.FindModel;
+import parable.app.finding.FindPage;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
 import parable.app.log.LogModel;
@@ -45,6 +47,7 @@ import parable.app.sound.Hearing;
 import parable.app.step.Board;
 import parable.app.step.CheckStep;
 import parable.app.step.DrawStep;
+import parable.app.step.FindStep;
 import parable.app.step.Leaf;
 import parable.app.step.Leaves;
 import parable.app.step.PlcStep;
@@ -89,6 +92,7 @@ final class SheetPage {
     private final WiringModel wiring;
     private final LogModel log;
     private final TestingModel testing;
+    private final FindModel finding;
     private final StepStates states;
     private final SheetMenu menus;
     private Optional<ContextMenu> shownMenu = Optional.empty();
@@ -126,6 +130,7 @@ final class SheetPage {
         board = new Board(sheet, new Legend(workplace.look()), new TimeStrip(run, workplace.look()), new TimeBar(run));
         wiring = new WiringModel(jobs(), name);
         testing = new TestingModel(jobs(), name, workplace.person());
+        finding = new FindModel(jobs(), name, log);
         states = new StepStates(name, jobs(), run, wiring, testing, log);
         draw = drawing();
     }
@@ -142,6 +147,7 @@ final class SheetPage {
             case PROGRAM -> programming();
             case WIRE -> new WireStep(board, wiring, new WiringPage(jobs(), wiring, workplace.look(), this::moment));
             case TEST -> testing();
+            case FIND -> finding();
             case LOG -> new RecordStep(new LogPage(log, workplace.person()));
         };
     }
@@ -289,6 +295,24 @@ final class SheetPage {
         return new TestingStep(board, testing, page, wiring, probes, run::assembly);
     }
 
+    private FindStep finding() {
+        PanelView probes = new PanelView(wiring, workplace.look(), this::moment);
+        FindStep step =
+                new FindStep(board, finding, new FindPage(finding, workplace.person()), wiring, probes, run::assembly);
+        card.pickProperty()
+                .addListener((any, before, now) -> now.ifPresent(pick -> {
+                    if (pick instanceof Pick.OfWire wire) {
+                        step.pointedAt(wire.number());
+                    }
+                }));
+        return step;
+    }
+
+    /** The search for what is wrong with its machine. */
+    FindModel finder() {
+        return finding;
+    }
+
     RunModel run() {
         return run;
     }
@@ -321,6 +345,11 @@ final class SheetPage {
     ObservableStringValue sizingState() {
         SizingModel sizing = workplace.sizing();
         return Bindings.createStringBinding(() -> sizing.state(name), sizing.sizedProperty());
+    }
+
+    /** How far the search for a fault is, in a word or two. */
+    ObservableStringValue findingState() {
+        return Bindings.createStringBinding(finding::words, finding.stateProperty());
     }
 
     /** The page of a step. */

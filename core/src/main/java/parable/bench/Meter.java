@@ -25,7 +25,8 @@ public final class Meter {
     private final Network network;
     private final Solution solution;
     private final InducedVoltages induced;
-    private final Supplier<TerminalCurrents> currents;
+    private final Supplier<TerminalCurrents> workedOut;
+    private Optional<TerminalCurrents> currents = Optional.empty();
 
     /** What the meter is set to. */
     public enum Range {
@@ -59,7 +60,7 @@ public final class Meter {
         this.network = solution.network();
         this.solution = solution;
         this.induced = induced;
-        this.currents = currents;
+        this.workedOut = currents;
     }
 
     private Optional<Integer> node(String place) {
@@ -91,11 +92,18 @@ public final class Meter {
         if (terminal.isEmpty()) {
             return refused("the clamp goes around one wire: put the red probe on a terminal such as K1:2");
         }
-        return currents.get()
+        return currents()
                 .amperesAt(terminal.get())
                 .map(amperes -> new Display(
                         String.format(Locale.ROOT, amperes < 1 ? "%.3f A" : "%.1f A", amperes), Optional.of(amperes)))
                 .orElseGet(() -> refused("the sheet has no terminal " + place));
+    }
+
+    private synchronized TerminalCurrents currents() {
+        if (currents.isEmpty()) {
+            currents = Optional.of(workedOut.get());
+        }
+        return currents.get();
     }
 
     private Display ohms(int one, int other) {

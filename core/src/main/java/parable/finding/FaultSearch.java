@@ -1,14 +1,18 @@
 package parable.finding;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import parable.parts.Assembly;
 import parable.ratings.RatingTables;
 import parable.testsheet.Coverage;
 import parable.testsheet.Observation;
+import parable.testsheet.Phase;
+import parable.testsheet.Situation;
 import parable.testsheet.StepRehearsal;
 
 /**
@@ -23,16 +27,21 @@ public final class FaultSearch {
     /** More pairs of faults are not tried at a time. */
     public static final int MOST_PAIRS = 3000;
 
+    private static final int PREPARED_TOGETHER = 8;
+
     private final Assembly assembly;
     private final SearchBasis basis;
     private final Beliefs beliefs;
     private final List<LookResult> seen;
+    private final List<PanelLook> skipped;
 
-    private FaultSearch(Assembly assembly, SearchBasis basis, Beliefs beliefs, List<LookResult> seen) {
+    private FaultSearch(
+            Assembly assembly, SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
         this.assembly = assembly;
         this.basis = basis;
         this.beliefs = beliefs;
         this.seen = List.copyOf(seen);
+        this.skipped = List.copyOf(skipped);
     }
 
     /**
@@ -70,7 +79,23 @@ public final class FaultSearch {
                 new LookTimes(assembly, tables),
                 new FaultWeights(tables, knowledge.newPanel(), knowledge.before()),
                 knowledge.doubt());
-        return new FaultSearch(assembly, basis, Beliefs.before(basis), List.of());
+        return new FaultSearch(assembly, basis, Beliefs.before(basis), List.of(), List.of());
+    }
+
+    /**
+     * Runs suspects on the bench ahead of being asked, which takes seconds on a large sheet and is done once: what is asked for then is answered at once. To be called beside the window, while a
+     * symptom is told; nothing else changes by it.
+     *
+     * @param first what is most likely to be asked for
+     * @param goesOn asked every few suspects; once it says no, what is left is left
+     */
+    public void prepare(List<Situation> first, BooleanSupplier goesOn) {
+        for (Collection<Situation> some : List.of(first, basis.looks().situations(List.of()))) {
+            List<Integer> order = beliefs.order();
+            for (int from = 0; from < order.size() && goesOn.getAsBoolean(); from += PREPARED_TOGETHER) {
+                basis.looks().run(order.subList(from, Math.min(order.size(), from + PREPARED_TOGETHER)), some);
+            }
+        }
     }
 
     /** This search after something more was seen. */
@@ -79,7 +104,25 @@ public final class FaultSearch {
                 assembly,
                 basis,
                 beliefs.after(more, basis),
-                Stream.concat(seen.stream(), Stream.of(more)).toList());
+                Stream.concat(seen.stream(), Stream.of(more)).toList(),
+                skipped);
+    }
+
+    /** This search without a look that cannot be made there, or that somebody does not want to make. */
+    public FaultSearch without(PanelLook look) {
+        return new FaultSearch(
+                assembly,
+                basis,
+                beliefs,
+                seen,
+                Stream.concat(skipped.stream(), Stream.of(look)).toList());
+    }
+
+    /** What may have been done at the panel, the machine being on, to be told with what happened. */
+    public List<Situation> situations() {
+        return basis.looks().situations(List.of()).stream()
+                .filter(situation -> situation.phase() == Phase.MOTOR)
+                .toList();
     }
 
     /**
@@ -90,7 +133,7 @@ public final class FaultSearch {
         List<Suspect> all = new ArrayList<>(basis.suspects());
         all.addAll(FaultPairs.of(basis, seen, MOST_PAIRS));
         SearchBasis wider = basis.of(all, assembly);
-        return new FaultSearch(assembly, wider, after(seen, wider), seen);
+        return new FaultSearch(assembly, wider, after(seen, wider), seen, skipped);
     }
 
     private static Beliefs after(List<LookResult> seen, SearchBasis basis) {
@@ -114,7 +157,7 @@ public final class FaultSearch {
                 .toList();
         List<Suspect> both = others.stream().map(other -> other.and(done)).toList();
         Beliefs then = after(seen, basis.of(both, assembly));
-        return new FaultSearch(assembly, basis.of(others, assembly), then.afresh(), List.of());
+        return new FaultSearch(assembly, basis.of(others, assembly), then.afresh(), List.of(), List.of());
     }
 
     /** What was seen so far. */
@@ -137,7 +180,7 @@ public final class FaultSearch {
 
     /** The next best look; empty when no look that does no harm tells the suspects apart that are left. */
     public Optional<Proposal> next() {
-        return new NextLook(basis, beliefs, seen).proposal();
+        return new NextLook(basis, beliefs, seen, skipped).proposal();
     }
 
     /** Whether a sound panel shows all of it too, so that nothing that was seen is wrong. */

@@ -24,14 +24,14 @@ final class FaultyPanel {
         this.suspect = suspect;
     }
 
-    /** Brings situations about that were not yet, and makes all their looks. */
+    /** Brings situations about that were not yet, or not with all these looks, and makes all their looks. Looks are only ever added at the end. */
     synchronized void run(Map<Situation, List<PanelLook>> wanted) {
-        if (brought.keySet().containsAll(wanted.keySet())) {
+        if (wanted.entrySet().stream().allMatch(one -> has(one.getKey(), one.getValue()))) {
             return;
         }
         StepRehearsal rehearsal = new StepRehearsal(assembly, suspect.faults());
         wanted.forEach((situation, looks) -> {
-            if (!brought.containsKey(situation)) {
+            if (!has(situation, looks)) {
                 StepRehearsal.Rest rest = rehearsal.rest(situation);
                 List<Found> found = new ArrayList<>();
                 looks.forEach(look -> found.add(look.observation().at(rest)));
@@ -40,9 +40,8 @@ final class FaultyPanel {
         });
     }
 
-    /** Forgets a situation, for there is more to look at. */
-    synchronized void forget(Situation situation) {
-        brought.remove(situation);
+    private boolean has(Situation situation, List<PanelLook> looks) {
+        return brought.containsKey(situation) && brought.get(situation).found().size() >= looks.size();
     }
 
     /** What is found at a look, by its place among those of its situation; that must have been brought about. */

@@ -91,6 +91,15 @@ public final class LookNotation {
         return new LookResult(look, found);
     }
 
+    /**
+     * Reads what was found at a look.
+     *
+     * @throws FindingException if nothing like it can be found there
+     */
+    public LookResult read(PanelLook look, String found) throws FindingException {
+        return new LookResult(look, read(text(look, found)).found());
+    }
+
     private static boolean isMeasured(Observation observation) {
         return !(observation instanceof Observation.Wires || observation instanceof WiresAt);
     }
@@ -152,7 +161,7 @@ public final class LookNotation {
     }
 
     /** What can be seen of a device; of a button with a lamp, that. */
-    private static List<Condition> conditions(Part part) {
+    static List<Condition> conditions(Part part) {
         boolean lamp = part.loads().stream().anyMatch(load -> load.role() == LoadRole.LAMP);
         return Condition.of(lamp ? Family.PILOT_LAMP : part.family());
     }

@@ -48,7 +48,7 @@ public record Mend(Suspect suspect, List<String> deeds, List<TestStep> proof) {
     private static String deed(Assembly assembly, Fault fault) {
         Part part = assembly.part(fault.tag()).orElseThrow();
         String place = fault.place().isEmpty() ? "" : " " + fault.place();
-        String device = part.family().words() + " " + fault.tag();
+        String device = part.device().kind().replace('-', ' ') + " " + fault.tag();
         return switch (fault.kind()) {
             case WELDED -> "Exchange the " + device + " or its contact" + place
                     + ", and find what welded it: a short circuit, a start that jogged, a rating too small.";

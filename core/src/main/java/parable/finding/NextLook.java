@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.testsheet.Glimpse;
 import parable.testsheet.Phase;
 import parable.testsheet.Situation;
@@ -36,11 +37,12 @@ final class NextLook {
     private final Set<Situation> brought;
     private final Situation last;
 
-    NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen) {
+    NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
         this.basis = basis;
         this.beliefs = beliefs;
         play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY);
-        made = seen.stream().map(LookResult::look).collect(Collectors.toSet());
+        made = Stream.concat(seen.stream().map(LookResult::look), skipped.stream())
+                .collect(Collectors.toSet());
         brought = seen.stream().map(one -> one.look().situation()).collect(Collectors.toCollection(LinkedHashSet::new));
         last = seen.isEmpty()
                 ? new Situation(Phase.MOTOR, List.of())

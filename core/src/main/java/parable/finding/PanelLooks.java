@@ -55,7 +55,6 @@ final class PanelLooks {
         List<PanelLook> more = new ArrayList<>(there);
         more.add(look);
         bySituation.put(look.situation(), more);
-        panels.forEach(panel -> panel.forget(look.situation()));
         outcomes.remove(look.situation());
         kinds.remove(look.situation());
         return more.size() - 1;

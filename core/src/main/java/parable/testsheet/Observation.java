@@ -70,7 +70,7 @@ public sealed interface Observation
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            Meter.Display reading = rest.moment().meter().read(Meter.Range.OHMS, red, black);
+            Meter.Display reading = rest.meter().read(Meter.Range.OHMS, red, black);
             double ohms = reading.value().orElse(Double.NaN);
             if (Double.isNaN(ohms)) {
                 return Found.words(reading.text());
@@ -122,11 +122,8 @@ public sealed interface Observation
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            double ohms = rest.moment()
-                    .meter()
-                    .read(Meter.Range.OHMS, red, black)
-                    .value()
-                    .orElse(Double.NaN);
+            double ohms =
+                    rest.meter().read(Meter.Range.OHMS, red, black).value().orElse(Double.NaN);
             return ohms < JOINED
                     ? new Found(String.format(Locale.ROOT, "at most %.2f \u03a9", most), Optional.of(0.0))
                     : new Ohms(red, black).at(rest);
@@ -158,8 +155,7 @@ public sealed interface Observation
         @Override
         public Found at(StepRehearsal.Rest rest) {
             double least = leads.stream()
-                    .mapToDouble(lead -> rest.moment()
-                            .meter()
+                    .mapToDouble(lead -> rest.meter()
                             .read(Meter.Range.OHMS, tag + ":" + lead, earth)
                             .value()
                             .orElse(0.0))
@@ -197,11 +193,8 @@ public sealed interface Observation
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            double volts = rest.moment()
-                    .meter()
-                    .read(Meter.Range.VOLTS_AC, red, black)
-                    .value()
-                    .orElse(0.0);
+            double volts =
+                    rest.meter().read(Meter.Range.VOLTS_AC, red, black).value().orElse(0.0);
             return Math.abs(volts) > TOUCHABLE
                     ? new Found(String.format(Locale.ROOT, "at most %.2f \u03a9", most), Optional.of(0.0))
                     : Found.words("no loop");
@@ -227,7 +220,7 @@ public sealed interface Observation
         @Override
         public Found at(StepRehearsal.Rest rest) {
             Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
-            Meter.Display reading = rest.moment().meter().read(range, red, black);
+            Meter.Display reading = rest.meter().read(range, red, black);
             return reading.value().filter(volts -> Math.abs(volts) <= TOUCHABLE).isPresent()
                     ? new Found("at most 60 V", Optional.of(0.0))
                     : new Found(reading.text(), reading.value());
@@ -255,7 +248,7 @@ public sealed interface Observation
         @Override
         public Found at(StepRehearsal.Rest rest) {
             Meter.Range range = direct ? Meter.Range.VOLTS_DC : Meter.Range.VOLTS_AC;
-            Meter.Display reading = rest.moment().meter().read(range, red, parked);
+            Meter.Display reading = rest.meter().read(range, red, parked);
             return new Found(
                     reading.value()
                             .map(volts -> String.format(Locale.ROOT, "%.0f V", volts + 0.0))
@@ -280,7 +273,7 @@ public sealed interface Observation
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            Meter.Display reading = rest.moment().meter().read(Meter.Range.AMPERES, at.toString(), "");
+            Meter.Display reading = rest.meter().read(Meter.Range.AMPERES, at.toString(), "");
             return new Found(
                     reading.value()
                             .map(amperes -> String.format(Locale.ROOT, "%.1f A", amperes))

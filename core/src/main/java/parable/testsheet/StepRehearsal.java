@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,6 +15,7 @@ import parable.bench.ActionRefusedException;
 import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.bench.Fault;
+import parable.bench.Meter;
 import parable.bench.Moment;
 import parable.bench.Pace;
 import parable.parts.Assembly;
@@ -71,16 +73,44 @@ public final class StepRehearsal {
                 .orElse(0);
     }
 
-    /**
-     * What has come to rest.
-     *
-     * @param since when the last deed was done, in microseconds
-     */
-    public record Rest(Bench bench, long since, List<Fault> faults) {
+    /** What has come to rest. Nothing is done to it any more, so that what is measured is worked out once. */
+    public static final class Rest {
+
+        private final Bench bench;
+        private final long since;
+        private final List<Fault> faults;
+        private Optional<Meter> meter = Optional.empty();
+
+        private Rest(Bench bench, long since, List<Fault> faults) {
+            this.bench = bench;
+            this.since = since;
+            this.faults = faults;
+        }
+
+        Bench bench() {
+            return bench;
+        }
+
+        /** When the last deed was done, in microseconds. */
+        long since() {
+            return since;
+        }
+
+        List<Fault> faults() {
+            return faults;
+        }
 
         /** The instant at which it rests. */
         public Moment moment() {
             return bench.moment();
+        }
+
+        /** A meter at that instant. */
+        synchronized Meter meter() {
+            if (meter.isEmpty()) {
+                meter = Optional.of(moment().meter());
+            }
+            return meter.get();
         }
 
         /** Whether anything was short-circuited on the way, so that a fuse or breaker opens. */

@@ -47,7 +47,7 @@ public final class StepStates {
         this.log = log;
     }
 
-    /** What is said of each step; those of checking and sizing are not known here. */
+    /** What is said of each step; those of checking, sizing and finding are not known here. */
     public Map<JobStep, ObservableStringValue> bySteps() {
         return Map.of(
                 JobStep.DRAW, Bindings.createStringBinding(this::drawn, run.assemblyProperty()),

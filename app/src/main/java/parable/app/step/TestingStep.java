@@ -1,7 +1,5 @@
 package parable.app.step;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -11,10 +9,8 @@ import parable.app.testing.TestingModel;
 import parable.app.testing.TestingPage;
 import parable.app.wiring.PanelView;
 import parable.app.wiring.WiringModel;
-import parable.circuit.Places;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
-import parable.wiring.PanelLayout;
 
 /** Testing: the test sheet step by step, with the probes on the drawing and on the panel. */
 public final class TestingStep implements StepPage {
@@ -70,34 +66,16 @@ public final class TestingStep implements StepPage {
     /** Marks where the probes of the step in hand go, as long as it is what is shown. */
     private void pointProbes() {
         if (board.drawing().getParent() == tested) {
-            Marked probed = probed();
+            Marked probed = testing.step()
+                    .map(step -> ProbeMarks.of(step.observation()))
+                    .orElse(Marked.NOTHING);
             board.sheet().point(probed);
-            List<Terminal> ends = terminals(probed);
+            List<Terminal> ends = ProbeMarks.terminals(assembly.get(), probed);
             probes.setVisible(!ends.isEmpty());
             probes.setManaged(!ends.isEmpty());
             probes.point(ends);
             board.sheet().showInstead(testing.momentProperty().get());
         }
-    }
-
-    private Marked probed() {
-        return testing.step()
-                .map(step -> new Marked(TestingModel.wires(step), TestingModel.ends(step)))
-                .orElse(Marked.NOTHING);
-    }
-
-    /** Where a probe can be put: on the terminals themselves, and for a wire number on one of its terminals, on the back plate if it comes there. */
-    private List<Terminal> terminals(Marked probed) {
-        List<Terminal> ends = new ArrayList<>(probed.ends());
-        PanelLayout layout = PanelLayout.of(assembly.get());
-        assembly.get().nodes().all().stream()
-                .filter(node -> probed.wires().contains(node.number()))
-                .flatMap(node -> node.terminals().stream()
-                        .min(Comparator.comparing(
-                                end -> !layout.place(end.tag()).equals(Places.BACK_PLATE)))
-                        .stream())
-                .forEach(ends::add);
-        return ends;
     }
 
     @Override

@@ -14,10 +14,8 @@ import parable.app.job.Person;
 import parable.bench.Moment;
 import parable.circuit.Fieldwork;
 import parable.circuit.Practice;
-import parable.circuit.ProbePoint;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
-import parable.circuit.Terminal;
 import parable.circuit.WiringMethod;
 import parable.logbook.SignedStep;
 import parable.parts.Assembly;
@@ -246,38 +244,5 @@ public final class TestingModel {
             }
         }
         return readings;
-    }
-
-    /** Where the probes of a step go, as far as they go on terminals. */
-    public static List<Terminal> ends(TestStep step) {
-        if (step.observation() instanceof Observation.Amperes clamp) {
-            return List.of(clamp.at());
-        }
-        return places(step).stream()
-                .flatMap(place -> ProbePoint.read(place).terminal().stream())
-                .toList();
-    }
-
-    /** Where the probes of a step go, as far as they go on wire numbers. */
-    public static List<String> wires(TestStep step) {
-        return places(step).stream()
-                .filter(place -> ProbePoint.read(place).terminal().isEmpty())
-                .toList();
-    }
-
-    private static List<String> places(TestStep step) {
-        if (step.observation() instanceof Observation.Protective conductor) {
-            return List.of(conductor.red(), conductor.black());
-        }
-        if (step.observation() instanceof Observation.Ohms ohms) {
-            return List.of(ohms.red(), ohms.black());
-        }
-        if (step.observation() instanceof Observation.Loop loop) {
-            return List.of(loop.red(), loop.black());
-        }
-        if (step.observation() instanceof Observation.Residual residual) {
-            return List.of(residual.red(), residual.black());
-        }
-        return step.observation() instanceof Observation.Volts volts ? List.of(volts.red(), volts.parked()) : List.of();
     }
 }

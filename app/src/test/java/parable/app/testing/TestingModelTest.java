@@ -17,7 +17,6 @@ import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
-import parable.circuit.Terminal;
 import parable.starters.Library;
 import parable.testsheet.StepVerdict;
 import parable.testsheet.TestStep;
@@ -157,20 +156,5 @@ class TestingModelTest {
                 .anyMatch(step -> step.expected().text().equals("5.20 A")));
         TestStep again = testing.stepsProperty().get().get(dial);
         assertThat(InterfaceThread.on(() -> testing.verdict(again))).isEqualTo(StepVerdict.STALE);
-    }
-
-    @Test
-    void probesGoOnTerminalsOrOnWires() throws Exception {
-        InterfaceThread.run(() -> {
-            List<TestStep> steps = testing.stepsProperty().get();
-            TestStep ohms = steps.get(at("Press S0. Ohms from S0 11 to S0 12"));
-            assertThat(TestingModel.ends(ohms)).containsExactly(new Terminal("S0", "11"), new Terminal("S0", "12"));
-            assertThat(TestingModel.wires(ohms)).isEmpty();
-            TestStep volts = steps.get(at("Volts AC on wire 3"));
-            assertThat(TestingModel.wires(volts)).containsExactly("3", "2");
-            assertThat(TestingModel.ends(volts)).isEmpty();
-            TestStep clamp = steps.get(at("Clamp on the lead of M1 V1"));
-            assertThat(TestingModel.ends(clamp)).containsExactly(new Terminal("M1", "V1"));
-        });
     }
 }
