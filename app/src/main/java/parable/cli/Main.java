@@ -20,6 +20,7 @@ import picocli.CommandLine.Command;
             ExportCommand.class,
             SizeCommand.class,
             FindCommand.class,
+            TrainCommand.class,
             TranslateCommand.class,
             ImportCommand.class,
             ShotsCommand.class

@@ -160,6 +160,16 @@ public final class FaultSearch {
         return new FaultSearch(assembly, basis.of(others, assembly), then.afresh(), List.of(), List.of());
     }
 
+    /** How long a look takes after another situation, in minutes. */
+    public double minutes(PanelLook look, Situation before) {
+        return basis.times().minutes(look, before);
+    }
+
+    /** How long something takes that is done with the hands, in minutes, by its row in {@code look-times}: {@code exchange}. */
+    public double minutes(String deed) {
+        return basis.times().minutes(deed);
+    }
+
     /** What was seen so far. */
     public List<LookResult> seen() {
         return seen;

@@ -5,7 +5,13 @@ public final class FindingException extends Exception {
 
     private static final long serialVersionUID = 1;
 
-    FindingException(String place, String found, String expected) {
+    /**
+     * What makes no sense.
+     *
+     * @param found what was said, empty for nothing
+     * @param expected what would make sense
+     */
+    public FindingException(String place, String found, String expected) {
         super(place + ": found " + (found.isEmpty() ? "nothing" : found) + ", expected " + expected);
     }
 }

@@ -92,6 +92,20 @@ public final class LookNotation {
     }
 
     /**
+     * Reads what is to be looked at: {@code volts K1:13 to 2}, {@code clamp F2:2}, {@code wires K1}, or {@code look} for all that acts.
+     *
+     * @throws FindingException if that cannot be looked at on this sheet
+     */
+    public Observation read(Situation situation, String what) throws FindingException {
+        Observation observation = what.equals("look") ? LookCatalogue.glance(assembly) : observation(what);
+        if (observation instanceof Observation.Ohms && situation.phase() != Phase.DEAD) {
+            throw new FindingException(
+                    what, "ohms on a live panel", "it dead: ohms are measured on what is proved dead");
+        }
+        return observation;
+    }
+
+    /**
      * Reads what was found at a look.
      *
      * @throws FindingException if nothing like it can be found there

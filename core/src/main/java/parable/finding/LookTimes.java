@@ -108,7 +108,8 @@ final class LookTimes {
         return assembly.part(tag).map(PanelLayout::placeOf).orElse(Places.BACK_PLATE);
     }
 
-    private double minutes(String what) {
+    /** The minutes of something that is done, by its row; 1 where the table has none. */
+    double minutes(String what) {
         return tables.table("look-times")
                 .line(what)
                 .flatMap(line -> line.number("minutes").isPresent()

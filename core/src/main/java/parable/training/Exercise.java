@@ -1,0 +1,31 @@
+package parable.training;
+
+import java.util.List;
+import parable.finding.FindingException;
+
+/** A task while it is worked at. Moves are typed or come from the window, one after the other. */
+public interface Exercise {
+
+    /** What is to be done, and which moves there are; lines. */
+    List<String> brief();
+
+    /**
+     * Makes a move.
+     *
+     * @return what comes of it; lines
+     * @throws FindingException if it is no move here
+     */
+    List<String> move(String text) throws FindingException;
+
+    /** Whether it is over. */
+    boolean isOver();
+
+    /** What came of it so far. */
+    Score score();
+
+    /** What would have been the shortest way from the same start; on a large panel that takes seconds. */
+    BestWay best();
+
+    /** Moves that solve it without danger. */
+    List<String> solution();
+}
