@@ -6,9 +6,13 @@ import java.util.Optional;
 import javafx.scene.Node;
 import parable.app.colours.ColoursView;
 import parable.app.conflict.ConflictView;
+import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
 import parable.app.job.Lately;
+import parable.app.job.Person;
 import parable.app.keys.KeysView;
+import parable.app.learn.LearnModel;
+import parable.app.learn.LearnPage;
 import parable.app.look.Look;
 import parable.app.paper.TitleView;
 import parable.app.sheets.SheetsPage;
@@ -23,8 +27,10 @@ import parable.drafting.Dress;
  *
  * @param sheets the sheets of the job as wholes
  * @param known the jobs that were opened lately
+ * @param person who sits at the window
  */
-record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Exits exits) implements SheetsPage.Actions {
+record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Person person, Exits exits)
+        implements SheetsPage.Actions {
 
     /** Where one goes from there. */
     interface Exits {
@@ -97,6 +103,12 @@ record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Exit
     private void begin(StartModel start) {
         Practice practice = start.wishProperty().get().practice();
         sheets.add(start.starter().sheet(), Dress.of(jobs.jobProperty().get(), practice));
+    }
+
+    @Override
+    public void learn() {
+        LearnModel learning = new LearnModel(person, HomeFolder.path().resolve("progress.jsonl"));
+        exits.instead(new LearnPage(learning, look, exits::back));
     }
 
     @Override

@@ -346,7 +346,7 @@ public final class MainWindow {
     }
 
     private Interludes interludes() {
-        return new Interludes(jobs, look, sheetList, lately, new ForInterludes());
+        return new Interludes(jobs, look, sheetList, lately, workplace.person(), new ForInterludes());
     }
 
     /** Where pages to be read or answered lead. */

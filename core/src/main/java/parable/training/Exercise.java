@@ -9,6 +9,14 @@ public interface Exercise {
     /** What is to be done, and which moves there are; lines. */
     List<String> brief();
 
+    /** The moves that can be pointed at, those of a group one after the other. */
+    List<MoveOffer> offers();
+
+    /** The faults that may be said of a device, as they are typed; none where no fault is asked for. */
+    default List<String> faultsOf(String tag) {
+        return List.of();
+    }
+
     /**
      * Makes a move.
      *

@@ -19,6 +19,7 @@ import parable.parts.Contact;
 import parable.parts.Family;
 import parable.parts.Part;
 import parable.ratings.RatingTables;
+import parable.testsheet.Coverage;
 import parable.testsheet.Observation;
 import parable.testsheet.Phase;
 import parable.testsheet.Situation;
@@ -85,6 +86,45 @@ final class FindExercise implements Exercise {
                 "Measure: volts K1:A1 to 2, volts dc 5 to 2, clamp F2:2; dead, then ohms K1:A1 to K1:A2, wires K1, dial F2; live.",
                 "Work, dead only: lift K1:A1, land K1:A1, tighten K1:A1, exchange K1, set F2, bridge S1:13-14, unbridge S1:13-14.",
                 "Say what it is: it is K1:A1 off (or burnt, broken, welded, loose, ...). give up ends it.");
+    }
+
+    @Override
+    public List<MoveOffer> offers() {
+        List<MoveOffer> offers = new ArrayList<>();
+        search.situations().stream()
+                .flatMap(situation -> situation.hands().stream())
+                .map(Action::toString)
+                .distinct()
+                .forEach(deed -> offers.add(new MoveOffer("Operate", deed, deed)));
+        offers.addAll(List.of(
+                new MoveOffer("Operate", "all at rest again", "rest"),
+                new MoveOffer("Look and measure", "Look", "look"),
+                new MoveOffer("Look and measure", "Volts", "volts {1} to {2}"),
+                new MoveOffer("Look and measure", "Volts DC", "volts dc {1} to {2}"),
+                new MoveOffer("Look and measure", "Ohms", "ohms {1} to {2}"),
+                new MoveOffer("Look and measure", "Clamp", "clamp {1}"),
+                new MoveOffer("Look and measure", "Tug wires", "wires {1}"),
+                new MoveOffer("Look and measure", "Dial", "dial {1}"),
+                new MoveOffer("Work", "Make it dead", "dead"),
+                new MoveOffer("Work", "Switch on", "live"),
+                new MoveOffer("Work", "Lift wire", "lift {1}"),
+                new MoveOffer("Work", "Land wire", "land {1}"),
+                new MoveOffer("Work", "Tighten", "tighten {1}"),
+                new MoveOffer("Work", "Exchange", "exchange {1}"),
+                new MoveOffer("Work", "Set dial", "set {1}"),
+                new MoveOffer("Work", "Bridge", "bridge {1}"),
+                new MoveOffer("Work", "Unbridge", "unbridge {1}"),
+                new MoveOffer("What it is", "It is", "it is {fault}"),
+                new MoveOffer("What it is", "Give up", "give up")));
+        return offers;
+    }
+
+    @Override
+    public List<String> faultsOf(String tag) {
+        return Coverage.possible(assembly).stream()
+                .filter(fault -> fault.tag().equals(tag))
+                .map(FaultWords::of)
+                .toList();
     }
 
     @Override

@@ -56,6 +56,18 @@ final class PredictExercise implements Exercise {
     }
 
     @Override
+    public List<MoveOffer> offers() {
+        List<MoveOffer> offers = new ArrayList<>();
+        for (SymptomForm.Row row : form.rows()) {
+            row.choices()
+                    .forEach(choice ->
+                            offers.add(new MoveOffer(row.tag() + "  " + row.name(), choice, row.tag() + " " + choice)));
+        }
+        offers.add(new MoveOffer("Or", "Give up", "give up"));
+        return offers;
+    }
+
+    @Override
     public List<String> move(String text) throws FindingException {
         if (text.strip().equals("give up")) {
             form.rows().forEach(row -> told.putIfAbsent(row.tag(), ""));

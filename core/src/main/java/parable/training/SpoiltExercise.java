@@ -44,6 +44,13 @@ final class SpoiltExercise implements Exercise {
     }
 
     @Override
+    public List<MoveOffer> offers() {
+        return List.of(
+                new MoveOffer("The device that was clicked", "It is wrong there", "it is {1}"),
+                new MoveOffer("Or", "Give up", "give up"));
+    }
+
+    @Override
     public List<String> move(String text) throws FindingException {
         String move = text.strip();
         if (move.equals("give up")) {

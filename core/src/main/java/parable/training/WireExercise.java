@@ -67,6 +67,15 @@ final class WireExercise implements Exercise {
     }
 
     @Override
+    public List<MoveOffer> offers() {
+        return List.of(
+                new MoveOffer("A wire", "Land it", "land {1} {2}"),
+                new MoveOffer("A wire", "Take it off", "lift {1} {2}"),
+                new MoveOffer("All", "Test", "test"),
+                new MoveOffer("All", "Give up", "give up"));
+    }
+
+    @Override
     public List<String> move(String text) throws FindingException {
         String[] words = text.strip().split("\\s+");
         switch (words[0]) {

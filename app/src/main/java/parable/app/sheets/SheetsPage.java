@@ -58,6 +58,9 @@ public final class SheetsPage extends BorderPane {
         /** Opens another job. */
         void open(Path file);
 
+        /** Opens the courses. */
+        void learn();
+
         /** Adds an empty sheet. */
         void addEmpty();
     }
@@ -78,6 +81,11 @@ public final class SheetsPage extends BorderPane {
                 8,
                 new ActionButton(
                         "sheets-ask", "New starter by questions\u2026", "Asks and proposes a circuit", actions::ask),
+                new ActionButton(
+                        "sheets-learn",
+                        "Learn\u2026",
+                        "Courses of tasks: find, predict, put right, wire",
+                        actions::learn),
                 new ActionButton("sheets-empty", "New empty sheet", "With two rails", actions::addEmpty));
         ways.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(14, pictures(job), ways, heading("From the library: a click puts a copy into this job"));

@@ -1,0 +1,115 @@
+package parable.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import parable.app.job.HomeFolder;
+import parable.files.ProgressFile;
+import parable.training.Courses;
+
+/** The courses in the window: a task is chosen, worked at by pointing and by typing, and kept. */
+@ExtendWith(ApplicationExtension.class)
+class LearnWindowTest extends DrivenWindow {
+
+    @Start
+    private void start(Stage stage) throws Exception {
+        System.setProperty(HomeFolder.PROPERTY, folder.toString());
+        open(stage);
+    }
+
+    @AfterEach
+    void forgetFolder() {
+        System.clearProperty(HomeFolder.PROPERTY);
+    }
+
+    private String said() {
+        ScrollPane scroll = (ScrollPane) window.part("learn-said");
+        return ((Parent) scroll.getContent())
+                .getChildrenUnmodifiable().stream()
+                        .map(node -> ((Label) node).getText())
+                        .collect(Collectors.joining("\n"));
+    }
+
+    private void learn(FxRobot robot, String task) throws Exception {
+        robot.clickOn("#all-sheets");
+        until(() -> window.part("sheets-learn") != null);
+        robot.interact(() -> ((Button) window.part("sheets-learn")).fire());
+        until(() -> window.part("learn-tasks") != null);
+        robot.interact(() -> {
+            ((TextField) window.part("learn-name")).setText("E. Marsh");
+            ((ListView<?>) window.part("learn-tasks"))
+                    .getSelectionModel()
+                    .select(Courses.all().indexOf(Courses.task(task).orElseThrow()));
+        });
+        until(() -> !said().isEmpty());
+    }
+
+    private void move(FxRobot robot, String id, String comes) throws Exception {
+        robot.interact(() -> ((Button) window.part(id)).fire());
+        until(() -> said().contains(comes));
+    }
+
+    @Test
+    void aFaultIsFoundByPointing(FxRobot robot) throws Exception {
+        learn(robot, "measuring-2");
+        move(robot, "move-close-Q1", "> close Q1\n");
+        move(robot, "move-press-S1", "> press S1\n");
+        robot.interact(() -> {
+            ((TextField) window.part("learn-one")).setText("K1:A1");
+            ((TextField) window.part("learn-other")).setText("K1:A2");
+        });
+        move(robot, "move-volts-1-to-2-", "231 V");
+        move(robot, "move-ohms-1-to-2-", "Make it dead first.");
+        move(robot, "move-dead", "proved dead");
+        move(robot, "move-ohms-1-to-2-", "open");
+        robot.interact(() -> choose("K1 broken"));
+        move(robot, "move-it-is-fault-", "Solved.");
+        assertThat(said()).contains("1 dangerous acts", "The shortest way", "Kept in");
+        assertThat(ProgressFile.read(folder.resolve("progress.jsonl")))
+                .singleElement()
+                .matches(attempt -> attempt.learner().equals("E. Marsh")
+                        && attempt.task().equals("measuring-2")
+                        && attempt.score().solved());
+    }
+
+    @SuppressWarnings("unchecked")
+    private void choose(String fault) {
+        ComboBox<String> faults = (ComboBox<String>) window.part("learn-fault");
+        assertThat(faults.getItems()).contains(fault);
+        faults.setValue(fault);
+    }
+
+    @Test
+    void aPredictionIsTypedByKeysAlone(FxRobot robot) throws Exception {
+        learn(robot, "first-steps-3");
+        for (String move : List.of("K1 in", "M1 stopped")) {
+            robot.interact(() -> {
+                TextField typed = (TextField) window.part("learn-typed");
+                typed.requestFocus();
+                typed.setText(move);
+            });
+            robot.type(KeyCode.ENTER);
+            until(() -> said().contains("> " + move + "\n"));
+        }
+        until(() -> said().contains("Not solved."));
+        assertThat(said()).contains("No: K1 out.", "Right: M1 stopped.");
+        robot.interact(() -> ((Button) window.part("learn-done")).fire());
+        until(() -> window.part("learn-tasks") == null);
+    }
+}
