@@ -16,9 +16,12 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.event.ActionEvent;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TableView;
@@ -110,7 +113,15 @@ final class ShotsCommand implements Callable<Integer> {
     };
 
     private static List<Shot> shots(JobModel jobs) {
-        return Stream.of(trying(), drawing(jobs), checking(jobs), sizing(), controlling(), atThePanel(jobs))
+        return Stream.of(
+                        trying(),
+                        drawing(jobs),
+                        checking(jobs),
+                        sizing(),
+                        controlling(),
+                        atThePanel(),
+                        finding(),
+                        recording(jobs))
                 .flatMap(List::stream)
                 .toList();
     }
@@ -166,12 +177,7 @@ final class ShotsCommand implements Callable<Integer> {
                 new Shot(
                         "dark",
                         Set.of("sheet=Press platen", "spot-LS1", "story"),
-                        window -> choose(window, "view-menu", "view-night")),
-                new Shot("keys", Set.of("keys"), window -> {
-                    choose(window, "view-menu", "view-night");
-                    jobs.undo();
-                    choose(window, "view-menu", "view-keys");
-                }));
+                        window -> choose(window, "view-menu", "view-night")));
     }
 
     /** Checking and proving. */
@@ -181,6 +187,7 @@ final class ShotsCommand implements Callable<Integer> {
                         "proved",
                         Set.of("sheet=Electrical interlock only", "proof-state", "findings"),
                         window -> {
+                            choose(window, "view-menu", "view-night");
                             open(jobs, Jobs.example("tern-hollow-bad-examples"));
                             window.showSheet("Electrical interlock only");
                             ((ToggleButton) window.part("step-check")).fire();
@@ -191,15 +198,6 @@ final class ShotsCommand implements Callable<Integer> {
                             ((ButtonBase) window.part("prove")).fire();
                         },
                         Duration.seconds(6)),
-                new Shot(
-                        "single-faults",
-                        Set.of("sheet=Pomace auger", "single-faults"),
-                        window -> {
-                            open(jobs, Jobs.example("tern-hollow-press-house"));
-                            window.showSheet("Pomace auger");
-                            ((ButtonBase) window.part("try-faults")).fire();
-                        },
-                        Duration.seconds(15)),
                 new Shot("all-sheets", Set.of("sheets-page", "sheet-picture-mill"), window -> {
                     open(jobs, Jobs.example("tern-hollow-press-house"));
                     window.setDrawing(false);
@@ -232,21 +230,16 @@ final class ShotsCommand implements Callable<Integer> {
 
     /** The controller. */
     private static List<Shot> controlling() {
-        return List.of(
-                new Shot("program-running", Set.of("sheet=Bottle rinser", "program-state", "inputs"), window -> {
-                    window.showSheet("Bottle rinser");
-                    window.run().restart();
-                    ((ToggleButton) window.part("step-program")).fire();
-                    start(window);
-                }),
-                new Shot(
-                        "translating",
-                        Set.of("sheet=Mill", "translate", "translate-draw"),
-                        window -> window.showSheet("Mill")));
+        return List.of(new Shot("program-running", Set.of("sheet=Bottle rinser", "program-state", "inputs"), window -> {
+            window.showSheet("Bottle rinser");
+            window.run().restart();
+            ((ToggleButton) window.part("step-program")).fire();
+            start(window);
+        }));
     }
 
     /** The work at the panel, and one more starter. */
-    private static List<Shot> atThePanel(JobModel jobs) {
+    private static List<Shot> atThePanel() {
         return List.of(
                 new Shot(
                         "wiring",
@@ -273,11 +266,78 @@ final class ShotsCommand implements Callable<Integer> {
                                 ((ButtonBase) window.part("test-write")).fire();
                             });
                         },
-                        Duration.seconds(9)),
-                new Shot("record", Set.of("log-entries", "log-plot"), window -> {
-                    open(jobs, recorded());
-                    ((ToggleButton) window.part("step-log")).fire();
-                }));
+                        Duration.seconds(9)));
+    }
+
+    /** The record of some years. */
+    private static List<Shot> recording(JobModel jobs) {
+        return List.of(new Shot("record", Set.of("log-entries", "log-plot"), window -> {
+            open(jobs, recorded());
+            ((ToggleButton) window.part("step-log")).fire();
+        }));
+    }
+
+    /** Finding what is wrong, and learning to. */
+    private static List<Shot> finding() {
+        return List.of(
+                new Shot(
+                        "finding",
+                        Set.of("sheet=Pomace auger", "answer-1", "next-words"),
+                        window -> {
+                            window.showSheet("Pomace auger");
+                            ((ToggleButton) window.part("step-find")).fire();
+                            later(5, () -> ((ComboBox<?>) window.part("symptom-done"))
+                                    .getSelectionModel()
+                                    .select(1));
+                            later(8, () -> tell(window, "K1-out", "M1-stopped", "P1-dark", "F2-healthy", "Q1-closed"));
+                        },
+                        Duration.seconds(18)),
+                new Shot(
+                        "found",
+                        Set.of("sheet=Pomace auger", "verdict-1"),
+                        ShotsCommand::answerFirst,
+                        Duration.seconds(25)),
+                new Shot(
+                        "learning",
+                        Set.of("learn-tasks", "move-close-Q1"),
+                        window -> {
+                            ((ButtonBase) window.part("all-sheets")).fire();
+                            later(1, () -> ((ButtonBase) window.part("sheets-learn")).fire());
+                            later(2, () -> ((ListView<?>) window.part("learn-tasks"))
+                                    .getSelectionModel()
+                                    .select(13));
+                            List<String> moves = List.of("close Q1", "press S1", "volts K1:A1 to K1:A2", "dead");
+                            for (int i = 0; i < moves.size(); i++) {
+                                String move = moves.get(i);
+                                later(5 + i, () -> type(window, "learn-typed", move));
+                            }
+                        },
+                        Duration.seconds(11)));
+    }
+
+    /** Tells what devices do, and that this is all. */
+    private static void tell(MainWindow window, String... seen) {
+        for (String one : seen) {
+            ((ToggleButton) window.part("symptom-" + one)).fire();
+        }
+        ((ButtonBase) window.part("symptom-tell")).fire();
+    }
+
+    /** Gives the likeliest answer to each look, until it is known what it is. */
+    private static void answerFirst(MainWindow window) {
+        for (int second = 0; second < 22; second += 2) {
+            later(second, () -> {
+                if (window.part("answer-1") instanceof ButtonBase answer) {
+                    answer.fire();
+                }
+            });
+        }
+    }
+
+    private static void type(MainWindow window, String field, String words) {
+        TextField typed = (TextField) window.part(field);
+        typed.setText(words);
+        typed.fireEvent(new ActionEvent());
     }
 
     private static void later(int seconds, Runnable action) {

@@ -168,6 +168,7 @@ final class TrainCommand implements Callable<Integer> {
 
     private int done(Exercise exercise, PrintWriter out) {
         exercise.brief().forEach(out::println);
+        exercise.manual().forEach(out::println);
         out.flush();
         try (BufferedReader in = new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))) {
             for (String line = in.readLine(); line != null && !exercise.isOver(); line = in.readLine()) {

@@ -130,7 +130,7 @@ class FindWindowTest extends DrivenWindow {
         ((ComboBox<Situation>) window.part("symptom-done")).setValue(situation);
     }
 
-    private FindState.Place place() {
+    private FindState.Standpoint place() {
         return window.page().finder().placeProperty().get().orElseThrow();
     }
 

@@ -1,6 +1,5 @@
 package parable.benchmark;
 
-import parable.ratings.JobTables;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -19,6 +18,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import parable.bench.Progress;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
+import parable.ratings.JobTables;
 import parable.ratings.RatingTables;
 import parable.sizing.JobSizing;
 import parable.sizing.SheetFacts;

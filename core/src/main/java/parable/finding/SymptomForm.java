@@ -86,6 +86,13 @@ public record SymptomForm(Situation situation, List<Row> rows) {
         return Stream.concat(words, Stream.of(sound)).distinct().toList();
     }
 
+    /** All of it as it is seen at a panel. */
+    public LookResult seen(StepRehearsal panel) {
+        Glimpse all = new Glimpse(rows.stream().map(Row::tag).toList());
+        return new LookResult(
+                new PanelLook(situation, all), all.at(panel.rest(situation)).text());
+    }
+
     /**
      * What was told as a look with its result.
      *

@@ -21,7 +21,12 @@ public record Glimpse(List<String> tags) implements Observation {
 
     @Override
     public String words() {
-        return tags.size() > MOST_NAMED ? "Look" : "Look at " + String.join(", ", tags);
+        return tags.size() > MOST_NAMED
+                ? "Look"
+                : "Look at "
+                        + tags.stream()
+                                .map(tag -> tag.equals(PROTECTION) ? "fuses and breakers" : tag)
+                                .collect(Collectors.joining(", "));
     }
 
     @Override

@@ -6,8 +6,11 @@ import parable.finding.FindingException;
 /** A task while it is worked at. Moves are typed or come from the window, one after the other. */
 public interface Exercise {
 
-    /** What is to be done, and which moves there are; lines. */
+    /** What is to be done; lines. */
     List<String> brief();
+
+    /** Which moves there are, as they are typed; lines. */
+    List<String> manual();
 
     /** The moves that can be pointed at, those of a group one after the other. */
     List<MoveOffer> offers();

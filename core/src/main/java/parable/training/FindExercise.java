@@ -81,7 +81,12 @@ final class FindExercise implements Exercise {
                 "The machine: " + hidden.symptom().text() + ".",
                 hidden.faults().size() == 1
                         ? "One thing is wrong."
-                        : hidden.faults().size() + " things are wrong.",
+                        : hidden.faults().size() + " things are wrong.");
+    }
+
+    @Override
+    public List<String> manual() {
+        return List.of(
                 "Operate: close Q1, press S1, release S1 (each from here on); rest begins again. look tells what each device does.",
                 "Measure: volts K1:A1 to 2, volts dc 5 to 2, clamp F2:2; dead, then ohms K1:A1 to K1:A2, wires K1, dial F2; live.",
                 "Work, dead only: lift K1:A1, land K1:A1, tighten K1:A1, exchange K1, set F2, bridge S1:13-14, unbridge S1:13-14.",

@@ -78,9 +78,10 @@ record HiddenFaults(List<Fault> faults, LookResult symptom) {
     private static Optional<LookResult> symptom(Assembly assembly, FaultSearch search, List<Fault> faults) {
         StepRehearsal sound = new StepRehearsal(assembly, List.of());
         StepRehearsal faulty = new StepRehearsal(assembly, faults);
-        Glimpse all = new Glimpse(SymptomForm.of(assembly, search.situations().get(0)).rows().stream()
+        List<String> tags = SymptomForm.of(assembly, search.situations().get(0)).rows().stream()
                 .map(SymptomForm.Row::tag)
-                .toList());
+                .toList();
+        Glimpse all = new Glimpse(tags);
         for (Situation situation : search.situations()) {
             String found = all.at(faulty.rest(situation)).text();
             if (!found.equals(all.at(sound.rest(situation)).text())) {

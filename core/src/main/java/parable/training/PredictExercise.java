@@ -50,9 +50,13 @@ final class PredictExercise implements Exercise {
         form.rows()
                 .forEach(row -> lines.add(
                         "  " + row.tag() + " (" + row.name() + "): one of " + String.join(", ", row.choices())));
-        lines.add("Say it before you see it, one or more at a time: "
-                + form.rows().get(0).tag() + " " + form.rows().get(0).choices().get(0) + ". give up ends it.");
         return lines;
+    }
+
+    @Override
+    public List<String> manual() {
+        return List.of("Say it before you see it, one or more at a time: "
+                + form.rows().get(0).tag() + " " + form.rows().get(0).choices().get(0) + ". give up ends it.");
     }
 
     @Override

@@ -37,10 +37,13 @@ final class SpoiltExercise implements Exercise {
 
     @Override
     public List<String> brief() {
-        return List.of(
-                "The drawing " + assembly.sheet().name()
-                        + ": something of it would not work as it should, or not safely.",
-                "Say a device at which it is wrong: it is K1. give up ends it.");
+        return List.of("The drawing " + assembly.sheet().name()
+                + ": something of it would not work as it should, or not safely.");
+    }
+
+    @Override
+    public List<String> manual() {
+        return List.of("Say a device at which it is wrong: it is K1. give up ends it.");
     }
 
     @Override

@@ -61,7 +61,12 @@ final class WireExercise implements Exercise {
                         + ".",
                 strip.isEmpty()
                         ? "All of it is in one place."
-                        : "From place to place it goes over the strip: " + strip + ".",
+                        : "From place to place it goes over the strip: " + strip + ".");
+    }
+
+    @Override
+    public List<String> manual() {
+        return List.of(
                 "Land a wire from terminal to terminal: land S0:12 S1:13; lift S0:12 S1:13 takes it off again.",
                 "test compares all of it with the drawing. give up ends it.");
     }

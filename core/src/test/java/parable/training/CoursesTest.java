@@ -41,6 +41,8 @@ class CoursesTest {
     private static void play(Task task) throws FindingException {
         Exercise exercise = Courses.begin(task, 1);
         assertThat(exercise.brief()).isNotEmpty();
+        assertThat(exercise.manual()).isNotEmpty();
+        assertThat(exercise.offers()).isNotEmpty();
         for (String move : exercise.solution()) {
             assertThat(exercise.isOver()).as(move).isFalse();
             assertThat(exercise.move(move)).as(move).isNotEmpty();

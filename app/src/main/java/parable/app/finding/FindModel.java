@@ -47,7 +47,7 @@ public final class FindModel {
     private final Latest searching = new Latest("finding");
     private final Latest rehearsing = new Latest("finding, panel");
     private final ReadOnlyObjectWrapper<Optional<FindState>> state = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<FindState.Place>> place =
+    private final ReadOnlyObjectWrapper<Optional<FindState.Standpoint>> place =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
     private final List<UnaryOperator<FaultSearch>> told = new ArrayList<>();
@@ -73,7 +73,7 @@ public final class FindModel {
     }
 
     /** What is about to be told or looked at; empty until that is worked out. */
-    public ReadOnlyObjectProperty<Optional<FindState.Place>> placeProperty() {
+    public ReadOnlyObjectProperty<Optional<FindState.Standpoint>> placeProperty() {
         return place.getReadOnlyProperty();
     }
 
@@ -199,7 +199,7 @@ public final class FindModel {
 
     private void goTo(Situation situation, Optional<PanelLook> look) {
         begun.ifPresent(from -> rehearsing.ask(
-                () -> new FindState.Place(
+                () -> new FindState.Standpoint(
                         look,
                         SymptomForm.of(from.assembly(), situation),
                         new StepRehearsal(from.assembly(), List.of())

@@ -74,7 +74,7 @@ public final class FindPage {
         show();
     }
 
-    private void ask(FindState.Place there) {
+    private void ask(FindState.Standpoint there) {
         if (telling || !begun()) {
             symptom.ask(there.form());
         } else {

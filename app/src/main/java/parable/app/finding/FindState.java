@@ -58,5 +58,5 @@ public record FindState(
      * @param form what may be seen there
      * @param moment a sound panel in the situation
      */
-    public record Place(Optional<PanelLook> look, SymptomForm form, Moment moment) {}
+    public record Standpoint(Optional<PanelLook> look, SymptomForm form, Moment moment) {}
 }

@@ -81,12 +81,12 @@ public final class SheetsPage extends BorderPane {
                 8,
                 new ActionButton(
                         "sheets-ask", "New starter by questions\u2026", "Asks and proposes a circuit", actions::ask),
+                new ActionButton("sheets-empty", "New empty sheet", "With two rails", actions::addEmpty),
                 new ActionButton(
                         "sheets-learn",
                         "Learn\u2026",
                         "Courses of tasks: find, predict, put right, wire",
-                        actions::learn),
-                new ActionButton("sheets-empty", "New empty sheet", "With two rails", actions::addEmpty));
+                        actions::learn));
         ways.setAlignment(Pos.CENTER_LEFT);
         VBox all = new VBox(14, pictures(job), ways, heading("From the library: a click puts a copy into this job"));
         Library.jobs().stream()
