@@ -36,6 +36,7 @@ class ArchitectureTest {
             "logbook",
             "finding",
             "starters",
+            "training",
             "desk",
             "card",
             "offer",

@@ -15,6 +15,7 @@ import parable.app.sheet.SheetView;
 import parable.bench.Condition;
 import parable.bench.StoryLine;
 import parable.circuit.Circuit;
+import parable.circuit.Job;
 import parable.circuit.Place;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -43,6 +44,19 @@ abstract class DrivenWindow {
         stage.setScene(window.scene());
         stage.show();
         stage.requestFocus();
+    }
+
+    /** The window with another job, in a file of the folder. */
+    protected Path open(Stage stage, Job job) throws Exception {
+        Path file = folder.resolve("small" + JobFile.ENDING);
+        JobFile.save(job, file);
+        ParableApp.prepare();
+        jobs = new JobModel(JobFile.open(file), Optional.of(file));
+        window = new MainWindow(jobs, answers.named("Renamed"));
+        stage.setScene(window.scene());
+        stage.show();
+        stage.requestFocus();
+        return file;
     }
 
     protected Condition condition(String tag) {

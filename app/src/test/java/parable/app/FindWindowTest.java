@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -21,13 +20,11 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.finding.FindState;
-import parable.app.job.JobModel;
 import parable.bench.Fault;
 import parable.circuit.Extras;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
-import parable.files.JobFile;
 import parable.files.LogbookFile;
 import parable.finding.PanelLook;
 import parable.finding.SymptomForm;
@@ -57,14 +54,7 @@ class FindWindowTest extends DrivenWindow {
                 .filter(one -> one.name().equals("Two-wire"))
                 .findFirst()
                 .orElseThrow();
-        file = folder.resolve("ice-house" + JobFile.ENDING);
-        JobFile.save(new Job("Cold Spring ice house", Practice.IEC, List.of(sheet), Extras.NONE), file);
-        ParableApp.prepare();
-        jobs = new JobModel(JobFile.open(file), Optional.of(file));
-        window = new MainWindow(jobs, answers.named("Renamed"));
-        stage.setScene(window.scene());
-        stage.show();
-        stage.requestFocus();
+        file = open(stage, new Job("Cold Spring ice house", Practice.IEC, List.of(sheet), Extras.NONE));
     }
 
     private String words(String id) {
@@ -166,7 +156,7 @@ class FindWindowTest extends DrivenWindow {
 
     @Test
     void byKeysAlone(FxRobot robot) throws Exception {
-        robot.press(KeyCode.CONTROL, KeyCode.J).release(KeyCode.J, KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL, KeyCode.W).release(KeyCode.W, KeyCode.CONTROL);
         until(() ->
                 window.part("symptom-K1-in") != null && window.scene().getFocusOwner() == window.part("symptom-done"));
         robot.type(KeyCode.TAB).type(KeyCode.SPACE);

@@ -39,6 +39,9 @@ import parable.testsheet.TestStep;
 /** A search for what is wrong with the machine of one sheet. All of it is worked out beside the window. */
 public final class FindModel {
 
+    /** Each of all faults is run: more rungs take minutes, and more memory than there is. */
+    static final int MOST_RUNGS = 60;
+
     private final JobModel jobs;
     private final String name;
     private final LogModel log;
@@ -50,6 +53,7 @@ public final class FindModel {
     private final ReadOnlyObjectWrapper<Optional<FindState.Standpoint>> place =
             new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyBooleanWrapper working = new ReadOnlyBooleanWrapper();
+    private final ReadOnlyBooleanWrapper tooLarge = new ReadOnlyBooleanWrapper();
     private final List<UnaryOperator<FaultSearch>> told = new ArrayList<>();
     private Optional<Begun> begun = Optional.empty();
     private Optional<List<Object>> asked = Optional.empty();
@@ -77,6 +81,11 @@ public final class FindModel {
         return place.getReadOnlyProperty();
     }
 
+    /** Whether the sheet has more rungs than are searched. */
+    ReadOnlyBooleanProperty tooLargeProperty() {
+        return tooLarge.getReadOnlyProperty();
+    }
+
     /** Whether something is being worked out. */
     public ReadOnlyBooleanProperty workingProperty() {
         return working.getReadOnlyProperty();
@@ -96,7 +105,11 @@ public final class FindModel {
         if (sheet.isEmpty()) {
             return;
         }
-        Sheet bare = sheet.get().withFieldwork(Fieldwork.NONE.by(WiringMethod.POINT_TO_POINT));
+        Sheet bare = circuit(sheet.get());
+        tooLarge.set(bare.control().size() > MOST_RUNGS);
+        if (tooLarge.get()) {
+            return;
+        }
         JobTables tables = JobTables.of(jobs.jobProperty().get());
         Practice practice = jobs.jobProperty().get().practice();
         Optional<List<Object>> wanted = Optional.of(List.of(bare, tables, practice, newPanel));
@@ -106,6 +119,13 @@ public final class FindModel {
             pairs = false;
             begin(bare, tables, practice);
         }
+    }
+
+    /** What a search rests on: neither what was ticked and read, nor what was accepted or claimed. */
+    private static Sheet circuit(Sheet sheet) {
+        return sheet.withFieldwork(Fieldwork.NONE.by(WiringMethod.POINT_TO_POINT))
+                .withAccepted(List.of())
+                .withClaims(List.of());
     }
 
     private void begin(Sheet sheet, JobTables tables, Practice practice) {

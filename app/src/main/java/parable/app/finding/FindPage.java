@@ -70,6 +70,7 @@ public final class FindPage {
             Platform.runLater(this::keepKeyboard);
         });
         model.workingProperty().addListener((any, before, now) -> showWork());
+        model.tooLargeProperty().addListener((any, before, now) -> show());
         model.placeProperty().addListener((any, before, now) -> now.ifPresent(this::ask));
         show();
     }
@@ -171,7 +172,12 @@ public final class FindPage {
         more.setVisible(begun && !telling);
         fresh.setVisible(!begun);
         fresh.setManaged(!begun);
-        if (now.isEmpty()) {
+        if (model.tooLargeProperty().get()) {
+            heading.setText("This sheet has more than " + FindModel.MOST_RUNGS + " rungs.");
+            state.setText("Every fault of it would have to be run on the bench, which takes too long."
+                    + " Put the starter that has the trouble on a sheet of its own, with what it depends on.");
+            middle.getChildren().clear();
+        } else if (now.isEmpty()) {
             heading.setText("The suspects are being looked for\u2026");
             state.setText("");
             middle.getChildren().clear();

@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import parable.finding.LookResult;
 import parable.finding.SymptomForm;
+import parable.testsheet.Glimpse;
 import parable.testsheet.Situation;
 
 /** Where it is told what a machine does: after what was done, and of each device that acts what was seen, by a button each. */
@@ -117,7 +118,7 @@ final class SymptomView extends VBox {
     }
 
     private Node row(SymptomForm.Row row) {
-        Label name = new Label(row.tag() + (row.name().isEmpty() ? "" : "  " + row.name()));
+        Label name = new Label(title(row));
         name.getStyleClass().add("symptom-name");
         ToggleGroup group = new ToggleGroup();
         FlowPane choices = new FlowPane(4, 4);
@@ -141,6 +142,13 @@ final class SymptomView extends VBox {
         sound.getStyleClass().add("symptom-sound");
         choices.getChildren().add(sound);
         return new VBox(2, name, choices);
+    }
+
+    private static String title(SymptomForm.Row row) {
+        if (row.tag().equals(Glimpse.PROTECTION)) {
+            return "Fuses and breakers";
+        }
+        return row.tag() + (row.name().isEmpty() ? "" : "  " + row.name());
     }
 
     private void enable() {

@@ -9,7 +9,7 @@ public enum JobStep {
     PROGRAM("PLC", "Ctrl+G", "The program, or the translation into one"),
     WIRE("Wire", "Ctrl+L", "Wire by wire, ticked off as it is made"),
     TEST("Test", "Ctrl+B", "The test sheet, step by step with the meter"),
-    FIND("Find", "Ctrl+J", "What is wrong with the machine, look by look"),
+    FIND("Find", "Ctrl+W", "What is wrong with the machine, look by look"),
     LOG("Record", "Ctrl+R", "What was found, done and signed");
 
     private final String words;

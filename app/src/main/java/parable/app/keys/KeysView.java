@@ -72,7 +72,7 @@ public final class KeysView extends BorderPane {
             new Key("Ctrl+Up  Ctrl+Down", "Move the network"));
 
     private static final List<Key> AT_THE_PANEL = List.of(
-            new Key("Ctrl+L  Ctrl+B  Ctrl+R", "The wires, the test sheet, the record"),
+            new Key("Ctrl+L  Ctrl+B  Ctrl+W  Ctrl+R", "The wires, the test sheet, finding a fault, the record"),
             new Key("Space  D  T  C", "Done and next; done, tugged, checked"),
             new Key("L", "Land an end of the wire elsewhere"),
             new Key("Ctrl+Arrows", "Move the device clicked on the panel"),

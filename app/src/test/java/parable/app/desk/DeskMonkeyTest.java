@@ -57,7 +57,7 @@ class DeskMonkeyTest {
 
     @Test
     void aMonkeyAtTheDesk() throws Exception {
-        play(600, 20261125);
+        play(250, 20261125);
     }
 
     @Test
