@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -102,6 +101,9 @@ final class TrainCommand implements Callable<Integer> {
         if (task.isEmpty() && file == null) {
             list(out);
             return 0;
+        }
+        if (progress != null && learner.isBlank()) {
+            throw new UsersFaultException("--learner: found none, expected a name to keep it by");
         }
         Exercise exercise = begun();
         if (solution) {
@@ -202,25 +204,15 @@ final class TrainCommand implements Callable<Integer> {
     private static void tell(Score score, BestWay best, PrintWriter out) {
         out.println();
         out.println(score.solved() ? "Solved." : "Not solved.");
-        out.printf(
-                Locale.ROOT,
-                "%d looks, %.0f min at the panel, %d wrong, %d parts exchanged in vain, %d dangerous acts.%n",
-                score.looks(),
-                score.minutes(),
-                score.wrong(),
-                score.inVain(),
-                score.dangers().size());
+        out.println(score.words());
         score.dangers().forEach(danger -> out.println("  ! " + danger));
-        out.printf(Locale.ROOT, "The shortest way, %.0f min:%n", best.minutes());
+        out.println(best.heading());
         best.steps().forEach(step -> out.println("  " + step));
     }
 
     private void keep(Score score, BestWay best, PrintWriter out) {
         if (progress == null) {
             return;
-        }
-        if (learner.isBlank()) {
-            throw new UsersFaultException("--learner: found none, expected a name to keep it by");
         }
         String id = task.isEmpty() ? "own: " + hide : task;
         try {

@@ -3,7 +3,12 @@ package parable.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
+import javafx.event.Event;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -12,6 +17,10 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.PickResult;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -80,12 +89,67 @@ class LearnWindowTest extends DrivenWindow {
         move(robot, "move-ohms-1-to-2-", "open");
         robot.interact(() -> choose("K1 broken"));
         move(robot, "move-it-is-fault-", "Solved.");
-        assertThat(said()).contains("1 dangerous acts", "The shortest way", "Kept in");
+        assertThat(said()).contains("1 dangerous act.", "The shortest way", "Kept in");
         assertThat(ProgressFile.read(folder.resolve("progress.jsonl")))
                 .singleElement()
                 .matches(attempt -> attempt.learner().equals("E. Marsh")
                         && attempt.task().equals("measuring-2")
                         && attempt.score().solved());
+    }
+
+    /** Wherever a terminal of the panel is, a click there puts it into the next place. */
+    @Test
+    void aTerminalOfThePanelIsPointedAt(FxRobot robot) throws Exception {
+        learn(robot, "measuring-2");
+        until(() -> window.part("learn-panel") instanceof Region panel && panel.getWidth() > 0);
+        Region panel = (Region) window.part("learn-panel");
+        TextField one = (TextField) window.part("learn-one");
+        Set<String> hit = new TreeSet<>();
+        until(() -> shown(panel));
+        for (int look = 0; look < 10 && hit.size() < 4; look++) {
+            Thread.sleep(200);
+            robot.interact(() -> pressAllOver(panel, () -> hit.add(one.getText())));
+        }
+        assertThat(hit).anyMatch(place -> place.matches("[A-Z0-9]+:[A-Z0-9]+")).contains("Q1");
+    }
+
+    private static void pressAllOver(Region panel, Runnable after) {
+        for (double y = 10; y < panel.getHeight(); y += 6) {
+            for (double x = 10; x < panel.getWidth(); x += 6) {
+                Event.fireEvent(panel, press(panel, x, y));
+                after.run();
+            }
+        }
+    }
+
+    /** Whether its lists are worked out, so that it is painted. */
+    private boolean shown(Region panel) {
+        return !((Parent) panel.getParent().getChildrenUnmodifiable().get(0))
+                .getChildrenUnmodifiable()
+                .isEmpty();
+    }
+
+    private static MouseEvent press(Node on, double x, double y) {
+        Point2D at = on.localToScene(x, y);
+        return new MouseEvent(
+                MouseEvent.MOUSE_PRESSED,
+                at.getX(),
+                at.getY(),
+                0,
+                0,
+                MouseButton.PRIMARY,
+                1,
+                false,
+                false,
+                false,
+                false,
+                true,
+                false,
+                false,
+                true,
+                false,
+                true,
+                new PickResult(on, at.getX(), at.getY()));
     }
 
     @SuppressWarnings("unchecked")

@@ -66,7 +66,7 @@ class TrainCommandTest {
                         "measuring-2"))
                 .isEqualTo(1);
         assertThat(said)
-                .contains("Make it dead first.", "  ? ", "  open", "Yes: K1 is burnt through.", "1 dangerous acts");
+                .contains("Make it dead first.", "  ? ", "  open", "Yes: K1 is burnt through.", "1 dangerous act.");
         assertThat(run("", "train", "--task", "nothing-9")).isEqualTo(2);
         assertThat(said).contains("found nothing-9");
     }

@@ -14,4 +14,9 @@ public record BestWay(List<String> steps, double minutes) {
     public BestWay {
         steps = List.copyOf(steps);
     }
+
+    /** What stands over its steps. */
+    public String heading() {
+        return "The shortest way" + (minutes > 0 ? ", " + Math.round(minutes) + " min" : "") + ":";
+    }
 }

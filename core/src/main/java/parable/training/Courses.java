@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -65,6 +66,13 @@ public final class Courses {
     /** A task by its id; empty if there is none. */
     public static Optional<Task> task(String id) {
         return TASKS.stream().filter(task -> task.id().equals(id)).findFirst();
+    }
+
+    /** The number of a class as somebody wrote it; empty if it is none, from 0 to 999,999,999. */
+    public static OptionalLong classNumber(String written) {
+        return written.strip().matches("\\d{1,9}")
+                ? OptionalLong.of(Long.parseLong(written.strip()))
+                : OptionalLong.empty();
     }
 
     /** The sheet of a task. */

@@ -15,8 +15,12 @@ public interface Exercise {
     /** The moves that can be pointed at, those of a group one after the other. */
     List<MoveOffer> offers();
 
-    /** The faults that may be said of a device, as they are typed; none where no fault is asked for. */
-    default List<String> faultsOf(String tag) {
+    /**
+     * The faults that may be said of a device, as they are typed; none where no fault is asked for.
+     *
+     * @param place a device, or a terminal of it
+     */
+    default List<String> faultsOf(String place) {
         return List.of();
     }
 

@@ -125,7 +125,8 @@ final class FindExercise implements Exercise {
     }
 
     @Override
-    public List<String> faultsOf(String tag) {
+    public List<String> faultsOf(String place) {
+        String tag = place.strip().split(":", 2)[0];
         return Coverage.possible(assembly).stream()
                 .filter(fault -> fault.tag().equals(tag))
                 .map(FaultWords::of)

@@ -18,4 +18,14 @@ public record Score(boolean solved, int looks, double minutes, int wrong, int in
     public Score {
         dangers = List.copyOf(dangers);
     }
+
+    /** The figures in a sentence. */
+    public String words() {
+        return counted(looks, "look") + ", " + Math.round(minutes) + " min at the panel, " + wrong + " wrong, "
+                + counted(inVain, "part") + " exchanged in vain, " + counted(dangers.size(), "dangerous act") + ".";
+    }
+
+    private static String counted(int number, String what) {
+        return number + " " + what + (number == 1 ? "" : "s");
+    }
 }

@@ -44,7 +44,7 @@ final class OwnReading extends VBox {
         getStyleClass().add("findings");
         fill();
         Label hint = new Label(
-                "What you measured yourself, without being told to. A click on a wire of the drawing puts it into the next empty place.");
+                "What you measured yourself, without being told to. A click on a wire of the drawing, or on a terminal of the panel, puts it into the next empty place.");
         hint.setWrapText(true);
         hint.setMinHeight(Region.USE_PREF_SIZE);
         hint.getStyleClass().add("finding-reason");

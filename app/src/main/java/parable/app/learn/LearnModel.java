@@ -156,12 +156,9 @@ public final class LearnModel {
         Score score = ended.score();
         List<String> lines = new ArrayList<>();
         lines.add(score.solved() ? "Solved." : "Not solved.");
-        lines.add(score.looks() + " looks, " + Math.round(score.minutes()) + " min at the panel, " + score.wrong()
-                + " wrong, " + score.inVain() + " parts exchanged in vain, "
-                + score.dangers().size() + " dangerous acts.");
+        lines.add(score.words());
         lines.addAll(score.dangers());
-        lines.add("The shortest way"
-                + (ended.best().minutes() > 0 ? ", " + Math.round(ended.best().minutes()) + " min" : "") + ":");
+        lines.add(ended.best().heading());
         lines.addAll(ended.best().steps());
         lines.add(keep(task, ended));
         said.addAll(lines);

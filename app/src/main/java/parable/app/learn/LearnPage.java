@@ -1,5 +1,6 @@
 package parable.app.learn;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -12,12 +13,16 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import parable.app.job.JobModel;
 import parable.app.look.Look;
 import parable.app.look.PageHead;
 import parable.app.meter.MeterModel;
@@ -25,6 +30,11 @@ import parable.app.run.RunModel;
 import parable.app.sheet.Clicks;
 import parable.app.sheet.Hit;
 import parable.app.sheet.SheetView;
+import parable.app.wiring.PanelView;
+import parable.app.wiring.WiringModel;
+import parable.bench.Bench;
+import parable.bench.Moment;
+import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
@@ -38,6 +48,7 @@ public final class LearnPage extends BorderPane {
 
     private static final double TASKS = 250;
     private static final double BESIDE = 380;
+    private static final double PANEL = 220;
 
     private final LearnModel model;
     private final Look look;
@@ -89,9 +100,7 @@ public final class LearnPage extends BorderPane {
         seed.setAccessibleText("The number of the class: the same number hides the same");
         seed.setPrefColumnCount(4);
         seed.textProperty().addListener((any, before, now) -> {
-            if (now.strip().matches("\\d{1,9}")) {
-                model.seed(Long.parseLong(now.strip()));
-            }
+            Courses.classNumber(now).ifPresent(model::seed);
         });
         Label words = new Label("Class number");
         words.setLabelFor(seed);
@@ -175,24 +184,65 @@ public final class LearnPage extends BorderPane {
         title.setText(work.task().title() + ": " + work.task().kind().words().toLowerCase(Locale.ROOT) + ". "
                 + work.task().sheet() + ".");
         moves.show(work.exercise());
-        drawing.getChildren().setAll(sheet(Courses.sheet(work.task())));
+        Sheet sheet = Courses.sheet(work.task());
+        SheetView view = sheet(sheet);
+        VBox.setVgrow(view, Priority.ALWAYS);
+        drawing.getChildren().setAll(new VBox(4, view, panel(sheet)));
     }
 
-    private SheetView sheet(Sheet sheet) {
+    /** The places of the machine as one sees them, each by a button; what is clicked goes into the places of a move. */
+    private VBox panel(Sheet sheet) {
+        WiringModel wiring =
+                new WiringModel(new JobModel(job(sheet).with(List.of(sheet)), Optional.empty()), sheet.name());
+        Moment rest = Bench.of(assembly(sheet)).moment();
+        PanelView panel = new PanelView(wiring, look, () -> rest);
+        panel.setId("learn-panel");
+        panel.setPrefHeight(PANEL);
+        panel.setMinHeight(PANEL);
+        panel.point(List.of());
+        panel.onPointedAt(moves::putPlace);
+        FlowPane places = new FlowPane(4, 4);
+        places.getStyleClass().add("panel-places");
+        ToggleGroup group = new ToggleGroup();
+        wiring.listsProperty().addListener((any, before, now) -> {
+            places.getChildren().clear();
+            for (String heading : panel.headings()) {
+                ToggleButton button = new ToggleButton(heading);
+                button.setToggleGroup(group);
+                button.getStyleClass().add("symptom-choice");
+                button.setOnAction(event -> panel.show(heading));
+                places.getChildren().add(button);
+            }
+            panel.headings().stream().findFirst().ifPresent(panel::show);
+            group.selectToggle(
+                    group.getToggles().isEmpty() ? null : group.getToggles().get(0));
+        });
+        wiring.look();
+        return new VBox(4, places, panel);
+    }
+
+    private static Job job(Sheet sheet) {
+        return Library.jobs().stream()
+                .filter(one -> one.sheets().contains(sheet))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Assembly assembly(Sheet sheet) {
         try {
-            RunModel run = new RunModel(Assembly.of(sheet));
-            Practice practice = Library.jobs().stream()
-                    .filter(job -> job.sheets().contains(sheet))
-                    .findFirst()
-                    .orElseThrow()
-                    .practice();
-            SheetView view = new SheetView(run, () -> practice, look, Map.of(), new MeterModel(run), new ForDrawing());
-            run.setRunning(false);
-            view.showInstead(Optional.of(run.shownProperty().get()));
-            return view;
+            return Assembly.of(sheet);
         } catch (PartException impossible) {
             throw new IllegalStateException("the library holds a sheet that cannot be fitted out", impossible);
         }
+    }
+
+    private SheetView sheet(Sheet sheet) {
+        RunModel run = new RunModel(assembly(sheet));
+        Practice practice = job(sheet).practice();
+        SheetView view = new SheetView(run, () -> practice, look, Map.of(), new MeterModel(run), new ForDrawing());
+        run.setRunning(false);
+        view.showInstead(Optional.of(run.shownProperty().get()));
+        return view;
     }
 
     /** What is clicked goes into the places of a move. */

@@ -58,7 +58,10 @@ final class MoveButtons extends VBox {
         List<MoveOffer> offers = exercise.offers();
         if (offers.stream().anyMatch(offer -> offer.places() > 0 || offer.asksForFault())) {
             getChildren()
-                    .addAll(heading("Where: click a wire or a device of the drawing, or type, such as K1:A1"), places);
+                    .addAll(
+                            heading(
+                                    "Where: click a wire or device of the drawing, a terminal of the panel, or type K1:A1"),
+                            places);
         }
         other.setVisible(offers.stream().anyMatch(offer -> offer.places() > 1));
         Map<String, FlowPane> groups = new LinkedHashMap<>();
@@ -94,14 +97,22 @@ final class MoveButtons extends VBox {
     }
 
     private void offerFaults() {
-        String tag = one.getText().strip().split(":", 2)[0];
         model.workProperty()
                 .get()
                 .ifPresent(work -> fault.setItems(
-                        FXCollections.observableArrayList(work.exercise().faultsOf(tag))));
+                        FXCollections.observableArrayList(work.exercise().faultsOf(one.getText()))));
     }
 
-    /** Somebody pointed at a wire or a device: it goes into the one place, then into the other. */
+    /** Somebody pointed at a terminal or a device of the panel. */
+    void putPlace(String place) {
+        if (place.indexOf(':') > 0) {
+            put(place);
+        } else {
+            putDevice(place);
+        }
+    }
+
+    /** Somebody pointed at a wire or a terminal: it goes into the one place, then into the other. */
     void put(String place) {
         (otherNext && other.isVisible() ? other : one).setText(place);
         otherNext = !otherNext;

@@ -53,6 +53,7 @@ public final class FindStep implements StepPage {
         sound.getStyleClass().add("tense");
         sound.setMouseTransparent(true);
         StackPane.setAlignment(sound, Pos.TOP_CENTER);
+        probes.onPointedAt(page::pointedAt);
         probes.setPrefHeight(PROBES);
         probes.setMinHeight(PROBES);
         model.placeProperty().addListener((any, before, now) -> pointProbes());

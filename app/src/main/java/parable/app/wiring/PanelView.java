@@ -1,12 +1,15 @@
 package parable.app.wiring;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
@@ -45,6 +48,10 @@ public final class PanelView extends Region {
     private static final double READABLE = 0.85;
     private static final double HEADING = 24;
     private static final int STEP = 5;
+
+    /** A click this near to a terminal means it, in drawing units. */
+    private static final double NEAR = 16;
+
     private static final Point HERE = new Point(0, 0);
 
     private final WiringModel model;
@@ -57,6 +64,7 @@ public final class PanelView extends Region {
     private Optional<Grip> grip = Optional.empty();
     private Point scrolled = HERE;
     private Optional<List<Terminal>> pointed = Optional.empty();
+    private Optional<Consumer<String>> asked = Optional.empty();
 
     /** A place from one side. */
     record View(String place, PanelSide side) {}
@@ -113,6 +121,30 @@ public final class PanelView extends Region {
             scrolled = new Point(scrolled.x() - event.getDeltaX(), scrolled.y() - event.getDeltaY());
             requestLayout();
         }
+    }
+
+    /**
+     * Tells what is clicked from now on, and lets nothing be moved.
+     *
+     * @param taken is given a terminal such as {@code K1:A1}, or a device where no terminal is near
+     */
+    public void onPointedAt(Consumer<String> taken) {
+        asked = Optional.of(taken);
+    }
+
+    /** The places that can be looked at, with the side from which, in words. */
+    public List<String> headings() {
+        return views().stream()
+                .map(view -> PanelDrawing.heading(view.place(), view.side()))
+                .toList();
+    }
+
+    /** Shows one of {@link #headings()}. */
+    public void show(String heading) {
+        views().stream()
+                .filter(view -> PanelDrawing.heading(view.place(), view.side()).equals(heading))
+                .findFirst()
+                .ifPresent(this::choose);
     }
 
     /** Shows a place whatever wire is in hand, until another wire is taken. */
@@ -286,12 +318,36 @@ public final class PanelView extends Region {
         held = Optional.empty();
         paneAt(event.getX()).ifPresent(pane -> {
             Point at = pane.drawn(event.getX(), event.getY());
+            if (asked.isPresent()) {
+                endAt(pane, at)
+                        .map(Terminal::toString)
+                        .or(() -> tagAt(pane, at))
+                        .ifPresent(asked.get());
+                return;
+            }
             tagAt(pane, at).ifPresent(tag -> {
                 held = Optional.of(tag);
                 grip = Optional.of(new Grip(tag, pane, at, at));
                 setCursor(Cursor.CLOSED_HAND);
             });
         });
+    }
+
+    /** The terminal that is nearest to a point, if one is near. */
+    private Optional<Terminal> endAt(Pane pane, Point at) {
+        return model.listsProperty().get().stream()
+                .flatMap(lists -> lists.wires().wires().stream())
+                .flatMap(wire -> Stream.of(wire.from(), wire.to()))
+                .distinct()
+                .filter(end -> distance(pane, end, at) < NEAR)
+                .min(Comparator.comparingDouble(end -> distance(pane, end, at)));
+    }
+
+    private static double distance(Pane pane, Terminal end, Point at) {
+        return pane.drawing()
+                .pointAt(end)
+                .map(point -> Math.hypot(point.x() - at.x(), point.y() - at.y()))
+                .orElse(Double.MAX_VALUE);
     }
 
     private Optional<String> tagAt(Pane pane, Point at) {
