@@ -165,6 +165,10 @@ class FindWindowTest extends DrivenWindow {
         robot.type(KeyCode.SPACE);
         until(() -> isWaiting() && state().begun());
         until(() -> isIn(window.scene().getFocusOwner(), window.part("find-scroll")));
+        fire(robot, "find-more");
+        assertThat(words("find-heading")).isEqualTo("What does the machine do?");
+        fire(robot, "find-more");
+        assertThat(words("find-heading")).isNotEqualTo("What does the machine do?");
         fire(robot, "find-back");
         until(() -> isWaiting() && !state().begun());
         assertThat(words("find-heading")).isEqualTo("What does the machine do?");

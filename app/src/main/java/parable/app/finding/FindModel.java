@@ -311,6 +311,16 @@ public final class FindModel {
         search();
     }
 
+    /** Whether two faults at once are among the suspects. */
+    boolean hasPairs() {
+        return pairs;
+    }
+
+    /** Shows the next look again, after something else was to be told. */
+    void backToLook() {
+        state.get().flatMap(FindState::next).ifPresent(next -> goTo(next.look().situation(), Optional.of(next.look())));
+    }
+
     /** It was mended, and the machine still does not do what it should. */
     void goOnAfter(Suspect mended) {
         pairs = false;

@@ -136,12 +136,17 @@ public final class FindPage {
         model.see(result);
     }
 
+    /** To the telling of what else it does, or back from there to the next look. */
     private void tellMore() {
-        telling = true;
-        symptom.clear();
-        model.stateProperty()
-                .get()
-                .ifPresent(now -> model.tellAfter(now.situations().get(0)));
+        telling = !telling;
+        if (telling) {
+            symptom.clear();
+            model.stateProperty()
+                    .get()
+                    .ifPresent(now -> model.tellAfter(now.situations().get(0)));
+        } else {
+            model.backToLook();
+        }
         show();
     }
 
@@ -169,7 +174,8 @@ public final class FindPage {
             one.setVisible(begun || model.hasTold());
             one.setManaged(begun || model.hasTold());
         }
-        more.setVisible(begun && !telling);
+        more.setText(telling ? "Back to the next look" : "Tell more of what it does");
+        more.setVisible(begun);
         fresh.setVisible(!begun);
         fresh.setManaged(!begun);
         if (model.tooLargeProperty().get()) {
@@ -200,7 +206,11 @@ public final class FindPage {
             heading.setText("A sound machine does the same: nothing that was told is wrong.");
             middle.getChildren().clear();
         } else if (now.cannotBe()) {
-            heading.setText("That cannot be by one fault: a reading is wrong, or more than one thing is.");
+            heading.setText(
+                    model.hasPairs()
+                            ? "That cannot be by two faults either: a reading is wrong, or still more is."
+                            : "That cannot be by one fault: a reading is wrong, or more than one thing is.");
+            pairs.setVisible(!model.hasPairs());
             middle.getChildren().setAll(pairs);
             now.next().ifPresent(next -> middle.getChildren().add(0, proposed(next)));
         } else if (now.next().isPresent()) {
