@@ -43,6 +43,8 @@ final class Jobs {
     /** A job, and on the standard error what in its file means nothing. */
     static Job open(Path file) {
         Job job = opened(file).job();
+        JobTables.problem(job)
+                .ifPresent(words -> System.err.println(file + ": the job's own tables are left out: " + words));
         UnknownFields.told(job).forEach(words -> System.err.println(file + ": " + words));
         return job;
     }

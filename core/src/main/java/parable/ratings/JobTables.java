@@ -2,6 +2,7 @@ package parable.ratings;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.TableCopy;
@@ -27,6 +28,16 @@ public final class JobTables {
             return of(job.practice(), job.sizing().tables());
         } catch (RatingFormatException senseless) {
             return SHIPPED;
+        }
+    }
+
+    /** What makes no sense in the tables of a job, so that they are left out; empty if all of it does. */
+    public static Optional<String> problem(Job job) {
+        try {
+            of(job.practice(), job.sizing().tables());
+            return Optional.empty();
+        } catch (RatingFormatException senseless) {
+            return Optional.of(senseless.getMessage());
         }
     }
 

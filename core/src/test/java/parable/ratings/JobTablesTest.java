@@ -137,8 +137,10 @@ class JobTablesTest {
         assertThat(Assembly.of(PUMP, tables).on(PUMP.withClaims(List.of())).tables())
                 .isEqualTo(tables);
         assertThat(JobTables.of(job)).isSameAs(JobTables.SHIPPED);
-        assertThat(JobTables.of(job.with(
-                        SizingBasis.NONE.withTables(List.of(new TableCopy("wire", List.of("= wire | nothing")))))))
-                .isSameAs(JobTables.SHIPPED);
+        assertThat(JobTables.problem(job)).isEmpty();
+        Job senseless =
+                job.with(SizingBasis.NONE.withTables(List.of(new TableCopy("wire", List.of("= wire | nothing")))));
+        assertThat(JobTables.of(senseless)).isSameAs(JobTables.SHIPPED);
+        assertThat(JobTables.problem(senseless)).get().asString().contains("= wire | nothing");
     }
 }
