@@ -187,7 +187,7 @@ final class FindExercise implements Exercise {
                     "The meter is set to ohms on a live panel: that breaks it, and may break you. Make it dead first.");
         }
         Observation observation = notation.read(now, what);
-        if (observation instanceof Observation.Wires && now.phase() != Phase.DEAD) {
+        if (what.startsWith("wires") && isLive()) {
             return handInLive(what);
         }
         looks++;

@@ -57,6 +57,7 @@ class FindExerciseTest {
             value = {
                 "close Q1, ohms K1:A1 to K1:A2 | Ohms on a live panel",
                 "wires K1 | A hand into live parts",
+                "wires panel | A hand into live parts",
                 "lift K1:A1 | A hand into live parts: lifting",
                 "exchange K1 | A hand into live parts: exchanging K1",
                 "dead, bridge F2:95-96 | A lead across F2",
