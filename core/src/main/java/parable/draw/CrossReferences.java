@@ -1,14 +1,12 @@
 package parable.draw;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -25,19 +23,19 @@ import parable.parts.Part;
  */
 final class CrossReferences {
 
-    /** A contact of a device, by its position among the device's contacts. */
-    private record ContactOf(String tag, int contact) {}
-
     private static final int LETTERS = 26;
 
+    /** Something on a rung; the rung counts in the ladder only. */
+    private record Spot(boolean power, int rung, RungItem item) {}
+
     private final Assembly assembly;
-    /** Something in the ladder. */
-    private record Spot(int rung, RungItem item) {}
 
-    /** Where it is for a contact; empty if it is in the power circuit. */
-    private final Map<ContactOf, Optional<Spot>> places = new HashMap<>();
+    /** Where each contact of each part is first, by the positions of both; null for one that is drawn nowhere. */
+    private final Spot[][] places;
 
-    private final Map<String, Spot> coils = new HashMap<>();
+    /** Where the coil of each part is; null without. */
+    private final Spot[] coils;
+
     private final BiFunction<Integer, RungItem, OptionalInt> columnOf;
     private final List<Part> interlocks;
 
@@ -52,35 +50,41 @@ final class CrossReferences {
         interlocks = assembly.parts().stream()
                 .filter(part -> part.drive() instanceof Drive.Interlocking)
                 .toList();
-        List<Rung> ladder = assembly.sheet().control();
-        for (int r = 0; r < ladder.size(); r++) {
-            int number = r;
-            note(ladder.get(r), item -> Optional.of(new Spot(number, item)));
-            noteCoils(ladder.get(r), r);
-        }
-        assembly.sheet().power().forEach(rung -> note(rung, item -> Optional.empty()));
+        places = new Spot[assembly.parts().size()][];
+        coils = new Spot[places.length];
+        note(assembly.sheet().control(), false);
+        note(assembly.sheet().power(), true);
     }
 
-    private void note(Rung rung, Function<RungItem, Optional<Spot>> place) {
-        for (RungItem item : rung.items()) {
-            if (item instanceof RungItem.Passage passage) {
-                assembly.part(passage.tag())
-                        .flatMap(part -> part.contactBetween(passage.from(), passage.to()))
-                        .ifPresent(contact ->
-                                places.putIfAbsent(new ContactOf(passage.tag(), contact), place.apply(item)));
+    private void note(List<Rung> rungs, boolean power) {
+        for (int r = 0; r < rungs.size(); r++) {
+            for (RungItem item : rungs.get(r).items()) {
+                if (item instanceof RungItem.Passage passage) {
+                    note(passage, new Spot(power, r, item));
+                }
             }
         }
     }
 
-    private void noteCoils(Rung rung, int number) {
-        for (RungItem item : rung.items()) {
-            if (item instanceof RungItem.Passage passage) {
-                Part part = assembly.part(passage.tag()).orElseThrow();
-                part.loadBetween(passage.from(), passage.to())
-                        .filter(load -> part.loads().get(load).role() == LoadRole.COIL)
-                        .ifPresent(load -> coils.putIfAbsent(passage.tag(), new Spot(number, item)));
+    private void note(RungItem.Passage passage, Spot spot) {
+        int index = assembly.indexOf(passage.tag()).orElseThrow();
+        Part part = assembly.parts().get(index);
+        Optional<Integer> contact = part.contactBetween(passage.from(), passage.to());
+        if (contact.isPresent()) {
+            if (places[index] == null) {
+                places[index] = new Spot[part.contacts().size()];
             }
+            Spot first = places[index][contact.get()];
+            places[index][contact.get()] = first == null ? spot : first;
+        } else if (!spot.power() && coils[index] == null && isCoil(part, passage)) {
+            coils[index] = spot;
         }
+    }
+
+    private static boolean isCoil(Part part, RungItem.Passage passage) {
+        return part.loadBetween(passage.from(), passage.to())
+                .filter(load -> part.loads().get(load).role() == LoadRole.COIL)
+                .isPresent();
     }
 
     /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it if they are not drawn between poles; none under a controller's terminals. */
@@ -114,23 +118,35 @@ final class CrossReferences {
 
     /** Whether its poles are drawn, so that an interlock is drawn between them; not those of a device that the sheet has not. */
     private boolean hasPoles(String tag) {
-        return assembly.part(tag).filter(part -> hasPoles(tag, part)).isPresent();
+        return assembly.part(tag).filter(this::hasPoles).isPresent();
     }
 
-    private boolean hasPoles(String tag, Part part) {
+    private boolean hasPoles(Part part) {
         return IntStream.range(0, part.contacts().size())
-                .anyMatch(contact ->
-                        part.contacts().get(contact).pole() && places.containsKey(new ContactOf(tag, contact)));
+                .anyMatch(contact -> part.contacts().get(contact).pole()
+                        && spot(part, contact).isPresent());
+    }
+
+    private Optional<Spot> spot(Part part, int contact) {
+        Spot[] ofPart = places[assembly.indexOf(part.tag()).orElseThrow()];
+        return ofPart == null ? Optional.empty() : Optional.ofNullable(ofPart[contact]);
     }
 
     private String place(Part part, int contact) {
-        Optional<Spot> spot = places.get(new ContactOf(part.tag(), contact));
-        return spot == null ? "free" : spot.map(this::words).orElse("power");
+        return spot(part, contact)
+                .map(spot -> spot.power() ? "power" : words(spot))
+                .orElse("free");
+    }
+
+    /** Whether a part has a coil in the ladder. */
+    boolean hasCoil(Part part) {
+        return coils[assembly.indexOf(part.tag()).orElseThrow()] != null;
     }
 
     /** Where a part's coil is: {@code 5H}; empty if it has none in the ladder. */
     Optional<String> ofCoil(Part part) {
-        return Optional.ofNullable(coils.get(part.tag())).map(this::words);
+        return Optional.ofNullable(coils[assembly.indexOf(part.tag()).orElseThrow()])
+                .map(this::words);
     }
 
     private String words(Spot spot) {

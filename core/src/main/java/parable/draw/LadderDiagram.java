@@ -46,6 +46,7 @@ final class LadderDiagram extends LaneDiagram {
     private final Map<String, Integer> uses;
     private final LadderParts parts;
     private final double[] rows;
+    private int devices;
     private final double left;
     private final double top;
     private final Practice practice;
@@ -78,9 +79,9 @@ final class LadderDiagram extends LaneDiagram {
      *
      * @param corner its upper left corner, right of or below all that is there
      */
-    static Drawing on(Drawing motors, Point corner, Assembly assembly, Practice practice) {
+    static Drawing on(Drawing motors, Point corner, Assembly assembly, Practice practice, StripSigns signs) {
         LadderDiagram ladder = new LadderDiagram(assembly, practice, corner);
-        ladder.layOut();
+        ladder.layOut(signs);
         List<Band> bands = new ArrayList<>();
         bands.add(Band.of(ladder.nodesAcross()));
         for (int lane = 0; lane < ladder.rungs.size(); lane++) {
@@ -118,7 +119,7 @@ final class LadderDiagram extends LaneDiagram {
         int most = 0;
         for (RungItem item : rung.items()) {
             if (item instanceof RungItem.Passage passage) {
-                most = Math.max(most, notes(passage).size() - 1);
+                most = Math.max(most, noteLines(passage) - 1);
             }
         }
         return most;
@@ -176,7 +177,7 @@ final class LadderDiagram extends LaneDiagram {
 
     @Override
     Object groupOf(RungItem item) {
-        return new LaneLayout.Alone();
+        return new LaneLayout.Alone(devices++);
     }
 
     @Override
@@ -228,6 +229,16 @@ final class LadderDiagram extends LaneDiagram {
                         .toList())
                 .orElseGet(() -> underCoil(
                         part, part.loadBetween(passage.from(), passage.to()).orElseThrow()));
+    }
+
+    /** How many lines {@link #notes} has. */
+    private int noteLines(RungItem.Passage passage) {
+        Part part = part(passage.tag());
+        if (part.contactBetween(passage.from(), passage.to()).isEmpty()) {
+            return notes(passage).size();
+        }
+        boolean coil = references.hasCoil(part) || !part.device().label().isEmpty();
+        return (coil ? 1 : 0) + (part.drive() instanceof Drive.ByTurning ? 1 : 0);
     }
 
     /** The positions of something turned in which a contact is closed: {@code closed: hand, auto}. */

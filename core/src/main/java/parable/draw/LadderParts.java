@@ -27,32 +27,31 @@ final class LadderParts {
      */
     static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.NamedPoint> node) {
         DisjointSets supply = new DisjointSets(rungs.size());
-        Map<Integer, Integer> lastRungOn = new HashMap<>();
         Map<Integer, Integer> groupOf = new HashMap<>();
+        Map<Integer, Integer> lastRungOn = new HashMap<>();
+        int[][] nodes = new int[rungs.size()][];
         for (int rung = 0; rung < rungs.size(); rung++) {
             int here = rung;
-            rungs.get(rung).points().forEach(point -> {
-                Integer before = groupOf.putIfAbsent(node.applyAsInt(point), here);
+            nodes[rung] = rungs.get(rung).points().mapToInt(node).toArray();
+            rungs.get(rung)
+                    .points()
+                    .filter(point -> !point.rail())
+                    .forEach(point -> lastRungOn.put(node.applyAsInt(point), here));
+            for (int one : nodes[rung]) {
+                Integer before = groupOf.putIfAbsent(one, here);
                 if (before != null) {
                     supply.join(before, here);
                 }
-                if (!point.rail()) {
-                    lastRungOn.put(node.applyAsInt(point), here);
-                }
-            });
+            }
         }
         int[] parts = new int[rungs.size()];
         int openUntil = 0;
         for (int rung = 0; rung < parts.length; rung++) {
             boolean another = rung > 0 && !supply.areJoined(rung, rung - 1) && openUntil < rung;
             parts[rung] = rung == 0 ? 0 : parts[rung - 1] + (another ? 1 : 0);
-            openUntil = Math.max(
-                    openUntil,
-                    rungs.get(rung)
-                            .points()
-                            .mapToInt(point -> lastRungOn.getOrDefault(node.applyAsInt(point), 0))
-                            .max()
-                            .orElse(0));
+            for (int one : nodes[rung]) {
+                openUntil = Math.max(openUntil, lastRungOn.getOrDefault(one, 0));
+            }
         }
         return new LadderParts(parts);
     }

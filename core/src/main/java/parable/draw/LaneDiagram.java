@@ -4,9 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.SortedSet;
-import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
 import parable.circuit.Place;
@@ -34,7 +33,7 @@ abstract class LaneDiagram extends LanePlan {
     final Symbols symbols;
     private final Map<String, Stretch> numberedAt = new HashMap<>();
     private int lookedThrough;
-    private StripSigns strip;
+    private Map<Terminal, String> strip = Map.of();
 
     LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, List<Rung> rungs, Pitch pitch) {
         super(assembly, rungs, pitch);
@@ -58,17 +57,24 @@ abstract class LaneDiagram extends LanePlan {
     abstract void drawNumber(List<Mark> marks, String number, double along, double across);
 
     /** Settles where everything is, before anything is drawn. */
-    final void layOut() {
+    final void layOut(StripSigns signs) {
         settle();
         arrange();
-        strip = StripSigns.of(
-                assembly,
-                lanes().stream()
-                        .map(lane -> lane.stream()
-                                .flatMap(placed -> Stream.of(towards(placed, false), towards(placed, true)))
-                                .filter(terminal -> !terminal.tag().isEmpty())
-                                .toList())
-                        .toList());
+        strip = signs.beside(terminals());
+    }
+
+    /** The terminals of all devices, lane by lane. */
+    private List<Terminal> terminals() {
+        List<Terminal> terminals = new ArrayList<>();
+        for (List<Placed> lane : lanes()) {
+            for (Placed placed : lane) {
+                if (!(placed.item() instanceof RungItem.NamedPoint)) {
+                    terminals.add(towards(placed, false));
+                    terminals.add(towards(placed, true));
+                }
+            }
+        }
+        return terminals;
     }
 
     /** The nodes that run across the lanes. */
@@ -88,16 +94,18 @@ abstract class LaneDiagram extends LanePlan {
     void arrange() {}
 
     private void drawAcross(List<Mark> marks, int node) {
-        SortedSet<Integer> on = lanesOf(node);
+        List<Integer> on = lanesOf(node);
         if (on.size() < 2) {
             return;
         }
         double along = nodeAt(node);
         String number = wireOf(node);
-        marks.add(new Mark.WireLine(
-                number, List.of(axis.point(along, across(on.first())), axis.point(along, across(on.last())))));
+        int first = on.get(0);
+        int last = on.get(on.size() - 1);
+        marks.add(
+                new Mark.WireLine(number, List.of(axis.point(along, across(first)), axis.point(along, across(last)))));
         for (int lane : on) {
-            boolean corner = (lane == on.first() || lane == on.last()) && isEnd(lane, node);
+            boolean corner = (lane == first || lane == last) && isEnd(lane, node);
             if (!corner) {
                 marks.add(new Mark.Junction(number, axis.point(along, across(lane))));
             }
@@ -135,7 +143,7 @@ abstract class LaneDiagram extends LanePlan {
 
     /** The sign of a terminal of the strip, with its number, where there is one. */
     private void drawStrip(List<Mark> marks, int lane, Placed placed, boolean next, double end) {
-        strip.beside(towards(placed, next)).ifPresent(number -> {
+        Optional.ofNullable(strip.get(towards(placed, next))).ifPresent(number -> {
             Point at = axis.point(besideDevice(placed, next, end), across(lane));
             marks.add(new Mark.Figure(
                     Box.around(at, 2 * TERMINAL, 2 * TERMINAL), List.of(new Stroke.Circle(at, TERMINAL, false))));

@@ -5,10 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.SortedSet;
 import java.util.TreeMap;
-import java.util.TreeSet;
-import java.util.stream.IntStream;
 
 /**
  * Places rungs side by side as lanes: where along its lane each item stands, so that items of one node are in line. A
@@ -23,8 +20,23 @@ final class LaneLayout {
         boolean shared();
     }
 
-    /** The group of a device that is in line with no other. */
-    static final class Alone {}
+    /**
+     * The group of a device that is in line with no other.
+     *
+     * @param number one that no other has
+     */
+    record Alone(int number) {
+        /** As any record's; written out for the same reason as that of a node. */
+        @Override
+        public int hashCode() {
+            return number;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Alone that && number == that.number;
+        }
+    }
 
     /**
      * A device on a lane.
@@ -72,32 +84,46 @@ final class LaneLayout {
     private final List<Item> items = new ArrayList<>();
     private final int[][] lanes;
     private final int[] places;
-    private final Map<Integer, Integer> columns = new TreeMap<>();
+    private final List<Integer> nodes;
     private final Map<Integer, Integer> tracks = new HashMap<>();
-    private final Map<Integer, TreeSet<Integer>> lanesOf = new HashMap<>();
+
+    /** Each in ascending order. */
+    private final Map<Integer, List<Integer>> lanesOf = new HashMap<>();
+
     private final int[] tracksAt;
     private final int length;
 
     private LaneLayout(List<List<Item>> lanes) {
         this.lanes = new int[lanes.size()][];
         for (int lane = 0; lane < lanes.size(); lane++) {
-            this.lanes[lane] = lanes.get(lane).stream().mapToInt(this::index).toArray();
-            for (Item item : lanes.get(lane)) {
-                if (item instanceof NodeItem node) {
-                    lanesOf.computeIfAbsent(node.node(), any -> new TreeSet<>()).add(lane);
-                }
-            }
+            this.lanes[lane] = numbered(lanes.get(lane), lane);
         }
         places = new int[items.size()];
         relax();
-        length = IntStream.range(0, places.length)
-                .map(item -> places[item] + width(item))
-                .max()
-                .orElse(0);
-        lanesOf.keySet().forEach(node -> columns.put(node, places[indices.get(new NodeItem(node))]));
+        int end = 0;
+        for (int item = 0; item < places.length; item++) {
+            end = Math.max(end, places[item] + width(item));
+        }
+        length = end;
+        nodes = lanesOf.keySet().stream().sorted().toList();
         tracksAt = new int[length + 1];
         Arrays.fill(tracksAt, 1);
         layTracks();
+    }
+
+    /** The positions of the items of a lane, which is noted for each node on it. */
+    private int[] numbered(List<Item> lane, int number) {
+        int[] numbered = new int[lane.size()];
+        for (int i = 0; i < numbered.length; i++) {
+            numbered[i] = index(lane.get(i));
+            if (lane.get(i) instanceof NodeItem node) {
+                List<Integer> on = lanesOf.computeIfAbsent(node.node(), any -> new ArrayList<>());
+                if (on.isEmpty() || on.get(on.size() - 1) != number) {
+                    on.add(number);
+                }
+            }
+        }
+        return numbered;
     }
 
     /** The layout of these lanes. Items of a lane must be in order; the lanes must not contradict each other. */
@@ -106,10 +132,11 @@ final class LaneLayout {
     }
 
     private int index(Item item) {
-        return indices.computeIfAbsent(item, any -> {
+        Integer known = indices.putIfAbsent(item, items.size());
+        if (known == null) {
             items.add(item);
-            return items.size() - 1;
-        });
+        }
+        return known == null ? items.size() - 1 : known;
     }
 
     /** How many slots an item takes. */
@@ -148,13 +175,13 @@ final class LaneLayout {
     /** Gives nodes that share a column and would touch a track each. */
     private void layTracks() {
         Map<Integer, List<Integer>> byColumn = new TreeMap<>();
-        columns.forEach((node, column) ->
-                byColumn.computeIfAbsent(column, any -> new ArrayList<>()).add(node));
-        byColumn.forEach((column, nodes) -> {
+        nodes.forEach(node ->
+                byColumn.computeIfAbsent(column(node), any -> new ArrayList<>()).add(node));
+        byColumn.forEach((column, inColumn) -> {
             List<TreeMap<Integer, Integer>> taken = new ArrayList<>();
-            for (int node : nodes) {
+            for (int node : inColumn) {
                 int track = 0;
-                while (track < taken.size() && touches(lanesOf.get(node), taken.get(track))) {
+                while (track < taken.size() && touches(node, taken.get(track))) {
                     track++;
                 }
                 if (track == taken.size()) {
@@ -167,30 +194,36 @@ final class LaneLayout {
         });
     }
 
-    /** Whether the reach of lanes has one in common with any of others, of which each first lane is given with its last. */
-    private static boolean touches(SortedSet<Integer> lanes, TreeMap<Integer, Integer> others) {
-        Map.Entry<Integer, Integer> nearest = others.floorEntry(lanes.last());
-        return nearest != null && nearest.getValue() >= lanes.first();
+    /** Whether the reach of a node has a lane in common with any of others, of which each first lane is given with its last. */
+    private boolean touches(int node, TreeMap<Integer, Integer> others) {
+        Map.Entry<Integer, Integer> nearest = others.floorEntry(lastLane(node));
+        return nearest != null && nearest.getValue() >= firstLane(node);
     }
 
     /** The first lane that a node is on. */
     int firstLane(int node) {
-        return lanesOf.get(node).first();
+        return lanesOf.get(node).get(0);
     }
 
     /** The last lane that a node is on. */
     int lastLane(int node) {
-        return lanesOf.get(node).last();
+        List<Integer> on = lanesOf.get(node);
+        return on.get(on.size() - 1);
     }
 
     /** The lanes that a node is on, in their order. */
-    SortedSet<Integer> lanesOf(int node) {
+    List<Integer> lanesOf(int node) {
         return lanesOf.get(node);
     }
 
     /** The nodes that run across lanes, in their order. */
     List<Integer> nodes() {
-        return List.copyOf(columns.keySet());
+        return nodes;
+    }
+
+    /** Whether a node runs across lanes. */
+    boolean has(int node) {
+        return lanesOf.containsKey(node);
     }
 
     /** How many slots a lane has. */
@@ -205,7 +238,7 @@ final class LaneLayout {
 
     /** The column of a node: n is the room before slot n. */
     int column(int node) {
-        return columns.get(node);
+        return places[indices.get(new NodeItem(node))];
     }
 
     /** The track of a node within its column, 0 for the first. */

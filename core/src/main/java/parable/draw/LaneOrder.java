@@ -22,6 +22,9 @@ final class LaneOrder {
     private final Map<LaneLayout.Item, Set<LaneLayout.Item>> after = new HashMap<>();
     private final Set<LaneLayout.Item> afterAny = new HashSet<>();
 
+    /** Below all that the diagrams give. */
+    private int lastAlone;
+
     /** The rung in the direction in which it fits those settled before. */
     List<Placed> settle(List<Placed> rung) {
         if (fits(rung)) {
@@ -107,9 +110,9 @@ final class LaneOrder {
         return detached;
     }
 
-    private static List<LaneLayout.Item> alone(Placed placed) {
+    private List<LaneLayout.Item> alone(Placed placed) {
         return placed.item instanceof RungItem.NamedPoint
                 ? List.of()
-                : List.of(new LaneLayout.DeviceItem(new LaneLayout.Alone()));
+                : List.of(new LaneLayout.DeviceItem(new LaneLayout.Alone(--lastAlone)));
     }
 }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.SortedSet;
 import java.util.stream.IntStream;
 import parable.circuit.Node;
 import parable.circuit.Rung;
@@ -67,7 +66,7 @@ abstract class LanePlan {
     }
 
     /** The lanes that a node is on, in their order. */
-    final SortedSet<Integer> lanesOf(int node) {
+    final List<Integer> lanesOf(int node) {
         return layout.lanesOf(node);
     }
 
@@ -229,7 +228,7 @@ abstract class LanePlan {
 
     /** Whether a node runs across the lanes. */
     final boolean isLaidOut(int node) {
-        return layout.nodes().contains(node);
+        return layout.has(node);
     }
 
     /** Where a node runs across the lanes. */
@@ -244,7 +243,7 @@ abstract class LanePlan {
 
     /** The first of the lanes that a node runs across. */
     final int firstLaneOf(int node) {
-        return layout.lanesOf(node).first();
+        return layout.firstLane(node);
     }
 
     /** The number of columns in which devices are, and where the middle of each is. */

@@ -92,9 +92,9 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     /** The power diagram of a sheet. */
-    static Drawing of(Assembly assembly, Practice practice) {
+    static Drawing of(Assembly assembly, Practice practice, StripSigns signs) {
         PowerDiagram diagram = new PowerDiagram(assembly, practice);
-        diagram.layOut();
+        diagram.layOut(signs);
         List<Mark> marks = diagram.nodesAcross();
         for (int lane = 0; lane < diagram.rungs.size(); lane++) {
             marks.addAll(diagram.lane(lane));

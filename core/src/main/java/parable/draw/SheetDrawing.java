@@ -43,16 +43,19 @@ public final class SheetDrawing {
 
     /** The drawing as {@link #of(Assembly, Practice)} has it, or with the ladder elsewhere. */
     public static Drawing of(Assembly assembly, Practice practice, Arrangement arrangement) {
+        StripSigns signs = StripSigns.of(assembly);
         boolean power = !assembly.sheet().power().isEmpty();
         boolean control = !assembly.sheet().control().isEmpty();
         if (!power) {
-            return control ? LadderDiagram.on(NOTHING, new Point(0, 0), assembly, practice) : EMPTY;
+            return control ? LadderDiagram.on(NOTHING, new Point(0, 0), assembly, practice, signs) : EMPTY;
         }
-        Drawing motors = PowerDiagram.of(assembly, practice);
+        Drawing motors = PowerDiagram.of(assembly, practice, signs);
         Point corner = arrangement == Arrangement.BESIDE
                 ? new Point(motors.width() + GAP, 0)
                 : new Point(0, motors.height() + GAP);
-        return control ? LadderDiagram.on(motors, corner, assembly, practice) : noted(motors, whyNoLadder(assembly));
+        return control
+                ? LadderDiagram.on(motors, corner, assembly, practice, signs)
+                : noted(motors, whyNoLadder(assembly));
     }
 
     private static List<String> whyNoLadder(Assembly assembly) {

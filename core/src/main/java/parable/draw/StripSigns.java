@@ -2,78 +2,90 @@ package parable.draw;
 
 import java.util.BitSet;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
-import parable.circuit.Nodes;
-import parable.circuit.Places;
+import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.circuit.WiringMethod;
 import parable.parts.Assembly;
+import parable.parts.Part;
 import parable.wiring.PanelLayout;
 import parable.wiring.StripTerminal;
 
 /**
- * Where the terminals of the strip are drawn: each once, beside the first device whose wire it leads out to another place. Protective conductors have none on the
+ * Where the terminals of the strip are drawn: each once in a diagram, beside the first device whose wire it leads out to another place. Protective conductors have none on the
  * drawing, for each thing has its own.
  */
 final class StripSigns {
 
-    /** What a terminal of the strip leads on, and where to. */
-    private record Way(String wire, String place) {}
+    private final Assembly assembly;
 
-    /** The number of the terminal beside a terminal of a device. */
-    private final Map<Terminal, String> beside = new HashMap<>();
+    /** The position in the strip of the terminal that leads a wire to a place; by the place, then by the number of the wire. */
+    private final Map<String, Map<String, Integer>> strip = new HashMap<>();
 
-    private StripSigns() {}
+    private StripSigns(Assembly assembly) {
+        this.assembly = assembly;
+    }
 
-    /** The signs of a diagram. */
-    static StripSigns of(Assembly assembly, List<List<Terminal>> lanes) {
-        StripSigns signs = new StripSigns();
-        if (assembly.sheet().fieldwork().method() != WiringMethod.TERMINAL_STRIP) {
-            return signs;
-        }
-        Map<Way, String> strip = StripTerminal.of(assembly).stream()
-                .collect(Collectors.toMap(
-                        one -> new Way(one.number(), one.place()),
-                        one -> one.terminal().marking(),
-                        (one, another) -> ""));
-        BitSet protective = protective(assembly.nodes());
-        Set<Way> drawn = new HashSet<>();
-        for (List<Terminal> lane : lanes) {
-            for (Terminal terminal : lane) {
-                Optional<Way> way = assembly.nodes()
-                        .indexOf(terminal)
-                        .filter(node -> !protective.get(node))
-                        .map(node -> assembly.nodes().all().get(node).number())
-                        .map(number -> new Way(number, place(assembly, terminal.tag())));
-                way.filter(one -> !strip.getOrDefault(one, "").isEmpty())
-                        .filter(drawn::add)
-                        .ifPresent(one -> signs.beside.put(terminal, strip.get(one)));
+    /** Those of a sheet; none if it is wired without a strip. */
+    static StripSigns of(Assembly assembly) {
+        StripSigns signs = new StripSigns(assembly);
+        if (assembly.sheet().fieldwork().method() == WiringMethod.TERMINAL_STRIP) {
+            List<StripTerminal> strip = StripTerminal.of(assembly);
+            for (int i = 0; i < strip.size(); i++) {
+                signs.put(strip.get(i), i);
             }
         }
         return signs;
     }
 
-    private static String place(Assembly assembly, String tag) {
-        return assembly.part(tag).map(PanelLayout::placeOf).orElse(Places.BACK_PLATE);
-    }
-
-    /** The nodes that protective conductors are on. */
-    private static BitSet protective(Nodes nodes) {
-        BitSet protective = new BitSet();
-        for (int node = 0; node < nodes.all().size(); node++) {
-            protective.set(node, nodes.all().get(node).terminals().stream().anyMatch(end -> end.marking()
-                    .equals("PE")));
+    private void put(StripTerminal terminal, int position) {
+        boolean leads = assembly.nodes()
+                .indexOf(terminal.number())
+                .filter(node -> !isProtective(node))
+                .isPresent();
+        if (leads) {
+            strip.computeIfAbsent(terminal.place(), any -> new HashMap<>()).put(terminal.number(), position);
         }
-        return protective;
     }
 
-    /** The number of the strip's terminal that is drawn beside a terminal of a device; empty if none is. */
-    Optional<String> beside(Terminal terminal) {
-        return Optional.ofNullable(beside.get(terminal));
+    /** Whether protective conductors are on a node. */
+    private boolean isProtective(int node) {
+        Node one = assembly.nodes().all().get(node);
+        return one.terminals().stream().anyMatch(end -> end.marking().equals("PE"));
+    }
+
+    /**
+     * The number of the strip's terminal beside each terminal of a device that has one.
+     *
+     * @param terminals of a diagram, in the order in which they are drawn
+     */
+    Map<Terminal, String> beside(Iterable<Terminal> terminals) {
+        Map<Terminal, String> beside = new HashMap<>();
+        BitSet drawn = new BitSet();
+        for (Terminal terminal : strip.isEmpty() ? List.<Terminal>of() : terminals) {
+            int position = leading(terminal);
+            if (position >= 0 && !drawn.get(position)) {
+                drawn.set(position);
+                beside.put(terminal, Integer.toString(position + 1));
+            }
+        }
+        return beside;
+    }
+
+    /** The position of the terminal of the strip that leads the wire of a terminal to its place; -1 if none does. */
+    private int leading(Terminal terminal) {
+        Map<String, Integer> ways =
+                assembly.part(terminal.tag()).map(this::waysTo).orElse(Map.of());
+        return ways.isEmpty()
+                ? -1
+                : assembly.nodes()
+                        .indexOf(terminal)
+                        .map(node -> ways.get(assembly.nodes().all().get(node).number()))
+                        .orElse(-1);
+    }
+
+    private Map<String, Integer> waysTo(Part part) {
+        return strip.getOrDefault(PanelLayout.placeOf(part), Map.of());
     }
 }

@@ -88,7 +88,12 @@ final class Conductors {
 
     /** Whether a node is that of the protective conductors. */
     static boolean isEarth(Node node) {
-        return node.terminals().stream().anyMatch(terminal -> terminal.marking().equals("PE"));
+        for (Terminal terminal : node.terminals()) {
+            if (terminal.marking().equals("PE")) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /**
