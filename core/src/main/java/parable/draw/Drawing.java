@@ -71,7 +71,23 @@ public final class Drawing {
 
     /** The symbols, in the order they are drawn. */
     public Stream<Mark.Symbol> symbols() {
-        return allMarks().filter(Mark.Symbol.class::isInstance).map(Mark.Symbol.class::cast);
+        return symbols(bands.stream());
+    }
+
+    /** The symbols that are on no rung of the ladder, those of the power circuit, in the order they are drawn. */
+    public Stream<Mark.Symbol> symbolsBesideLadder() {
+        return symbols(bands.stream().filter(band -> band.rung().isEmpty()));
+    }
+
+    /** The symbols on a rung of the ladder, in the order they are drawn; none if it has no such rung. */
+    public Stream<Mark.Symbol> symbolsOn(int rung) {
+        return symbols(bands.stream().filter(band -> band.rung().equals(Optional.of(rung))));
+    }
+
+    private static Stream<Mark.Symbol> symbols(Stream<Band> bands) {
+        return bands.flatMap(band -> band.marks().stream())
+                .filter(Mark.Symbol.class::isInstance)
+                .map(Mark.Symbol.class::cast);
     }
 
     /** The number of the wire nearest to a point, empty if none is as near as this. */

@@ -3,10 +3,13 @@ package parable.app.sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
+import parable.circuit.Rung;
+import parable.circuit.Terminal;
 import parable.draw.Box;
 import parable.draw.Drawing;
 import parable.draw.Subject;
@@ -45,15 +48,23 @@ final class Countdowns extends Pane {
     /** Finds the timers of another drawing. */
     void fit(Drawing drawing) {
         countdowns.clear();
-        drawing.symbols()
-                .filter(symbol -> symbol.subject() instanceof Subject.OfLoad)
-                .filter(symbol -> run.assembly()
-                        .part(symbol.subject().tag())
-                        .filter(part -> part.family() == Family.TIMER)
-                        .isPresent())
+        List<Rung> ladder = run.assembly().sheet().control();
+        IntStream.range(0, ladder.size())
+                .filter(rung -> ladder.get(rung).terminals().map(Terminal::tag).anyMatch(this::isTimer))
+                .boxed()
+                .flatMap(drawing::symbolsOn)
+                .filter(symbol -> symbol.subject() instanceof Subject.OfLoad
+                        && isTimer(symbol.subject().tag()))
                 .forEach(symbol -> countdowns.add(new Countdown(symbol.subject().tag(), symbol.box())));
         getChildren().setAll(countdowns);
         tick();
+    }
+
+    private boolean isTimer(String tag) {
+        return run.assembly()
+                .part(tag)
+                .filter(part -> part.family() == Family.TIMER)
+                .isPresent();
     }
 
     /** Puts the bars where the drawing is. */

@@ -1,11 +1,14 @@
 package parable.app.sheet;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.function.IntFunction;
+import java.util.stream.Stream;
 import javafx.scene.layout.Pane;
 import parable.app.run.Handle;
 import parable.bench.Moment;
@@ -24,9 +27,21 @@ final class HotSpots extends Pane {
     /** A place where a device can be operated. */
     private record Spot(Handle handle, Box box) {}
 
+    /** Whose places they are: the ladder's by the rung, the others by a rung before the first; and which of these. */
+    private record Key(int rung, int number) implements Comparable<Key> {
+        @Override
+        public int compareTo(Key other) {
+            return rung != other.rung ? Integer.compare(rung, other.rung) : Integer.compare(number, other.number);
+        }
+    }
+
+    private static final int BESIDE_LADDER = -1;
+
     private final Consumer<Box> focused;
-    private final TreeMap<Integer, HotSpot> built = new TreeMap<>();
-    private List<Spot> spots = List.of();
+    private final TreeMap<Key, HotSpot> built = new TreeMap<>();
+    private final Map<Integer, List<Spot>> spots = new HashMap<>();
+    private IntFunction<List<Spot>> finder = rung -> List.of();
+    private Drawing drawing = new Drawing(0, 0, List.of());
 
     /**
      * No places yet.
@@ -38,19 +53,25 @@ final class HotSpots extends Pane {
         setPickOnBounds(false);
     }
 
-    /** Finds the places on another drawing. */
-    void fit(Assembly assembly, Drawing drawing, Map<String, Handle> handles) {
+    /** The places are those on another drawing. */
+    void fit(Assembly assembly, Drawing of, Map<String, Handle> handles) {
+        drawing = of;
+        finder =
+                rung -> found(assembly, rung == BESIDE_LADDER ? of.symbolsBesideLadder() : of.symbolsOn(rung), handles);
+        spots.clear();
+        built.clear();
+        getChildren().clear();
+    }
+
+    private static List<Spot> found(Assembly assembly, Stream<Mark.Symbol> symbols, Map<String, Handle> handles) {
         Map<List<Object>, List<Box>> boxes = new LinkedHashMap<>();
-        drawing.symbols()
-                .filter(symbol -> handles.containsKey(symbol.subject().tag()))
+        symbols.filter(symbol -> handles.containsKey(symbol.subject().tag()))
                 .filter(symbol -> isOperatedHere(assembly, symbol))
                 .forEach(symbol -> boxes.computeIfAbsent(key(assembly, symbol), any -> new ArrayList<>())
                         .add(symbol.box()));
-        spots = boxes.entrySet().stream()
+        return boxes.entrySet().stream()
                 .map(entry -> new Spot(handles.get((String) entry.getKey().get(0)), Box.around(entry.getValue())))
                 .toList();
-        built.clear();
-        getChildren().clear();
     }
 
     /** The poles of a device that stand side by side are one place. */
@@ -86,15 +107,13 @@ final class HotSpots extends Pane {
      * @param scale pixels for a unit of the drawing
      */
     void show(double scale, double top, double bottom, Moment moment) {
-        boolean changed = false;
-        for (int i = 0; i < spots.size(); i++) {
-            Box box = spots.get(i).box();
-            boolean near = box.y() <= bottom && box.y() + box.height() >= top;
-            if (near && !built.containsKey(i)) {
-                built.put(i, spot(spots.get(i)));
-                changed = true;
-            } else if (!near && built.containsKey(i) && !built.get(i).isFocused()) {
-                built.remove(i);
+        Map<Key, Spot> near = near(top, bottom);
+        boolean changed = built.entrySet()
+                .removeIf(one ->
+                        !near.containsKey(one.getKey()) && !one.getValue().isFocused());
+        for (Map.Entry<Key, Spot> one : near.entrySet()) {
+            if (!built.containsKey(one.getKey())) {
+                built.put(one.getKey(), spot(one.getValue()));
                 changed = true;
             }
         }
@@ -106,6 +125,23 @@ final class HotSpots extends Pane {
             spot.resizeRelocate(box.x() * scale, box.y() * scale, box.width() * scale, box.height() * scale);
             spot.show(moment);
         });
+    }
+
+    /** The places between two heights of the drawing. */
+    private Map<Key, Spot> near(double top, double bottom) {
+        Map<Key, Spot> near = new LinkedHashMap<>();
+        List<Integer> rungs = new ArrayList<>(List.of(BESIDE_LADDER));
+        rungs.addAll(drawing.rungsBetween(top, bottom));
+        for (int rung : rungs) {
+            List<Spot> there = spots.computeIfAbsent(rung, finder::apply);
+            for (int i = 0; i < there.size(); i++) {
+                Box box = there.get(i).box();
+                if (box.y() <= bottom && box.y() + box.height() >= top) {
+                    near.put(new Key(rung, i), there.get(i));
+                }
+            }
+        }
+        return near;
     }
 
     private HotSpot spot(Spot of) {

@@ -12,17 +12,21 @@ import parable.parts.Assembly;
 /** The drawing of a running sheet, arranged for the width that there is: the ladder beside the power circuit where both can be read there, else below it. */
 final class Laid {
 
+    /** No width is less than nothing. */
+    private static final double UNKNOWN = -1;
+
     private final RunModel run;
     private final Supplier<Practice> practice;
     private Arrangement arrangement = Arrangement.BESIDE;
     private double arrangedFor;
+    private double besideWidth;
     private Drawing drawing;
     private Optional<Frame> draft = Optional.empty();
 
     Laid(RunModel run, Supplier<Practice> practice) {
         this.run = run;
         this.practice = practice;
-        drawing = drawn(arrangement);
+        draw();
     }
 
     private Drawing drawn(Arrangement how) {
@@ -47,7 +51,16 @@ final class Laid {
     /** Draws the sheet as it has become, without draft. */
     void draw() {
         drawing = drawn(arrangement);
+        besideWidth = arrangement == Arrangement.BESIDE ? drawing.width() : UNKNOWN;
         draft = Optional.empty();
+    }
+
+    /** How wide the drawing is with the ladder beside the power circuit. */
+    private double besideWidth() {
+        if (besideWidth == UNKNOWN) {
+            besideWidth = drawn(Arrangement.BESIDE).width();
+        }
+        return besideWidth;
     }
 
     /** Draws a sheet as it would be; empty ends that. */
@@ -68,7 +81,7 @@ final class Laid {
             return false;
         }
         arrangedFor = width;
-        boolean fits = !tooWide && drawn(Arrangement.BESIDE).width() <= width;
+        boolean fits = !tooWide && besideWidth() <= width;
         Arrangement wanted = fits ? Arrangement.BESIDE : Arrangement.BELOW;
         boolean changes = wanted != arrangement;
         if (changes) {

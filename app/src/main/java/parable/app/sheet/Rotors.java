@@ -80,7 +80,7 @@ final class Rotors extends Pane {
     /** Finds the motors of another drawing. */
     void fit(Drawing drawing) {
         rotors.clear();
-        drawing.symbols()
+        drawing.symbolsBesideLadder()
                 .filter(symbol -> symbol.subject() instanceof Subject.OfMotor)
                 .forEach(symbol -> rotors.add(new Rotor(symbol.subject().tag(), symbol.box())));
         getChildren().setAll(rotors);

@@ -109,7 +109,7 @@ public final class SheetView extends Region {
         setClip(clip);
         movements = new Movements(run, look);
         getChildren().addAll(paper, movements, hotSpots, overview, viewport.down(), viewport.across());
-        fit();
+        fit(laid.drawing());
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
         look.zoomProperty().addListener(changed);
@@ -130,7 +130,11 @@ public final class SheetView extends Region {
     /** Draws the sheet as it has become. */
     private void fit() {
         laid.draw();
-        movements.fit(laid.drawing());
+        fit(laid.drawing());
+    }
+
+    private void fit(Drawing drawing) {
+        movements.fit(drawing);
         showInstead(instead);
         spotsFit = false;
         requestLayout();
