@@ -33,8 +33,8 @@ final class BrakeRule implements Rule {
     public List<Finding> findings(Study study) {
         List<Finding> findings = new ArrayList<>();
         for (Part brake : study.switchingContactors().toList()) {
-            Solution in = study.solution(study.closed(
-                    (part, contact) -> Study.isFeed(part, contact) || part.equals(brake) && contact.pole()));
+            Solution in = study.solution(
+                    study.closed((part, contact) -> Study.isFeed(part, contact) || part.is(brake) && contact.pole()));
             if (in.shorts().isEmpty()) {
                 study.parts(Family.MOTOR)
                         .filter(motor -> motor.loads().get(0).rated().kind() == CurrentKind.AC)

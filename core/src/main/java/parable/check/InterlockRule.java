@@ -96,7 +96,7 @@ final class InterlockRule implements Rule {
 
     /** Whether a contactor that is in keeps another's coil from any feed, whatever else is closed. */
     static boolean bars(Study study, Part bar, Part barred) {
-        BitSet closed = study.closed((part, contact) -> part.equals(bar)
+        BitSet closed = study.closed((part, contact) -> part.is(bar)
                 ? contact.isThroughPath() || contact.closedAt(1) && !contact.pole()
                 : isControl(part, contact) || Study.isFeed(part, contact));
         return !study.isFed(closed, barred, Study.coil(barred));

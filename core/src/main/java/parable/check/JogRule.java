@@ -47,14 +47,12 @@ final class JogRule implements Rule {
     private static BitSet closed(Study study, Part button, int pressed, Part relay, int in) {
         return study.closed((part, contact) -> Study.isFeed(part, contact)
                 || !contact.pole()
-                        && contact.closedAt(part.equals(button) ? pressed : part.equals(relay) ? in : part.initial()));
+                        && contact.closedAt(part.is(button) ? pressed : part.is(relay) ? in : part.initial()));
     }
 
     /** The relay in, the button on its way: both its blocks open. */
     private static BitSet closedWith(Study study, Part button, Part relay) {
         return study.closed((part, contact) -> Study.isFeed(part, contact)
-                || !contact.pole()
-                        && !part.equals(button)
-                        && contact.closedAt(part.equals(relay) ? 1 : part.initial()));
+                || !contact.pole() && !part.is(button) && contact.closedAt(part.is(relay) ? 1 : part.initial()));
     }
 }

@@ -50,8 +50,8 @@ final class ReversalRule implements Rule {
 
     /** The order of the phases at a motor with one contactor in: 1 forward, -1 reverse, 0 for anything but three phases. */
     private static double turn(Study study, Part motor, Part contactor) {
-        BitSet closed = study.closed(
-                (part, contact) -> Study.isFeed(part, contact) || contact.pole() && part.equals(contactor));
+        BitSet closed =
+                study.closed((part, contact) -> Study.isFeed(part, contact) || contact.pole() && part.is(contactor));
         Solution solution = study.solution(closed);
         Potential first = at(study, solution, motor, 1).minus(at(study, solution, motor, 0));
         Potential second = at(study, solution, motor, 2).minus(at(study, solution, motor, 0));

@@ -86,7 +86,7 @@ final class Study {
         Solution closed = joints(closed((part, contact) -> true));
         return parts(Family.BREAKER, Family.ISOLATOR)
                 .filter(breaker -> {
-                    Solution open = joints(closed((part, contact) -> !contact.pole() || !part.equals(breaker)));
+                    Solution open = joints(closed((part, contact) -> !contact.pole() || !part.is(breaker)));
                     return windings().anyMatch(node -> isJoinedWithLine(closed, node) && !isJoinedWithLine(open, node));
                 })
                 .toList();
@@ -231,7 +231,7 @@ final class Study {
     /** Whether a contactor drives a motor while all others are out. */
     boolean drivesAlone(Part contactor) {
         return drives(solution(closed((part, contact) ->
-                isFeed(part, contact) || contact.closedAt(part.equals(contactor) ? 1 : part.initial()))));
+                isFeed(part, contact) || contact.closedAt(part.is(contactor) ? 1 : part.initial()))));
     }
 
     /** Whether a lamp could be fed with a part in one position, all else at rest and switched on, and not with it in the other. */
@@ -242,7 +242,7 @@ final class Study {
 
     private BitSet standing(Part moved, int position) {
         return closed((part, contact) -> isFeed(part, contact)
-                || !contact.pole() && contact.closedAt(part.equals(moved) ? position : part.initial()));
+                || !contact.pole() && contact.closedAt(part.is(moved) ? position : part.initial()));
     }
 
     int node(Part part, String marking) {

@@ -129,7 +129,7 @@ final class TimerRule implements Rule {
     /** Whether a motor for alternating current gets direct current with this contactor alone in. */
     private static boolean isBrake(Study study, Part contactor) {
         BitSet alone = study.closed((part, contact) ->
-                Study.isFeed(part, contact) || contact.pole() && contact.closedAt(part.equals(contactor) ? 1 : 0));
+                Study.isFeed(part, contact) || contact.pole() && contact.closedAt(part.is(contactor) ? 1 : 0));
         Solution solution = study.solution(alone);
         List<Part> parts = study.assembly().parts();
         for (int p = 0; p < parts.size(); p++) {

@@ -72,6 +72,11 @@ public record Part(
         return device.tag();
     }
 
+    /** Whether another part of the same sheet is this one; told by the tag, for comparing all that is in them would take long. */
+    public boolean is(Part other) {
+        return tag().equals(other.tag());
+    }
+
     /** The markings of all terminals that a wire can land on, in the order they are listed on the device. */
     public Set<String> terminals() {
         Set<String> markings = new LinkedHashSet<>();
