@@ -1,5 +1,7 @@
 package parable.desk;
 
+import java.util.Optional;
+import parable.circuit.Circuit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Sheet;
@@ -14,8 +16,11 @@ import parable.drafting.Inversion;
  */
 public record DeskEdit(Sheet sheet, Place selected) {
 
-    /** The selected stretch taken away and the gap closed. */
+    /** The selected stretch taken away and the gap closed; in the power circuit from all lines that lead through what is on it. */
     public static DeskEdit taken(Sheet sheet, Stretch stretch) throws EditException {
+        if (stretch.at().circuit() == Circuit.POWER) {
+            return new DeskEdit(PowerLines.taken(sheet, stretch.first(), stretch.last()), stretch.first());
+        }
         return new DeskEdit(Structure.taken(sheet, stretch.first(), stretch.last()), stretch.first());
     }
 
@@ -37,14 +42,15 @@ public record DeskEdit(Sheet sheet, Place selected) {
     }
 
     /**
-     * The selected device changed with its neighbour.
+     * The selected device changed with its neighbour; in the power circuit in all lines that lead through it.
      *
      * @param sense more than 0 for the one on the return side
      */
     public static DeskEdit deviceMoved(Sheet sheet, Stretch stretch, int sense) throws EditException {
         Place at = stretch.at();
+        Optional<PowerLines> lines = PowerLines.at(sheet, at);
         return new DeskEdit(
-                Structure.shifted(sheet, at, sense > 0),
+                lines.isPresent() ? lines.get().shifted(sense > 0) : Structure.shifted(sheet, at, sense > 0),
                 new Place(at.circuit(), at.rung(), Structure.neighbour(sheet, at, sense > 0)));
     }
 }

@@ -97,10 +97,20 @@ public record DeskLine(
             return "Puts supply, breaker, contactors, overload and motor on the sheet, and the rails of the ladder.";
         }
         Place at = place().orElse(FIRST);
+        if (at.circuit() == Circuit.POWER && !stroke.takesRung()) {
+            return saidOfLines(changed, at);
+        }
         int rung = stroke == DeskStroke.NEW_RUNG ? newRungAt() : at.rung();
         List<Rung> rungs = changed.rungs(at.circuit());
         int shown = stroke == DeskStroke.AROUND || stroke == DeskStroke.BRANCH ? rung + 1 : rung;
         return rungs.get(Math.min(shown, rungs.size() - 1)).text();
+    }
+
+    private String saidOfLines(Sheet changed, Place at) {
+        int lines = PowerLines.at(sheet(), at).map(PowerLines::count).orElse(1);
+        int further = changed.power().size() - sheet().power().size();
+        Rung first = changed.power().get(further > 0 ? sheet().power().size() : at.rung());
+        return (lines > 1 ? "In " + lines + " lines at once: " : "") + first.text();
     }
 
     private Place placeAfterwards() {
@@ -143,6 +153,12 @@ public record DeskLine(
     private Sheet withDevice(Place at) throws EditException {
         if (stroke == DeskStroke.BRANCH) {
             return branched(at);
+        }
+        Place first = selected.orElseThrow().first();
+        Optional<PowerDevice> intoLines = PowerLines.at(sheet(), stroke == DeskStroke.AROUND ? first : at)
+                .flatMap(lines -> PowerDevice.named(this, lines));
+        if (intoLines.isPresent()) {
+            return intoLines.get().put();
         }
         String free = "@" + Structure.freeNumber(sheet());
         TypedRung typed = TypedRung.read(free + " " + text + " " + free, sheet(), voltage);

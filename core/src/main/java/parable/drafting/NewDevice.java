@@ -37,6 +37,19 @@ public final class NewDevice {
     }
 
     /**
+     * The sheet with a device of this tag; unchanged if it has one.
+     *
+     * @param kind empty for the one that the letters of the tag say
+     * @param voltage the voltage of its coil or lamp
+     * @throws EditException if there is no such kind, or the letters say none
+     */
+    public static Sheet tagged(Sheet sheet, String tag, Optional<String> kind, String voltage) throws EditException {
+        Fitting fitting = new Fitting(sheet, voltage);
+        fitting.need(tag, kind);
+        return fitting.sheet();
+    }
+
+    /**
      * The sheet with one more device of a kind, named, and in the first colour that a job allows for what it does.
      *
      * @param label what it is for, empty if that is not known

@@ -21,7 +21,9 @@ public record Offer(String tag, String words, Shape shape, Optional<Device> adde
     public enum Shape {
         OPEN_CONTACT,
         CLOSED_CONTACT,
-        LOAD
+        LOAD,
+        /** A pole, in each of the lines. */
+        POLE
     }
 
     /** The sheet as it would be. */

@@ -25,7 +25,7 @@ import parable.parts.Part;
 import parable.parts.PartException;
 
 /**
- * What can be put at places of a sheet's ladder. The likely things come first: the overload's contact, stop, start and the opponent's closed contact before a
+ * What can be put at places of a sheet: in the ladder, and into lines of the power circuit. The likely things come first: the overload's contact, stop, start and the opponent's closed contact before a
  * coil, the contactor's own contact around a start, a coil that has no rung yet on a new one.
  */
 public final class Offers {
@@ -118,6 +118,9 @@ public final class Offers {
 
     /** What may be put at a place, the likely things first. */
     private Stream<Offer> likely(Spot spot) {
+        if (PowerOffers.isFor(assembly, spot)) {
+            return new PowerOffers(assembly, conventions, voltage, spot).likely();
+        }
         if (sheet().rails().size() < 2) {
             return Stream.of();
         }
@@ -248,12 +251,13 @@ public final class Offers {
 
     /** What is typed for a place, such as {@code /K3} or {@code KT1:timer}; empty if it makes no sense there. */
     public Optional<Offer> typed(Spot spot, String text) {
-        if (text.isBlank() || sheet().rails().size() < 2) {
+        boolean power = PowerOffers.isFor(assembly, spot);
+        if (text.isBlank() || !power && sheet().rails().size() < 2) {
             return Optional.empty();
         }
         DeskLine line = line(assembly, spot, text.strip());
-        Offer.Shape shape = text.contains("(")
-                ? Offer.Shape.LOAD
+        Offer.Shape shape = power || text.contains("(")
+                ? power ? Offer.Shape.POLE : Offer.Shape.LOAD
                 : text.contains("/") ? Offer.Shape.CLOSED_CONTACT : Offer.Shape.OPEN_CONTACT;
         String tag = text.replaceAll("[/()]", "").replaceFirst("[:\\[ ].*", "");
         return line.preview()
@@ -269,7 +273,7 @@ public final class Offers {
 
     private static String word(String tag, Offer.Shape shape) {
         return switch (shape) {
-            case OPEN_CONTACT -> tag;
+            case OPEN_CONTACT, POLE -> tag;
             case CLOSED_CONTACT -> "/" + tag;
             case LOAD -> "(" + tag + ")";
         };
@@ -295,6 +299,9 @@ public final class Offers {
      * @param spot where it was put
      */
     public static Optional<Spot> next(Assembly after, Spot spot) {
+        if (PowerOffers.isFor(after, spot)) {
+            return Optional.empty();
+        }
         if (spot instanceof Spot.Around around) {
             return Optional.of(new Spot.NewRung(lastOfGroup(after, around.from().rung()) + 1));
         }

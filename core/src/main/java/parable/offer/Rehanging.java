@@ -6,17 +6,20 @@ import parable.circuit.Circuit;
 import parable.circuit.Conventions;
 import parable.circuit.EditException;
 import parable.circuit.Place;
+import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
 import parable.desk.CoilVoltage;
+import parable.desk.DeskEdit;
 import parable.desk.DeskLine;
 import parable.desk.DeskPreview;
+import parable.desk.Stretch;
 import parable.parts.Assembly;
 import parable.parts.Part;
 import parable.parts.PartException;
 
-/** Takes something from its place on the ladder and puts it at another; the gap that it leaves closes. */
+/** Takes something from its place and puts it at another of the same circuit; the gap that it leaves closes. In the power circuit it goes from all lines and into all. */
 public final class Rehanging {
 
     private final Assembly assembly;
@@ -36,14 +39,25 @@ public final class Rehanging {
     public Optional<DeskPreview> moved(Place from, Spot to) {
         try {
             RungItem.Passage passage = Structure.passageAt(assembly.sheet(), from);
-            Sheet without = Structure.taken(assembly.sheet(), from);
+            if (from.circuit() != circuit(to)) {
+                return Optional.empty();
+            }
+            Sheet without = DeskEdit.taken(assembly.sheet(), new Stretch(from, from.item()))
+                    .sheet();
             Optional<Spot> there = to instanceof Spot.NewRung fresh
                     ? Optional.of(lower(fresh, from, without))
                     : beside(to, passage, without);
-            return there.flatMap(spot -> put(without, spot, passage));
+            String word = from.circuit() == Circuit.POWER ? passage.tag() : passage.text();
+            return there.flatMap(spot -> put(without, spot, word));
         } catch (EditException nothingThere) {
             return Optional.empty();
         }
+    }
+
+    private static Circuit circuit(Spot spot) {
+        return spot instanceof Spot.NewRung
+                ? Circuit.CONTROL
+                : spot.selected().orElseThrow().at().circuit();
     }
 
     /**
@@ -55,6 +69,9 @@ public final class Rehanging {
     public Optional<DeskPreview> copied(Place from, Spot to) {
         try {
             RungItem.Passage passage = Structure.passageAt(assembly.sheet(), from);
+            if (from.circuit() == Circuit.POWER || circuit(to) == Circuit.POWER) {
+                return Optional.empty();
+            }
             Part part = assembly.part(passage.tag()).orElseThrow();
             return part.contactBetween(passage.from(), passage.to())
                     .map(part.contacts()::get)
@@ -75,10 +92,11 @@ public final class Rehanging {
     private Optional<Spot> beside(Spot to, RungItem.Passage moved, Sheet without) throws EditException {
         Place at = to.selected().orElseThrow().at();
         RungItem.Passage neighbour = Structure.passageAt(assembly.sheet(), at);
-        if (neighbour.equals(moved)) {
+        boolean same = at.circuit() == Circuit.POWER && neighbour.tag().equals(moved.tag());
+        if (same || neighbour.equals(moved)) {
             return Optional.empty();
         }
-        return placeOf(without, neighbour).map(place -> {
+        return placeOf(without, at.circuit(), neighbour).map(place -> {
             if (to instanceof Spot.InSeries series) {
                 return new Spot.InSeries(place, series.after());
             }
@@ -86,20 +104,20 @@ public final class Rehanging {
         });
     }
 
-    private static Optional<Place> placeOf(Sheet sheet, RungItem.Passage passage) {
-        for (int rung = 0; rung < sheet.control().size(); rung++) {
-            List<RungItem> items = sheet.control().get(rung).items();
-            int item = items.indexOf(passage);
+    private static Optional<Place> placeOf(Sheet sheet, Circuit circuit, RungItem.Passage passage) {
+        List<Rung> rungs = sheet.rungs(circuit);
+        for (int rung = 0; rung < rungs.size(); rung++) {
+            int item = rungs.get(rung).items().indexOf(passage);
             if (item >= 0) {
-                return Optional.of(new Place(Circuit.CONTROL, rung, item));
+                return Optional.of(new Place(circuit, rung, item));
             }
         }
         return Optional.empty();
     }
 
-    private Optional<DeskPreview> put(Sheet without, Spot spot, RungItem.Passage passage) {
+    private Optional<DeskPreview> put(Sheet without, Spot spot, String word) {
         try {
-            return put(assembly.on(without), spot, passage.text());
+            return put(assembly.on(without), spot, word);
         } catch (PartException impossible) {
             return Optional.empty();
         }
@@ -120,7 +138,8 @@ public final class Rehanging {
                         line)
                 .preview();
         return Optional.of(preview).filter(made -> made.sheet()
-                .filter(changed -> !changed.control().equals(assembly.sheet().control()))
+                .filter(changed -> !changed.control().equals(assembly.sheet().control())
+                        || !changed.power().equals(assembly.sheet().power()))
                 .isPresent());
     }
 }

@@ -6,7 +6,7 @@ import parable.circuit.Place;
 import parable.desk.DeskStroke;
 import parable.desk.Stretch;
 
-/** A place of the ladder where something can go. */
+/** A place of the ladder where something can go, or of the power circuit: there it goes into all lines that lead through the same device. */
 public sealed interface Spot {
 
     /** What is done there with a word that is chosen or typed. */
@@ -37,7 +37,7 @@ public sealed interface Spot {
 
         @Override
         public String words() {
-            return "In series on rung " + (at.rung() + 1);
+            return at.circuit() == Circuit.POWER ? "In series in the lines" : "In series on rung " + (at.rung() + 1);
         }
     }
 
@@ -60,7 +60,9 @@ public sealed interface Spot {
 
         @Override
         public String words() {
-            return "In parallel on rung " + (from.rung() + 1);
+            return from.circuit() == Circuit.POWER
+                    ? "In parallel in the lines"
+                    : "In parallel on rung " + (from.rung() + 1);
         }
     }
 
@@ -96,7 +98,9 @@ public sealed interface Spot {
 
         @Override
         public String words() {
-            return "In its place on rung " + (at.rung() + 1);
+            return at.circuit() == Circuit.POWER
+                    ? "In its place in the lines"
+                    : "In its place on rung " + (at.rung() + 1);
         }
     }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import parable.circuit.Circuit;
 import parable.circuit.Conventions;
 import parable.circuit.EditException;
 import parable.circuit.Place;
@@ -64,6 +65,7 @@ public record StrokeOffer(TradeStroke stroke, String tag, DeskPreview preview) {
             return Optional.empty();
         }
         return spot.selected()
+                .filter(stretch -> stretch.at().circuit() == Circuit.CONTROL)
                 .flatMap(stretch -> new RungView(assembly, stretch.at().rung()).load())
                 .map(RungItem.Passage::tag)
                 .filter(tag -> assembly.part(tag)

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,7 +31,11 @@ import parable.circuit.Rail;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
+import parable.desk.DeskEdit;
 import parable.desk.PowerCircuit;
+import parable.desk.PowerLines;
+import parable.desk.Stretch;
+import parable.draw.SheetDrawing;
 import parable.parts.Assembly;
 import parable.parts.Verb;
 import parable.starters.Library;
@@ -264,5 +269,62 @@ class OffersTest {
         assertThat(offers.stream().filter(offer -> offer.matches(""))).hasSameSizeAs(offers);
         assertThat(offers.stream().filter(offer -> offer.matches("nothing of that")))
                 .isEmpty();
+    }
+
+    /** The places of a power circuit: before, behind and around what is on it, for one of the lines that lead through the same device. */
+    private static Stream<Spot> powerSpots(Sheet sheet) {
+        return IntStream.range(0, sheet.power().size())
+                .boxed()
+                .flatMap(rung -> IntStream.range(
+                                0, sheet.power().get(rung).items().size())
+                        .mapToObj(item -> new Place(Circuit.POWER, rung, item)))
+                .filter(at -> PowerLines.at(sheet, at)
+                        .filter(lines -> lines.at().get(0).equals(at))
+                        .isPresent())
+                .flatMap(at -> Stream.of(
+                        new Spot.InSeries(at, false),
+                        new Spot.InSeries(at, true),
+                        new Spot.Around(at, at.item()),
+                        new Spot.Exchange(at)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void whatIsOfferedInThePowerCircuitGoesIntoEveryLineAndCanBeDrawn(Sheet sheet) throws Exception {
+        Offers offers = new Offers(Assembly.of(sheet), IEC);
+        for (Spot spot : powerSpots(sheet).toList()) {
+            int lines = PowerLines.at(sheet, spot.selected().orElseThrow().at())
+                    .orElseThrow()
+                    .count();
+            List<Offer> all = offers.at(spot);
+            assertThat(all).as("%s on %s", spot, sheet.name()).isNotEmpty();
+            for (Offer offer : all) {
+                Assembly drawn = offer.preview().assembly().orElseThrow();
+                assertThat(SheetDrawing.of(drawn, Practice.IEC).marks()).isNotEmpty();
+                int poles = offer.shape() == Offer.Shape.LOAD ? 9 : spot instanceof Spot.Exchange ? 0 : lines;
+                assertThat(poles(drawn.sheet()))
+                        .as("%s at %s of %s", offer, spot, sheet.name())
+                        .isEqualTo(poles(sheet) + poles);
+            }
+        }
+    }
+
+    private static long poles(Sheet sheet) {
+        return sheet.power().stream().flatMap(RungView::passages).count();
+    }
+
+    @Test
+    void whatWantsBeforeAMotorComesFirst() throws Exception {
+        Sheet pump = Examples.washPump();
+        Place overload = new Place(Circuit.POWER, 0, 6);
+        Sheet bare =
+                DeskEdit.taken(pump, new Stretch(overload, overload.item())).sheet();
+
+        assertThat(new Offers(Assembly.of(bare), IEC).at(new Spot.InSeries(new Place(Circuit.POWER, 0, 4), true)))
+                .extracting(Offer::tag, Offer::words)
+                .startsWith(tuple("F2", "its poles"))
+                .contains(
+                        tuple("M2", "a further motor from here, with breaker, contactor and overload relay"),
+                        tuple("K2", "a contactor"));
     }
 }

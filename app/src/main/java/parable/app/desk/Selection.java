@@ -84,16 +84,18 @@ public final class Selection {
         Stretch.ofDevice(sheet.get(), tag).ifPresent(found -> stretch.set(Optional.of(found)));
     }
 
-    /** Where one would go on from what is selected in the ladder: in parallel to a stretch, else before a load, else behind a contact; empty if nothing is. */
+    /** Where one would go on from what is selected: in parallel to a stretch, else before a load, else behind a contact; empty if nothing is. */
     public Optional<Spot> spot() {
         return present()
-                .filter(selected -> selected.at().circuit() == Circuit.CONTROL)
                 .map(selected -> selected.first().item() == selected.last()
                         ? new Spot.InSeries(selected.at(), !isLast(selected))
                         : new Spot.Around(selected.first(), selected.last()));
     }
 
     private boolean isLast(Stretch selected) {
+        if (selected.at().circuit() == Circuit.POWER) {
+            return false;
+        }
         List<RungItem> items = sheet.get().control().get(selected.at().rung()).items();
         return items.stream().skip(selected.last() + 1L).noneMatch(RungItem.Passage.class::isInstance);
     }

@@ -35,7 +35,11 @@ final class DrawingItems {
                 .ifPresent(tag -> groups.add(List.of(SheetMenu.item(
                         "menu-strokes", "Whole steps at " + tag + "\u2026", () -> desk.chooseSteps(tag)))));
         place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(putting(at)));
-        place.ifPresent(at -> groups.add(changing(at)));
+        place.filter(at -> at.circuit() == Circuit.POWER).ifPresent(at -> {
+            groups.add(puttingIntoLines(at));
+            groups.add(List.of(selected("menu-take", "Take away from its lines", at, desk.desk()::take)));
+        });
+        place.filter(at -> at.circuit() == Circuit.CONTROL).ifPresent(at -> groups.add(changing(at)));
         if (place.isEmpty()) {
             int last = run.assembly().sheet().control().size();
             groups.add(List.of(SheetMenu.item(
@@ -59,6 +63,22 @@ final class DrawingItems {
                         "menu-rung-below",
                         "A new rung below\u2026",
                         () -> desk.choose(new Spot.NewRung(at.rung() + 1))));
+    }
+
+    /** In the power circuit: into all lines that lead through it. */
+    private List<MenuItem> puttingIntoLines(Place at) {
+        return List.of(
+                SheetMenu.item(
+                        "menu-before",
+                        "Put something above it\u2026",
+                        () -> desk.choose(new Spot.InSeries(at, false))),
+                SheetMenu.item(
+                        "menu-behind", "Put something below it\u2026", () -> desk.choose(new Spot.InSeries(at, true))),
+                SheetMenu.item(
+                        "menu-around",
+                        "Put something in parallel\u2026",
+                        () -> desk.choose(new Spot.Around(at, at.item()))),
+                SheetMenu.item("menu-exchange", "Exchange it\u2026", () -> desk.choose(new Spot.Exchange(at))));
     }
 
     /** Around the stretch that is selected, if it was begun on the same rung. */

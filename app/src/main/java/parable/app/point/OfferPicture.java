@@ -45,7 +45,9 @@ final class OfferPicture extends Canvas {
     private static int contact(Part part, Offer.Shape shape) {
         boolean closed = shape == Offer.Shape.CLOSED_CONTACT;
         for (int i = 0; i < part.contacts().size(); i++) {
-            if (!part.contacts().get(i).pole() && part.contacts().get(i).isNormallyClosed() == closed) {
+            boolean pole = part.contacts().get(i).pole();
+            boolean asWanted = part.contacts().get(i).isNormallyClosed() == closed;
+            if (shape == Offer.Shape.POLE ? pole : !pole && asWanted) {
                 return i;
             }
         }
