@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import javafx.geometry.Point2D;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.io.TempDir;
@@ -91,17 +92,24 @@ abstract class DrivenWindow {
     }
 
     protected Place placeOf(String tag, String from) {
-        List<Rung> rungs = sheet().control();
+        return Stream.of(Circuit.CONTROL, Circuit.POWER)
+                .flatMap(circuit -> placeOf(circuit, tag, from).stream())
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(tag + " is not drawn"));
+    }
+
+    private Optional<Place> placeOf(Circuit circuit, String tag, String from) {
+        List<Rung> rungs = sheet().rungs(circuit);
         for (int rung = 0; rung < rungs.size(); rung++) {
             for (int item = 0; item < rungs.get(rung).items().size(); item++) {
                 if (rungs.get(rung).items().get(item) instanceof RungItem.Passage passage
                         && passage.tag().equals(tag)
                         && passage.from().equals(from)) {
-                    return new Place(Circuit.CONTROL, rung, item);
+                    return Optional.of(new Place(circuit, rung, item));
                 }
             }
         }
-        throw new AssertionError(tag + " is not in the ladder");
+        return Optional.empty();
     }
 
     /** K1 in the power circuit, which is what one sees first. */

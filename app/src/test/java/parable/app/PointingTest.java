@@ -339,4 +339,56 @@ class PointingTest extends DrivenWindow {
             }
         });
     }
+
+    /** In the power circuit a plus on any line puts a device into all lines; by mouse alone. */
+    @Test
+    void aDeviceIsPutIntoAllLinesOfThePowerCircuitAndDraggedAlongThem(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        lookAtPoles(robot);
+        Sheet before = sheet();
+        robot.moveTo(onScreen("K1", "3").add(0, -36)).moveBy(1, 0);
+        assertThat(window.part("spot-plus").isVisible()).isTrue();
+        robot.clickOn("#spot-plus");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(view().drawing().boxOf(placeOf("K1", "1"))).isPresent();
+        robot.clickOn(row(robot, "contactor, new"));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().power().subList(0, 3))
+                .allSatisfy(line -> assertThat(line.text()).containsSubsequence("Q1[", "@1L", "K2[", "K1[", "F2["));
+
+        lookAtPoles(robot);
+        robot.drag(onScreen("F2", "3")).dropTo(onScreen("K2", "3").add(0, -36));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().power().subList(0, 3))
+                .allSatisfy(line -> assertThat(line.text()).containsSubsequence("Q1[", "F2[", "K2[", "K1["));
+        robot.interact(jobs::undo);
+        robot.interact(jobs::undo);
+        assertThat(sheet()).isEqualTo(before);
+    }
+
+    /** The same by keys alone: up to the power circuit, Space, words, Enter, Delete. */
+    @Test
+    void aFurtherMotorIsDrawnByKeysAndADeviceLeavesAllLines(FxRobot robot) {
+        robot.interact(() -> window.setDrawing(true));
+        WaitForAsyncUtils.waitForFxEvents();
+        Sheet before = sheet();
+        robot.push(KeyCode.RIGHT);
+        before.power().forEach(rung -> robot.push(KeyCode.UP));
+        robot.push(KeyCode.SPACE).write("further motor").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().device("M2")).isPresent();
+        assertThat(sheet().power()).hasSize(before.power().size() + 4);
+        robot.push(KeyCode.DELETE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sheet().power().subList(before.power().size(), before.power().size() + 3))
+                .as("the breaker of the new motor is selected, and leaves its three lines")
+                .noneMatch(line -> line.text().contains("Q2["));
+    }
+
+    private void lookAtPoles(FxRobot robot) {
+        WaitForAsyncUtils.waitForFxEvents();
+        Box box = view().drawing().boxOf(placeOf("K1", "1")).orElseThrow();
+        robot.interact(() -> view().bringIntoView(box.x(), box.y()));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
 }

@@ -51,7 +51,7 @@ public record DeskLine(
                 return carriedOut(command.get());
             }
             Assembly changed = before.on(new Purpose(conventions.colours()).told(sheet(), changed()));
-            return new DeskPreview(Optional.of(changed), said(changed.sheet()), placeAfterwards());
+            return new DeskPreview(Optional.of(changed), said(changed.sheet()), placeAfterwards(changed.sheet()));
         } catch (EditException | PartException senseless) {
             return refused(senseless.getMessage());
         }
@@ -72,7 +72,7 @@ public record DeskLine(
     }
 
     private DeskPreview carriedOut(DeskCommand command) throws PartException {
-        Place next = command.goTo().or(this::place).orElseGet(this::placeAfterwards);
+        Place next = command.goTo().or(this::place).orElseGet(() -> placeAfterwards(command.sheet()));
         return new DeskPreview(Optional.of(before.on(command.sheet())), command.words(), next);
     }
 
@@ -113,8 +113,13 @@ public record DeskLine(
         return (lines > 1 ? "In " + lines + " lines at once: " : "") + first.text();
     }
 
-    private Place placeAfterwards() {
+    private Place placeAfterwards(Sheet changed) {
         Place at = place().orElse(FIRST_DEVICE);
+        if (at.circuit() == Circuit.POWER
+                && changed.power().size() > sheet().power().size()
+                && !stroke.takesRung()) {
+            return new Place(Circuit.POWER, sheet().power().size(), 1);
+        }
         return switch (stroke) {
             case RUNG, EXCHANGE, AROUND, BEFORE -> at;
             case NEW_RUNG -> new Place(at.circuit(), newRungAt(), 1);

@@ -23,7 +23,8 @@ public record Offer(String tag, String words, Shape shape, Optional<Device> adde
         CLOSED_CONTACT,
         LOAD,
         /** A pole, in each of the lines. */
-        POLE
+        POLE,
+        MOTOR
     }
 
     /** The sheet as it would be. */

@@ -273,7 +273,7 @@ public final class Offers {
 
     private static String word(String tag, Offer.Shape shape) {
         return switch (shape) {
-            case OPEN_CONTACT, POLE -> tag;
+            case OPEN_CONTACT, POLE, MOTOR -> tag;
             case CLOSED_CONTACT -> "/" + tag;
             case LOAD -> "(" + tag + ")";
         };

@@ -19,7 +19,8 @@ import parable.parts.Part;
 import parable.parts.PartException;
 
 /**
- * What can be put into lines of the power circuit. First what is on the sheet and has no pole drawn yet; then what is wanting before a motor; then the rest, and a further motor from here.
+ * What can be put into lines of the power circuit. First what is on the sheet and has no pole drawn yet; then what every motor has before it and these lines have not; then a further
+ * motor from here, and the rest.
  */
 final class PowerOffers {
 
@@ -28,16 +29,18 @@ final class PowerOffers {
     private static final Set<Family> SWITCHING =
             Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER, Family.ISOLATOR, Family.FUSE);
 
+    private static final Set<Family> BEFORE_A_MOTOR = Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER);
+
     /** Something that is not on the sheet yet. */
     private record Fresh(String kind, Family family, String words) {}
 
     private static final List<Fresh> FRESH = List.of(
-            new Fresh("contactor", Family.CONTACTOR, "a contactor"),
-            new Fresh("overload-relay", Family.OVERLOAD_RELAY, "an overload relay"),
-            new Fresh("circuit-breaker", Family.BREAKER, "a breaker"),
-            new Fresh("motor-protective-breaker", Family.BREAKER, "a motor-protective breaker"),
-            new Fresh("isolator", Family.ISOLATOR, "a main switch"),
-            new Fresh("fuse", Family.FUSE, "a fuse in each line"));
+            new Fresh("contactor", Family.CONTACTOR, "contactor"),
+            new Fresh("overload-relay", Family.OVERLOAD_RELAY, "overload relay"),
+            new Fresh("circuit-breaker", Family.BREAKER, "breaker"),
+            new Fresh("motor-protective-breaker", Family.BREAKER, "motor-protective breaker"),
+            new Fresh("isolator", Family.ISOLATOR, "main switch"),
+            new Fresh("fuse", Family.FUSE, "fuse in each line"));
 
     private final Assembly assembly;
     private final Conventions conventions;
@@ -66,8 +69,11 @@ final class PowerOffers {
                 .isPresent();
     }
 
-    /** The likely things first. */
+    /** The likely things first; no branch to a return, which is the ladder's. */
     Stream<Offer> likely() {
+        if (spot instanceof Spot.ToReturn) {
+            return Stream.of();
+        }
         Stream<Offer> there = assembly.parts().stream()
                 .filter(part -> SWITCHING.contains(part.family()) && !isDrawn(part))
                 .map(part -> new Offer(
@@ -78,12 +84,16 @@ final class PowerOffers {
                         line(assembly, part.tag())));
         Set<Family> before = families();
         Stream<Offer> wanting =
-                FRESH.stream().filter(fresh -> !before.contains(fresh.family())).map(this::fresh);
+                FRESH.stream().filter(fresh -> isWanting(fresh, before)).map(this::fresh);
         Stream<Offer> further =
-                FRESH.stream().filter(fresh -> before.contains(fresh.family())).map(this::fresh);
+                FRESH.stream().filter(fresh -> !isWanting(fresh, before)).map(this::fresh);
         boolean motor = spot instanceof Spot.InSeries && lines.count() == LINES_OF_A_MOTOR;
         return Stream.of(there, wanting, motor ? Stream.of(furtherMotor()) : Stream.<Offer>of(), further)
                 .flatMap(offers -> offers);
+    }
+
+    private static boolean isWanting(Fresh fresh, Set<Family> before) {
+        return BEFORE_A_MOTOR.contains(fresh.family()) && !before.contains(fresh.family());
     }
 
     private String words(String what) {
@@ -122,8 +132,7 @@ final class PowerOffers {
     private Offer furtherMotor() {
         String kind = "three-phase-motor";
         String tag = NewDevice.tagFor(assembly.sheet(), kind, conventions.practice());
-        return added(
-                tag, kind, "a further motor from here, with breaker, contactor and overload relay", Offer.Shape.LOAD);
+        return added(tag, kind, "a further motor from here", Offer.Shape.MOTOR);
     }
 
     private Offer added(String tag, String kind, String words, Offer.Shape shape) {

@@ -69,9 +69,7 @@ final class DrawingItems {
     private List<MenuItem> puttingIntoLines(Place at) {
         return List.of(
                 SheetMenu.item(
-                        "menu-before",
-                        "Put something above it\u2026",
-                        () -> desk.choose(new Spot.InSeries(at, false))),
+                        "menu-before", "Put something above it\u2026", () -> desk.choose(new Spot.InSeries(at, false))),
                 SheetMenu.item(
                         "menu-behind", "Put something below it\u2026", () -> desk.choose(new Spot.InSeries(at, true))),
                 SheetMenu.item(

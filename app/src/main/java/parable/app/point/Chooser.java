@@ -19,7 +19,7 @@ import parable.circuit.Practice;
 /** What can go at the place that was pointed at, as pictures with words; what is chosen is drawn meanwhile. */
 final class Chooser extends VBox {
 
-    private static final double WIDTH = 300;
+    private static final double WIDTH = 340;
     private static final double GAP = 16;
     private static final double ROW = 40;
 

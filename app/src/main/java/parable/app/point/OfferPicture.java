@@ -21,9 +21,13 @@ final class OfferPicture extends Canvas {
         Device device = offer.device();
         try {
             Part part = Catalogue.kind(device.kind()).orElseThrow().fit(device.with("blocks", blocks(offer, device)));
-            Drawing drawing = offer.shape() == Offer.Shape.LOAD
-                    ? SymbolDrawing.ofLoad(part, 0, practice)
-                    : SymbolDrawing.ofContact(part, contact(part, offer.shape()), practice);
+            Drawing drawing =
+                    switch (offer.shape()) {
+                        case LOAD -> SymbolDrawing.ofLoad(part, 0, practice);
+                        case MOTOR -> SymbolDrawing.ofMotor(part);
+                        case OPEN_CONTACT, CLOSED_CONTACT, POLE -> SymbolDrawing.ofContact(
+                                part, contact(part, offer.shape()), practice);
+                    };
             setWidth(drawing.width() * SCALE);
             setHeight(drawing.height() * SCALE);
             SymbolPicture.paint(getGraphicsContext2D(), drawing, SCALE, ink);

@@ -12,6 +12,7 @@ import javafx.scene.layout.Pane;
 import parable.app.look.Look;
 import parable.app.point.SpotMarks.SpotMark;
 import parable.app.sheet.SheetView;
+import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.draw.Point;
@@ -82,8 +83,11 @@ public final class PointLayer extends Pane {
         }
 
         @Override
-        public Optional<Spot> show(double x, double y) {
+        public Optional<Spot> show(Place dragged, double x, double y) {
             pointer(x, y);
+            boolean power = dragged.circuit() == Circuit.POWER;
+            near = near.filter(mark -> SpotMarks.isPower(mark.spot()) == power);
+            plus.setVisible(near.isPresent());
             return near.map(SpotMark::spot);
         }
 
@@ -164,7 +168,7 @@ public final class PointLayer extends Pane {
         at.ifPresent(point -> sheet.bringIntoView(point.x(), point.y()));
         Point2D there = at.map(point -> sheet.inView(point.x(), point.y()))
                 .orElseGet(() -> new Point2D(getWidth() / 2, getHeight() / 4));
-        double right = marks().ladderRight().orElse(0.0);
+        double right = marks().right(spot).orElse(0.0);
         chooser.open(there.getX(), there.getY(), sheet.inView(right, 0).getX(), this);
         plus.setVisible(false);
     }
@@ -181,12 +185,8 @@ public final class PointLayer extends Pane {
     /** Goes to the next place of the rung, or to the one before. */
     private void goAlong(int sense) {
         model.spotProperty().get().ifPresent(now -> {
-            int rung = now instanceof Spot.NewRung fresh
-                    ? Math.max(0, fresh.rung() - 1)
-                    : now.selected().orElseThrow().at().rung();
-            if (rung < fitted.get().sheet().control().size()) {
-                List<Spot> all =
-                        marks().ofRung(rung).stream().map(SpotMark::spot).toList();
+            List<Spot> all = marks().beside(now).stream().map(SpotMark::spot).toList();
+            if (!all.isEmpty()) {
                 int at = Math.max(0, all.indexOf(now));
                 model.point(all.get(Math.floorMod(at + sense, all.size())));
             }

@@ -14,7 +14,9 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import parable.app.desk.DeskModel;
 import parable.app.job.JobModel;
+import parable.circuit.Circuit;
 import parable.circuit.Place;
+import parable.circuit.RungItem;
 import parable.desk.DeskPreview;
 import parable.desk.PowerCircuit;
 import parable.desk.Stretch;
@@ -24,7 +26,7 @@ import parable.offer.Spot;
 import parable.parts.Assembly;
 import parable.stroke.StrokeOffer;
 
-/** What is chosen for a place of the ladder that was pointed at. */
+/** What is chosen for a place of the ladder or of the power circuit that was pointed at. */
 public final class PointModel {
 
     /** So many of what can be put at a place are offered; typing finds the others. */
@@ -165,15 +167,17 @@ public final class PointModel {
         taken.get().offer().flatMap(any -> Offers.next(fitted.get(), at.get())).ifPresent(this::point);
     }
 
-    /** What is at a place of the ladder, as it is written. */
+    /** What is at a place, as it is written; in the power circuit the device, which is dragged with all its poles. */
     String words(Place place) {
-        return fitted.get()
+        RungItem item = fitted.get()
                 .sheet()
                 .rungs(place.circuit())
                 .get(place.rung())
                 .items()
-                .get(place.item())
-                .text();
+                .get(place.item());
+        return place.circuit() == Circuit.POWER && item instanceof RungItem.Passage pole
+                ? pole.tag() + " in all its lines"
+                : item.text();
     }
 
     /** Takes something from its place and puts it at another; nothing happens if it cannot go there. */

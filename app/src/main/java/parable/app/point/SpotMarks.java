@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.circuit.RungItem;
@@ -46,10 +47,12 @@ final class SpotMarks {
 
     private final Assembly assembly;
     private final Drawing drawing;
+    private final PowerMarks power;
 
     SpotMarks(Assembly assembly, Drawing drawing) {
         this.assembly = assembly;
         this.drawing = drawing;
+        power = new PowerMarks(assembly.sheet(), drawing);
     }
 
     /** The nearest place, empty if none is as near as this. */
@@ -59,12 +62,34 @@ final class SpotMarks {
         drawing.rungsBetween(y - HALF_A_ROW, y + HALF_A_ROW).stream()
                 .filter(rung -> rung < rungs)
                 .forEach(rung -> marks.addAll(ofRung(rung)));
-        return marks.stream()
+        return Stream.concat(marks.stream(), power.all())
                 .filter(mark -> mark.distance(x, y) <= within)
                 .min(Comparator.comparingDouble(mark -> mark.distance(x, y)));
     }
 
-    /** The places of a rung from the line to the return, those in series first, then those in parallel, then the new rung below it. */
+    /** The places beside one on the same rung, itself among them. */
+    List<SpotMark> beside(Spot spot) {
+        if (isPower(spot)) {
+            return power.ofRung(rung(spot));
+        }
+        int rung = rung(spot);
+        return rung < assembly.sheet().control().size() ? ofRung(rung) : List.of();
+    }
+
+    static boolean isPower(Spot spot) {
+        return spot.selected()
+                .filter(stretch -> stretch.at().circuit() == Circuit.POWER)
+                .isPresent();
+    }
+
+    /** The rung that a place is on; of a new rung the one above it. */
+    private static int rung(Spot spot) {
+        return spot instanceof Spot.NewRung fresh
+                ? Math.max(0, fresh.rung() - 1)
+                : spot.selected().map(stretch -> stretch.at().rung()).orElse(0);
+    }
+
+    /** The places of a rung of the ladder from the line to the return, those in series first, then those in parallel, then the new rung below it. */
     List<SpotMark> ofRung(int rung) {
         List<RungItem> items = assembly.sheet().control().get(rung).items();
         List<SpotMark> marks = new ArrayList<>();
@@ -101,6 +126,8 @@ final class SpotMarks {
     Optional<Spot> around(Spot one, Spot other) {
         if (!(one instanceof Spot.InSeries a)
                 || !(other instanceof Spot.InSeries b)
+                || a.at().circuit() != Circuit.CONTROL
+                || b.at().circuit() != Circuit.CONTROL
                 || a.at().rung() != b.at().rung()) {
             return Optional.empty();
         }
@@ -122,17 +149,20 @@ final class SpotMarks {
 
     /** Where a place is, empty if it is not drawn. */
     Optional<Point> at(Spot spot) {
-        int rung = spot instanceof Spot.NewRung fresh
-                ? fresh.rung() - 1
-                : spot.selected().map(stretch -> stretch.at().rung()).orElse(0);
-        if (rung < 0 || rung >= assembly.sheet().control().size()) {
-            return Optional.empty();
-        }
-        return ofRung(rung).stream()
+        Optional<Point> drawn = beside(spot).stream()
                 .filter(mark -> mark.spot().equals(spot))
                 .map(SpotMark::at)
-                .findFirst()
-                .or(() -> first(rung).map(box -> new Point(box.x(), middle(box) + HALF_A_ROW)));
+                .findFirst();
+        return isPower(spot)
+                ? drawn.or(() -> spot.selected()
+                        .flatMap(stretch -> drawing.boxOf(stretch.at()))
+                        .map(box -> new Point(box.x() + box.width() / 2, box.y() + box.height() / 2)))
+                : drawn.or(() -> first(rung(spot)).map(box -> new Point(box.x(), middle(box) + HALF_A_ROW)));
+    }
+
+    /** Behind what must stay in view while something is chosen for a place: the ladder, or the lines of the power circuit. */
+    Optional<Double> right(Spot spot) {
+        return isPower(spot) ? power.right(spot) : ladderRight();
     }
 
     private static double middle(Box box) {
@@ -151,6 +181,9 @@ final class SpotMarks {
     }
 
     private Optional<Box> first(int rung) {
+        if (rung >= assembly.sheet().control().size()) {
+            return Optional.empty();
+        }
         List<RungItem> items = assembly.sheet().control().get(rung).items();
         for (int item = 0; item < items.size(); item++) {
             Optional<Box> box = drawing.boxOf(new Place(Circuit.CONTROL, rung, item));
@@ -162,7 +195,7 @@ final class SpotMarks {
     }
 
     /** Behind the last symbols of all rungs and the words beside them; empty without a ladder. */
-    Optional<Double> ladderRight() {
+    private Optional<Double> ladderRight() {
         double right = Double.NEGATIVE_INFINITY;
         for (int rung = 0; rung < Math.min(20, assembly.sheet().control().size()); rung++) {
             boolean remarked = !assembly.sheet().control().get(rung).remark().isEmpty();

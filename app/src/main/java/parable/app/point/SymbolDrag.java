@@ -6,7 +6,6 @@ import javafx.scene.control.Label;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import parable.app.sheet.SheetView;
-import parable.circuit.Circuit;
 import parable.circuit.Place;
 import parable.offer.Spot;
 
@@ -29,8 +28,8 @@ final class SymbolDrag {
         /** Whether symbols can be dragged now. */
         boolean isOpen();
 
-        /** Shows the place near a point of the view where it would go; empty if there is none. */
-        Optional<Spot> show(double x, double y);
+        /** Shows the place near a point of the view where what is dragged would go; empty if there is none in its circuit. */
+        Optional<Spot> show(Place dragged, double x, double y);
 
         /** What is dragged, in a word. */
         String words(Place place);
@@ -67,9 +66,7 @@ final class SymbolDrag {
     private void grip(MouseEvent event) {
         Point2D drawn = sheet.onDrawing(event.getX(), event.getY());
         gripped = target.isOpen() && event.getButton() == MouseButton.PRIMARY && !event.isShiftDown()
-                ? sheet.drawing()
-                        .placeAt(drawn.getX(), drawn.getY())
-                        .filter(place -> place.circuit() == Circuit.CONTROL)
+                ? sheet.drawing().placeAt(drawn.getX(), drawn.getY())
                 : Optional.empty();
         from = new Point2D(event.getX(), event.getY());
         drags = false;
@@ -86,14 +83,15 @@ final class SymbolDrag {
             ghost.autosize();
             ghost.relocate(event.getX() + 14, event.getY() + 14);
             ghost.setVisible(true);
-            target.show(event.getX(), event.getY());
+            target.show(gripped.get(), event.getX(), event.getY());
         }
     }
 
     private void drop(MouseEvent event) {
         if (gripped.isPresent() && drags) {
             Place place = gripped.get();
-            target.show(event.getX(), event.getY()).ifPresent(spot -> target.drop(place, spot, event.isShortcutDown()));
+            target.show(place, event.getX(), event.getY())
+                    .ifPresent(spot -> target.drop(place, spot, event.isShortcutDown()));
             target.end();
         }
         ghost.setVisible(false);

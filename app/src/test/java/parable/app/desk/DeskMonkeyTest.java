@@ -57,7 +57,7 @@ class DeskMonkeyTest {
 
     @Test
     void aMonkeyAtTheDesk() throws Exception {
-        play(250, 20261125);
+        play(250, 20261130);
     }
 
     @Test
@@ -134,18 +134,20 @@ class DeskMonkeyTest {
         }
 
         private Optional<Spot> spot() {
-            List<Rung> rungs = sheet().control();
+            Circuit circuit = random.nextInt(3) == 0 ? Circuit.POWER : Circuit.CONTROL;
+            List<Rung> rungs = sheet().rungs(circuit);
             int rung = random.nextInt(rungs.size() + 1);
             List<Place> passages = new ArrayList<>();
             for (int item = 0;
                     rung < rungs.size() && item < rungs.get(rung).items().size();
                     item++) {
                 if (rungs.get(rung).items().get(item) instanceof RungItem.Passage) {
-                    passages.add(new Place(Circuit.CONTROL, rung, item));
+                    passages.add(new Place(circuit, rung, item));
                 }
             }
             if (passages.isEmpty()) {
-                return Optional.of(new Spot.NewRung(rung));
+                return Optional.of(
+                        new Spot.NewRung(Math.min(rung, sheet().control().size())));
             }
             Place at = passages.get(random.nextInt(passages.size()));
             return Optional.of(
@@ -155,7 +157,8 @@ class DeskMonkeyTest {
                                 at, passages.get(passages.size() - 1).item());
                         case 2 -> new Spot.ToReturn(at);
                         case 3 -> new Spot.Exchange(at);
-                        default -> new Spot.NewRung(rung);
+                        default -> new Spot.NewRung(
+                                Math.min(rung, sheet().control().size()));
                     });
         }
 
