@@ -27,6 +27,7 @@ import parable.app.job.OpenJob;
 import parable.app.job.Person;
 import parable.app.look.Look;
 import parable.app.look.Magnified;
+import parable.app.look.MagnifiedPopups;
 import parable.app.look.Theme;
 import parable.app.paper.PaperMenu;
 import parable.app.run.RunModel;
@@ -55,6 +56,10 @@ public final class MainWindow {
     private final BorderPane root = new BorderPane();
     private final Magnified magnified = new Magnified(root);
     private final Scene scene = new Scene(magnified, 1280, 800);
+
+    /** Kept as long as the window is. */
+    private final MagnifiedPopups popups;
+
     private final StackPane middle = new StackPane();
     private final MessageSlip slip;
     private final FindSlip find = new FindSlip(
@@ -88,6 +93,7 @@ public final class MainWindow {
         root.getStyleClass().add("window");
         scene.getStylesheets().add(Wardrobe.style("parable.css"));
         magnified.factorProperty().bind(look.magnificationProperty());
+        popups = new MagnifiedPopups(scene, look.magnificationProperty());
         sheetList = new SheetList(
                 jobs,
                 () -> shown,

@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import javafx.event.Event;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -293,5 +294,35 @@ class LookTest {
         assertThat(sheet().device("S1").orElseThrow().place()).isEqualTo("loading bay");
         key(robot, KeyCode.CONTROL, KeyCode.Z);
         assertThat(sheet().device("S1").orElseThrow().place()).isEqualTo("door");
+    }
+
+    /** Magnified, the drawing has as many more pixels as it is larger, and menus are written larger too. */
+    @Test
+    void whatIsMagnifiedIsPaintedSharpAndItsMenusGrow(FxRobot robot) throws Exception {
+        double menu = menuHeight(robot);
+        double pixels = pixelsOfPatches();
+        robot.interact(() -> window.look().magnificationProperty().set(1.5));
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(pixelsOfPatches()).isEqualTo(1.5 * pixels);
+        assertThat(menuHeight(robot)).isBetween(1.2 * menu, 1.8 * menu);
+        robot.interact(() -> window.look().magnificationProperty().set(1));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(menuHeight(robot)).isEqualTo(menu);
+    }
+
+    /** The width of the canvases that the drawing is painted on, in pixels. */
+    private double pixelsOfPatches() {
+        Node paper = window.part("sheet").lookup("Canvas");
+        return ((Canvas) paper).getWidth();
+    }
+
+    private double menuHeight(FxRobot robot) {
+        MenuButton view = (MenuButton) window.part("view-menu");
+        robot.interact(view::show);
+        WaitForAsyncUtils.waitForFxEvents();
+        double height = view.getItems().get(0).getParentPopup().getHeight();
+        robot.interact(view::hide);
+        return height;
     }
 }

@@ -15,6 +15,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import parable.app.look.SharpCanvas;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.circuit.Stated;
@@ -179,7 +180,7 @@ class SizingWindowTest extends DrivenWindow {
         robot.clickOn("Mill");
         size(robot);
         robot.clickOn("#leaf-sizing-curves");
-        javafx.scene.canvas.Canvas plot = robot.lookup(node -> node instanceof javafx.scene.canvas.Canvas canvas
+        SharpCanvas plot = robot.lookup(node -> node instanceof SharpCanvas canvas
                         && String.valueOf(canvas.getAccessibleText()).startsWith("Torque and current"))
                 .query();
         assertThat(reading(robot)).startsWith("1  Torque in delta");

@@ -5,7 +5,6 @@ import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Orientation;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.input.KeyEvent;
@@ -14,6 +13,7 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import parable.app.look.Look;
+import parable.app.look.SharpCanvas;
 import parable.app.run.RunModel;
 import parable.desk.ProgramPlace;
 import parable.draw.ProgramDrawing;
@@ -28,7 +28,7 @@ final class ProgramView extends Region {
     private final RunModel run;
     private final Look look;
     private final ProgramModel model;
-    private final Canvas canvas = new Canvas();
+    private final SharpCanvas canvas;
     private final ScrollBar down = new ScrollBar();
     private final ScrollBar across = new ScrollBar();
     private Optional<Program> drawn = Optional.empty();
@@ -40,6 +40,7 @@ final class ProgramView extends Region {
         this.run = run;
         this.look = look;
         this.model = model;
+        canvas = new SharpCanvas(look);
         setId("program");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
@@ -150,13 +151,12 @@ final class ProgramView extends Region {
         double width = getWidth();
         double height = getHeight();
         scale = look.zoomProperty().get() * Math.max(0.8, Math.min(1, (width - BAR) / Math.max(1, drawing.width())));
-        canvas.setWidth(width);
-        canvas.setHeight(height);
+        canvas.resize(width, height);
         place(down, drawing.height() * scale - height, height);
         place(across, drawing.width() * scale - width + BAR, width);
         down.resizeRelocate(width - BAR, 0, BAR, height);
         across.resizeRelocate(0, height - BAR, width - BAR, BAR);
-        paint();
+        canvas.paint(this::paint);
     }
 
     private static void place(ScrollBar bar, double hidden, double shown) {
@@ -168,10 +168,8 @@ final class ProgramView extends Region {
         }
     }
 
-    private void paint() {
+    private void paint(GraphicsContext graphics) {
         painted = run.shownTimeProperty().get();
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.save();
         graphics.setFill(look.ink().paper());
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         graphics.translate(-across.getValue(), -down.getValue());
@@ -183,6 +181,5 @@ final class ProgramView extends Region {
                         model.selectedProperty().get(),
                         down.getValue() / scale,
                         (down.getValue() + getHeight()) / scale));
-        graphics.restore();
     }
 }

@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
+import parable.app.look.SharpCanvas;
 import parable.draw.Box;
 
 /**
@@ -44,13 +44,29 @@ final class Patches extends Region {
     }
 
     private static final class Patch {
-        private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
+        private final SharpCanvas canvas = new SharpCanvas();
         private Optional<Object> painted = Optional.empty();
+
+        Patch(double density) {
+            canvas.resize(WIDTH, HEIGHT);
+            canvas.densityProperty().set(density);
+        }
     }
+
+    private double density = 1;
 
     Patches() {
         setManaged(false);
         setMouseTransparent(true);
+    }
+
+    /** Paints with so many pixels for a length of 1 from now on; nothing is painted any more if they are others. */
+    void paintWith(double pixels) {
+        if (pixels != density) {
+            density = pixels;
+            patches.clear();
+            getChildren().clear();
+        }
     }
 
     /**
@@ -104,7 +120,7 @@ final class Patches extends Region {
     }
 
     private Patch fresh() {
-        Patch patch = new Patch();
+        Patch patch = new Patch(density);
         getChildren().add(patch.canvas);
         return patch;
     }
@@ -115,10 +131,9 @@ final class Patches extends Region {
             return;
         }
         patch.painted = look;
-        GraphicsContext graphics = patch.canvas.getGraphicsContext2D();
-        graphics.save();
-        graphics.translate(-area.x(), -area.y());
-        picture.paint(graphics, area);
-        graphics.restore();
+        patch.canvas.paint(graphics -> {
+            graphics.translate(-area.x(), -area.y());
+            picture.paint(graphics, area);
+        });
     }
 }

@@ -115,6 +115,7 @@ public final class SheetView extends Region {
         look.zoomProperty().addListener(changed);
         look.wholeProperty().addListener(changed);
         look.themeProperty().addListener(changed);
+        look.magnificationProperty().addListener(changed);
         for (Probe probe : Probe.values()) {
             meter.placeProperty(probe).addListener(changed);
         }
@@ -439,6 +440,7 @@ public final class SheetView extends Region {
             hotSpots.show(scale, top - seen, top + 2 * seen, run.shownProperty().get());
         }
         Box view = new Box(viewport.left(), viewport.top(), width, height);
+        paper.paintWith(look.magnificationProperty().get());
         paper.show(view, picture(Patches.covering(view)));
         showOverview(whole);
     }

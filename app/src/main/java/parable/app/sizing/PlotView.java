@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -16,7 +15,7 @@ import javafx.scene.text.TextAlignment;
 import parable.app.look.Ink;
 import parable.app.look.Lettering;
 import parable.app.look.Look;
-import parable.app.look.Theme;
+import parable.app.look.SharpCanvas;
 import parable.sizing.Plot;
 
 /** One plot: its curves with their names, and what they say where the pointer or the arrow keys are. */
@@ -33,15 +32,19 @@ final class PlotView extends VBox {
 
     private final Plot plot;
     private final Look look;
-    private final Canvas canvas = new Canvas(WIDTH, HEIGHT);
+    private final SharpCanvas canvas;
     private final Label reading = new Label();
-    private final ChangeListener<Theme> themed = (any, before, now) -> paint();
+    private final ChangeListener<Object> changed = (any, before, now) -> repaint();
     private double pointer = -1;
 
     PlotView(Plot plot, Look look) {
         super(2);
         this.plot = plot;
         this.look = look;
+        canvas = new SharpCanvas(look);
+        canvas.setManaged(true);
+        canvas.setMinSize(WIDTH, HEIGHT);
+        canvas.setMaxSize(WIDTH, HEIGHT);
         Label title = new Label(plot.title());
         title.getStyleClass().add("finding-text");
         title.setWrapText(true);
@@ -56,8 +59,13 @@ final class PlotView extends VBox {
         canvas.setOnMousePressed(event -> canvas.requestFocus());
         canvas.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
         getChildren().addAll(title, canvas, reading);
-        look.themeProperty().addListener(new WeakChangeListener<>(themed));
-        paint();
+        look.themeProperty().addListener(new WeakChangeListener<>(changed));
+        canvas.widthProperty().addListener(changed);
+        canvas.densityProperty().addListener(changed);
+    }
+
+    private void repaint() {
+        canvas.paint(this::paint);
     }
 
     private void key(KeyEvent event) {
@@ -75,7 +83,7 @@ final class PlotView extends VBox {
                 pointer < 0
                         ? legend()
                         : String.join("\n", plot.read(plot.across().value(pointer))));
-        paint();
+        canvas.paint(this::paint);
     }
 
     private String legend() {
@@ -99,9 +107,8 @@ final class PlotView extends VBox {
         return HEIGHT - BOTTOM - place * (HEIGHT - TOP - BOTTOM);
     }
 
-    private void paint() {
+    private void paint(GraphicsContext pen) {
         Ink ink = look.ink();
-        GraphicsContext pen = canvas.getGraphicsContext2D();
         pen.setFill(ink.paper());
         pen.fillRect(0, 0, WIDTH, HEIGHT);
         grid(pen, ink);

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.MouseEvent;
@@ -16,6 +15,7 @@ import javafx.scene.text.Font;
 import parable.app.look.DirectScroll;
 import parable.app.look.Ink;
 import parable.app.look.Look;
+import parable.app.look.SharpCanvas;
 import parable.app.look.Typeface;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
@@ -60,8 +60,8 @@ public final class TimeStrip extends DirectScroll {
 
     private final RunModel run;
     private final Look look;
-    private final Canvas canvas = new Canvas();
-    private final Pane whole = new Pane(canvas);
+    private final SharpCanvas canvas;
+    private final Pane whole;
     private List<Part> devices = List.of();
     private List<Part> motors = List.of();
     private double span = 10e6;
@@ -75,6 +75,9 @@ public final class TimeStrip extends DirectScroll {
     public TimeStrip(RunModel run, Look look) {
         this.run = run;
         this.look = look;
+        canvas = new SharpCanvas(look);
+        whole = new Pane(canvas);
+        look.magnificationProperty().addListener((any, before, now) -> requestLayout());
         setId("time-strip");
         folds.setId("strip-folds");
         folds.setSelected(true);
@@ -85,8 +88,7 @@ public final class TimeStrip extends DirectScroll {
         fit();
         run.assemblyProperty().addListener((any, before, changed) -> fit());
         viewportBoundsProperty().addListener((any, before, bounds) -> {
-            canvas.setWidth(bounds.getWidth());
-            canvas.setHeight(bounds.getHeight());
+            canvas.resize(bounds.getWidth(), bounds.getHeight());
             requestLayout();
         });
         vvalueProperty().addListener((any, before, value) -> requestLayout());
@@ -153,7 +155,7 @@ public final class TimeStrip extends DirectScroll {
         paintedUntil = run.nowProperty().get();
         paintedShown = run.shownTimeProperty().get();
         paintedInstants = run.instants().size();
-        paint();
+        canvas.paint(this::paint);
     }
 
     private static boolean hasTrace(Part part) {
@@ -182,10 +184,9 @@ public final class TimeStrip extends DirectScroll {
     }
 
     /** Paints what the viewport shows; the canvas goes along with it. */
-    private void paint() {
+    private void paint(GraphicsContext graphics) {
         Ink ink = look.ink();
         fold();
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
         double height = canvas.getHeight();
         double top = Math.round(getVvalue() * Math.max(0, whole.getPrefHeight() - height));
         canvas.setLayoutY(top);

@@ -13,7 +13,6 @@ import java.util.stream.Stream;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -24,6 +23,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import parable.app.look.Look;
+import parable.app.look.SharpCanvas;
 import parable.app.look.Typeface;
 import parable.app.sheet.Marked;
 import parable.app.sheet.Painter;
@@ -57,7 +57,7 @@ public final class PanelView extends Region {
     private final WiringModel model;
     private final Look look;
     private final Supplier<Moment> moment;
-    private final Canvas canvas = new Canvas();
+    private final SharpCanvas canvas;
     private Optional<View> chosen = Optional.empty();
     private List<Pane> panes = List.of();
     private Optional<String> held = Optional.empty();
@@ -89,6 +89,7 @@ public final class PanelView extends Region {
         this.model = model;
         this.look = look;
         this.moment = moment;
+        canvas = new SharpCanvas(look);
         setId("panel");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
@@ -107,6 +108,7 @@ public final class PanelView extends Region {
         });
         look.themeProperty().addListener(changed);
         look.zoomProperty().addListener(changed);
+        look.magnificationProperty().addListener(changed);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::take);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::drop);
@@ -203,8 +205,7 @@ public final class PanelView extends Region {
 
     @Override
     protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
+        canvas.resize(getWidth(), getHeight());
         List<Pane> laid = new ArrayList<>();
         List<View> views = shown();
         model.listsProperty().get().ifPresent(lists -> {
@@ -220,7 +221,7 @@ public final class PanelView extends Region {
             }
         });
         panes = laid;
-        paint();
+        canvas.paint(this::paint);
     }
 
     /** Shows all of a place where that is not too small to be read, otherwise what is around the wire. */
@@ -241,9 +242,7 @@ public final class PanelView extends Region {
         return most <= 0 ? 0 : Math.max(0, Math.min(most, wanted));
     }
 
-    private void paint() {
-        GraphicsContext graphics = canvas.getGraphicsContext2D();
-        graphics.save();
+    private void paint(GraphicsContext graphics) {
         graphics.setFill(look.ink().paper());
         graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         for (Pane pane : panes) {
@@ -263,7 +262,6 @@ public final class PanelView extends Region {
                 paintHeading(graphics, pane);
             }
         }
-        graphics.restore();
     }
 
     /** Where only a part of a place is seen, its heading stays in view. */
@@ -362,7 +360,7 @@ public final class PanelView extends Region {
     private void drag(MouseEvent event) {
         grip = grip.map(
                 one -> new Grip(one.tag(), one.pane(), one.taken(), one.pane().drawn(event.getX(), event.getY())));
-        paint();
+        canvas.paint(this::paint);
     }
 
     private void drop(MouseEvent event) {
