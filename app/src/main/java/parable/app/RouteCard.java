@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableStringValue;
+import javafx.css.PseudoClass;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -17,8 +18,11 @@ import parable.app.job.JobStep;
 final class RouteCard extends VBox {
 
     private static final double WIDTH = 84;
+    private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
 
     private final Map<JobStep, Line> lines = new EnumMap<>(JobStep.class);
+    private double roomy;
+    private boolean tight;
 
     /** A step on the card. */
     private static final class Line extends ToggleButton {
@@ -37,8 +41,19 @@ final class RouteCard extends VBox {
             setMaxWidth(Double.MAX_VALUE);
         }
 
+        /** Leaves out how far the step is, which is still told by its hint. */
+        void tighten(boolean tight) {
+            state.setVisible(!tight);
+            state.setManaged(!tight);
+            pseudoClassStateChanged(TIGHT, tight);
+        }
+
         void follow(ObservableStringValue words) {
             state.textProperty().bind(words);
+            getTooltip()
+                    .textProperty()
+                    .bind(Bindings.createStringBinding(
+                            () -> step.purpose() + "  " + step.key() + "\n" + words.get(), words));
             accessibleTextProperty()
                     .bind(Bindings.createStringBinding(
                             () -> step.words() + ", " + words.get() + ". " + step.purpose(), words));
@@ -62,6 +77,17 @@ final class RouteCard extends VBox {
             lines.put(step, line);
             getChildren().add(line);
         }
+        setMinHeight(0);
+        heightProperty().addListener((any, before, now) -> fit(now.doubleValue()));
+    }
+
+    /** Where the window is too low for two lines a step, as a magnified one is, each has one. */
+    private void fit(double height) {
+        if (!tight) {
+            roomy = prefHeight(WIDTH);
+        }
+        tight = height < roomy;
+        lines.values().forEach(line -> line.tighten(tight));
     }
 
     /** Selects the step that is shown. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
@@ -27,6 +28,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.job.JobModel;
+import parable.app.job.JobStep;
 import parable.app.look.Theme;
 import parable.app.sheet.SheetView;
 import parable.bench.Action;
@@ -324,5 +326,23 @@ class LookTest {
         double height = view.getItems().get(0).getParentPopup().getHeight();
         robot.interact(view::hide);
         return height;
+    }
+
+    /** Magnified by a half at 1280 by 800, every step and the line of time are still within the window. */
+    @Test
+    void nothingIsBelowTheEdgeOfAMagnifiedWindow(FxRobot robot) {
+        robot.interact(() -> window.look().magnificationProperty().set(1.5));
+        for (JobStep step : JobStep.values()) {
+            robot.interact(() -> window.setStep(step));
+            WaitForAsyncUtils.waitForFxEvents();
+            for (String part : List.of("step-record", "run-or-pause")) {
+                assertThat(robot.lookup("#" + part).<Node>queryAll())
+                        .as("%s in %s", part, step)
+                        .allSatisfy(shown -> assertThat(shown.localToScene(shown.getBoundsInLocal())
+                                        .getMaxY())
+                                .isLessThanOrEqualTo(window.scene().getHeight()));
+            }
+        }
+        robot.interact(() -> window.look().magnificationProperty().set(1));
     }
 }
