@@ -66,12 +66,21 @@ final class Beliefs {
         return contradicted[suspect];
     }
 
+    /** Whether no more of the readings speak against a suspect than against the likeliest. */
+    boolean isUnchallenged(int suspect) {
+        return contradicted[suspect] <= contradicted[order.get(0)];
+    }
+
+    /** Whether a suspect is at least so likely against the likeliest. */
+    boolean isAtLeast(double ofTheLikeliest, int suspect) {
+        return shares[suspect] >= ofTheLikeliest * shares[order.get(0)];
+    }
+
     /** Those that are at least so likely against the likeliest, and no more than so many. */
     List<Integer> atLeast(double ofTheLikeliest, int most) {
         List<Integer> likely = new ArrayList<>();
-        double least = ofTheLikeliest * shares[order.get(0)];
         for (int i : order.subList(0, Math.min(most, order.size()))) {
-            if (shares[i] >= least) {
+            if (isAtLeast(ofTheLikeliest, i)) {
                 likely.add(i);
             }
         }

@@ -25,10 +25,16 @@ final class NextLook {
     /** Suspects that are less likely, against the likeliest, decide no look. */
     static final double IN_PLAY = 0.02;
 
+    /** Those that a reading speaks against while another fits all of them, are out of play sooner. */
+    private static final double DOUBTED_IN_PLAY = 0.05;
+
     static final int MOST_IN_PLAY = 250;
 
     /** What tells less than this where one is already is no reason to stay there. */
     private static final double ENOUGH_BITS = 0.6;
+
+    /** In minutes: what each look costs besides its own, to find the place, to write the answer down and to think of what it means. */
+    private static final double EACH = 4;
 
     private final SearchBasis basis;
     private final Beliefs beliefs;
@@ -40,7 +46,9 @@ final class NextLook {
     NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
         this.basis = basis;
         this.beliefs = beliefs;
-        play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY);
+        play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY).stream()
+                .filter(suspect -> beliefs.isUnchallenged(suspect) || beliefs.isAtLeast(DOUBTED_IN_PLAY, suspect))
+                .toList();
         made = Stream.concat(seen.stream().map(LookResult::look), skipped.stream())
                 .collect(Collectors.toSet());
         brought = seen.stream().map(one -> one.look().situation()).collect(Collectors.toCollection(LinkedHashSet::new));
@@ -56,8 +64,9 @@ final class NextLook {
             return parts || bits >= entropy(List.of(SURE, 1 - SURE));
         }
 
+        /** Ten small looks are more trouble than their minutes tell. */
         double bitsAMinute() {
-            return bits / minutes;
+            return bits / (minutes + EACH);
         }
     }
 

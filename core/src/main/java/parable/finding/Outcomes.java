@@ -28,9 +28,12 @@ final class Outcomes {
         return number;
     }
 
+    /** Either way round: a reading that would be taken for the other's tells nobody which of them it is. */
     private int match(Found found) {
         for (int i = 0; i < first.size(); i++) {
-            if (observation.accepts(first.get(i), found.text())) {
+            boolean taken = observation.accepts(first.get(i), found.text())
+                    || observation.accepts(found, first.get(i).text());
+            if (taken) {
                 return i;
             }
         }

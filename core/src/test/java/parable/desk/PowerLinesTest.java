@@ -8,11 +8,13 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import parable.Examples;
 import parable.bench.Action;
 import parable.bench.Bench;
 import parable.bench.Condition;
 import parable.circuit.Circuit;
 import parable.circuit.Conventions;
+import parable.circuit.Device;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Practice;
@@ -160,35 +162,50 @@ class PowerLinesTest {
         assertThat(bench.moment().condition("M1")).isEqualTo(Condition.STOPPED);
     }
 
+    /** With its coil between the rails it runs as soon as the breakers are closed, and the first motor does not. */
     @ParameterizedTest
-    @CsvSource({"Wash pump, 2, AFTER", "Wash pump, 2, BEFORE", "Mill, 2, AFTER", "Press platen, 4, BEFORE"})
-    void aFurtherMotorRunsBesideTheFirst(String name, int item, DeskStroke stroke) throws Exception {
-        Sheet before = sheet(name);
-        Sheet with = typed(before, new Place(Circuit.POWER, 0, item), stroke, "M2")
+    @CsvSource({
+        "Wash pump, 2, AFTER, M2, Q1, M1",
+        "Wash pump, 2, BEFORE, M2, Q1, M1",
+        "Mill, 2, AFTER, M2, Q1, M1",
+        "Press platen, 4, BEFORE, M2, Q1, M1",
+        "Fan, 2, AFTER, MTR2, CB1, MTR1"
+    })
+    void aFurtherMotorRunsBesideTheFirst(
+            String name, int item, DeskStroke stroke, String motor, String breaker, String first) throws Exception {
+        Sheet before = Examples.ofLibrary(name);
+        Conventions conventions = Conventions.of(motor.equals("M2") ? Practice.IEC : Practice.NORTH_AMERICAN);
+        Assembly fitted = Assembly.of(before);
+        Sheet with = new DeskLine(
+                        fitted,
+                        conventions,
+                        CoilVoltage.of(fitted, conventions.practice()),
+                        Stretch.at(before, new Place(Circuit.POWER, 0, item)),
+                        stroke,
+                        motor)
+                .preview()
                 .sheet()
                 .orElseThrow();
-        Assembly fitted = Assembly.of(with);
-        String contactor = with.power().get(before.power().size()).text().replaceAll(".*(K\\w+)\\[1-2\\].*", "$1");
-        String breaker = with.power().get(before.power().size()).text().replaceAll(".*(Q\\w+)\\[1-2\\].*", "$1");
+        List<String> added = with.devices().stream()
+                .map(Device::tag)
+                .filter(tag -> before.device(tag).isEmpty())
+                .toList();
+        String rails = with.rails().get(0).name() + " (" + added.get(1) + ") "
+                + with.rails().get(1).name();
         Sheet coiled = new DeskLine(
-                        fitted,
-                        Conventions.of(Practice.IEC),
-                        "230 V AC",
-                        Optional.empty(),
-                        DeskStroke.NEW_RUNG,
-                        "L (" + contactor + ") N")
+                        Assembly.of(with), conventions, "none", Optional.empty(), DeskStroke.NEW_RUNG, rails)
                 .preview()
                 .sheet()
                 .orElseThrow();
 
         Bench bench = Bench.of(Assembly.of(coiled));
-        bench.act(new Action(Verb.CLOSE, "Q1"));
         bench.act(new Action(Verb.CLOSE, breaker));
+        bench.act(new Action(Verb.CLOSE, added.get(0)));
         bench.runUntil(2_000_000);
 
-        assertThat(bench.moment().condition("M2")).isEqualTo(Condition.FORWARD);
-        assertThat(bench.moment().condition("M1")).isEqualTo(Condition.STOPPED);
-        assertThat(with.power().get(with.power().size() - 1).text()).isEqualTo("@PE M2[PE]");
+        assertThat(bench.moment().condition(motor)).isEqualTo(Condition.FORWARD);
+        assertThat(bench.moment().condition(first)).isEqualTo(Condition.STOPPED);
+        assertThat(with.power().get(with.power().size() - 1).text()).isEqualTo("@PE " + motor + "[PE]");
     }
 
     /** A stretch of the second line of the pump, from the contactor's pole to the overload's. */
