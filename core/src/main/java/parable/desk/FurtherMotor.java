@@ -57,20 +57,13 @@ final class FurtherMotor {
             throw new EditException(tag, lines.count() + " lines", "three, for a three-phase motor");
         }
         MotorData data = data();
-        List<Part> parts = List.of(
-                part(with(
-                        with(fresh("circuit-breaker", "Motor breaker"), "rated", data.breaker()),
-                        "curve",
-                        practice == Practice.IEC ? "D" : "")),
-                part(fresh("contactor", "Motor")),
-                part(with(fresh("overload-relay", "Overload"), "setting", data.current())));
+        List<Part> before = before(data);
         Part motor = part(motor(data));
         List<List<RungItem.NamedPoint>> stages = lines.freePoints(STAGES);
         for (int line = 0; line < LINES; line++) {
-            List<RungItem> items = new ArrayList<>();
-            items.add(lines.items(line).get(lines.at().get(line).item() + (after ? 1 : -1)));
+            List<RungItem> items = new ArrayList<>(List.of(beginning(line, after)));
             for (int stage = 0; stage < STAGES; stage++) {
-                items.add(pole(parts.get(stage), line));
+                items.add(pole(before.get(stage), line));
                 items.add(stages.get(stage).get(line));
             }
             items.add(
@@ -79,6 +72,19 @@ final class FurtherMotor {
         }
         protect();
         return sheet;
+    }
+
+    private RungItem beginning(int line, boolean after) {
+        return lines.items(line).get(lines.at().get(line).item() + (after ? 1 : -1));
+    }
+
+    /** What every motor has before it. */
+    private List<Part> before(MotorData data) throws EditException {
+        Device breaker = with(fresh("circuit-breaker", "Motor breaker"), "rated", data.breaker());
+        return List.of(
+                part(with(breaker, "curve", practice == Practice.IEC ? "D" : "")),
+                part(fresh("contactor", "Motor")),
+                part(with(fresh("overload-relay", "Overload"), "setting", data.current())));
     }
 
     /** As the supply of the sheet is, else as is usual; of its machine nothing is known. */

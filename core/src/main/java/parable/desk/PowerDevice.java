@@ -82,32 +82,45 @@ final class PowerDevice {
     }
 
     private List<RungItem.Passage> poles() throws EditException {
-        boolean fresh = sheet.device(tag).isEmpty();
-        if (fresh) {
+        if (sheet.device(tag).isEmpty()) {
             sheet = NewDevice.tagged(sheet, tag, kind, desk.voltage());
-            Device device = sheet.device(tag).orElseThrow();
-            if (device.kind().equals("fuse")) {
+            if (kind().equals("fuse")) {
                 return fuses();
             }
-            sheet = new Edit.PutDevice(suited(device)).on(sheet);
+            sheet = new Edit.PutDevice(suited(device())).on(sheet);
         }
-        Part part = part(sheet, tag);
-        List<Contact> free = part.contacts().stream()
-                .filter(contact -> contact.pole() && !isDrawn(contact))
-                .toList();
-        if (free.size() < lines.count()) {
-            throw new EditException(
-                    tag, free.size() + " free poles", lines.count() + ", for it goes into as many lines at once");
-        }
-        if (THREE_LINES_ONLY.contains(part.device().kind()) && lines.count() != THREE) {
-            throw new EditException(
-                    tag, lines.count() + " lines", "three: with a pole that carries nothing it would trip");
-        }
+        List<Contact> free = free();
+        requireAPoleALine(free.size());
         List<RungItem.Passage> poles = new ArrayList<>();
         for (int line = 0; line < lines.count(); line++) {
             poles.add(pole(tag, free.get(line), line));
         }
         return poles;
+    }
+
+    private Device device() {
+        return sheet.device(tag).orElseThrow();
+    }
+
+    private String kind() {
+        return device().kind();
+    }
+
+    private List<Contact> free() throws EditException {
+        return part(sheet, tag).contacts().stream()
+                .filter(contact -> contact.pole() && !isDrawn(contact))
+                .toList();
+    }
+
+    private void requireAPoleALine(int free) throws EditException {
+        if (free < lines.count()) {
+            throw new EditException(
+                    tag, free + " free poles", lines.count() + ", for it goes into as many lines at once");
+        }
+        if (THREE_LINES_ONLY.contains(kind()) && lines.count() != THREE) {
+            throw new EditException(
+                    tag, lines.count() + " lines", "three: with a pole that carries nothing it would trip");
+        }
     }
 
     /** A fuse for each line. */

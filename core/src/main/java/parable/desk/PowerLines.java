@@ -85,12 +85,15 @@ public record PowerLines(Sheet sheet, List<Place> at) {
         for (int line = 0; line < count(); line++) {
             Place place = at.get(line);
             List<RungItem> items = new ArrayList<>(items(line));
-            items.addAll(
-                    after ? place.item() + 1 : place.item(),
-                    after ? List.of(between.get(line), poles.get(line)) : List.of(poles.get(line), between.get(line)));
+            items.addAll(after ? place.item() + 1 : place.item(), inOrder(after, between.get(line), poles.get(line)));
             rungs.set(place.rung(), new Rung(items, rungs.get(place.rung()).remark()));
         }
         return sheet.withRungs(Circuit.POWER, rungs);
+    }
+
+    /** The new point lies between the new pole and the one that was there. */
+    private static List<RungItem> inOrder(boolean after, RungItem point, RungItem pole) {
+        return after ? List.of(point, pole) : List.of(pole, point);
     }
 
     /**

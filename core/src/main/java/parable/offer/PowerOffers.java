@@ -3,6 +3,7 @@ package parable.offer;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.circuit.Circuit;
@@ -25,6 +26,7 @@ import parable.parts.PartException;
 final class PowerOffers {
 
     private static final int LINES_OF_A_MOTOR = 3;
+    private static final String MOTOR = "three-phase-motor";
 
     private static final Set<Family> SWITCHING =
             Set.of(Family.CONTACTOR, Family.OVERLOAD_RELAY, Family.BREAKER, Family.ISOLATOR, Family.FUSE);
@@ -74,22 +76,28 @@ final class PowerOffers {
         if (spot instanceof Spot.ToReturn) {
             return Stream.of();
         }
-        Stream<Offer> there = assembly.parts().stream()
-                .filter(part -> SWITCHING.contains(part.family()) && !isDrawn(part))
-                .map(part -> new Offer(
-                        part.tag(),
-                        words("its poles"),
-                        Offer.Shape.POLE,
-                        Optional.empty(),
-                        line(assembly, part.tag())));
         Set<Family> before = families();
-        Stream<Offer> wanting =
-                FRESH.stream().filter(fresh -> isWanting(fresh, before)).map(this::fresh);
-        Stream<Offer> further =
-                FRESH.stream().filter(fresh -> !isWanting(fresh, before)).map(this::fresh);
-        boolean motor = spot instanceof Spot.InSeries && lines.count() == LINES_OF_A_MOTOR;
-        return Stream.of(there, wanting, motor ? Stream.of(furtherMotor()) : Stream.<Offer>of(), further)
+        return Stream.of(
+                        there(),
+                        fresh(one -> isWanting(one, before)),
+                        furtherMotor().stream(),
+                        fresh(one -> !isWanting(one, before)))
                 .flatMap(offers -> offers);
+    }
+
+    private Stream<Offer> there() {
+        return assembly.parts().stream()
+                .filter(part -> SWITCHING.contains(part.family()) && !isDrawn(part))
+                .map(this::there);
+    }
+
+    private Offer there(Part part) {
+        DeskLine line = line(assembly, part.tag());
+        return new Offer(part.tag(), words("its poles"), Offer.Shape.POLE, Optional.empty(), line);
+    }
+
+    private Stream<Offer> fresh(Predicate<Fresh> wanted) {
+        return FRESH.stream().filter(wanted).map(this::fresh);
     }
 
     private static boolean isWanting(Fresh fresh, Set<Family> before) {
@@ -129,10 +137,13 @@ final class PowerOffers {
         return added(tag, fresh.kind(), words(fresh.words()), Offer.Shape.POLE);
     }
 
-    private Offer furtherMotor() {
-        String kind = "three-phase-motor";
-        String tag = NewDevice.tagFor(assembly.sheet(), kind, conventions.practice());
-        return added(tag, kind, "a further motor from here", Offer.Shape.MOTOR);
+    /** From three lines only, and not around something. */
+    private Optional<Offer> furtherMotor() {
+        if (!(spot instanceof Spot.InSeries) || lines.count() != LINES_OF_A_MOTOR) {
+            return Optional.empty();
+        }
+        String tag = NewDevice.tagFor(assembly.sheet(), MOTOR, conventions.practice());
+        return Optional.of(added(tag, MOTOR, "a further motor from here", Offer.Shape.MOTOR));
     }
 
     private Offer added(String tag, String kind, String words, Offer.Shape shape) {

@@ -48,19 +48,28 @@ final class PowerMarks {
         List<SpotMark> parallel = new ArrayList<>();
         Optional<Place> before = Optional.empty();
         for (Place place : drawn(rung)) {
-            Box box = drawing.boxOf(place).orElseThrow();
             series.addAll(between(before, place));
-            parallel.add(new SpotMark(
-                    new Spot.Around(place, place.item()), new Point(middle(box) + ASIDE, box.y() + box.height() / 2)));
+            parallel.add(beside(place));
             before = Optional.of(place);
         }
-        before.ifPresent(last -> {
-            Box box = drawing.boxOf(last).orElseThrow();
-            Point below = new Point(middle(box), box.y() + box.height() + BESIDE);
-            series.add(new SpotMark(new Spot.InSeries(last, true), below));
-        });
+        before.map(this::below).ifPresent(series::add);
         series.addAll(parallel);
         return series;
+    }
+
+    private SpotMark beside(Place place) {
+        Box box = box(place);
+        return new SpotMark(
+                new Spot.Around(place, place.item()), new Point(middle(box) + ASIDE, box.y() + box.height() / 2));
+    }
+
+    private SpotMark below(Place last) {
+        Box box = box(last);
+        return new SpotMark(new Spot.InSeries(last, true), new Point(middle(box), box.y() + box.height() + BESIDE));
+    }
+
+    private Box box(Place place) {
+        return drawing.boxOf(place).orElseThrow();
     }
 
     private List<Place> drawn(int rung) {
@@ -73,12 +82,12 @@ final class PowerMarks {
 
     /** The place on the wire between two devices; two where a branch begins between them: on its supply side and on its load side. */
     private List<SpotMark> between(Optional<Place> before, Place place) {
-        Box box = drawing.boxOf(place).orElseThrow();
+        Box box = box(place);
         Spot.InSeries above = new Spot.InSeries(place, false);
         if (before.isEmpty()) {
             return List.of(new SpotMark(above, new Point(middle(box), box.y() - BESIDE)));
         }
-        Box upper = drawing.boxOf(before.get()).orElseThrow();
+        Box upper = box(before.get());
         double from = upper.y() + upper.height();
         double gap = box.y() - from;
         return branches(before.get(), place)
