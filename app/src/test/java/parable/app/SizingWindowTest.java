@@ -2,11 +2,14 @@ package parable.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.stream.IntStream;
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -183,6 +186,7 @@ class SizingWindowTest extends DrivenWindow {
         SharpCanvas plot = robot.lookup(node -> node instanceof SharpCanvas canvas
                         && String.valueOf(canvas.getAccessibleText()).startsWith("Torque and current"))
                 .query();
+        assertThat(colours(plot)).as("it is painted").isGreaterThan(5);
         assertThat(reading(robot)).startsWith("1  Torque in delta");
         robot.moveTo(plot);
         until(() -> reading(robot).startsWith("Speed "));
@@ -218,5 +222,16 @@ class SizingWindowTest extends DrivenWindow {
         until(() -> window.part("sized-transformer") != null);
         assertThat(words("sized-transformer")).isEqualTo("63 VA");
         assertThat(((ButtonBase) window.part("sizing-of-T1")).isFocused()).isTrue();
+    }
+
+    private static long colours(Node painted) throws Exception {
+        Image image =
+                WaitForAsyncUtils.asyncFx(() -> painted.snapshot(null, null)).get();
+        return IntStream.range(0, (int) image.getWidth())
+                .boxed()
+                .flatMap(x -> IntStream.range(0, (int) image.getHeight())
+                        .mapToObj(y -> image.getPixelReader().getArgb(x, y)))
+                .distinct()
+                .count();
     }
 }

@@ -25,7 +25,7 @@ final class NextLook {
     /** Suspects that are less likely, against the likeliest, decide no look. */
     static final double IN_PLAY = 0.02;
 
-    /** Those that a reading speaks against while another fits all of them, are out of play sooner. */
+    /** Those that a reading speaks against while another fits all of them, are out of play sooner, unless somebody doubts the readings. */
     private static final double DOUBTED_IN_PLAY = 0.05;
 
     static final int MOST_IN_PLAY = 250;
@@ -46,8 +46,9 @@ final class NextLook {
     NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
         this.basis = basis;
         this.beliefs = beliefs;
+        double doubted = basis.doubt() > FaultSearch.USUAL_DOUBT ? IN_PLAY : DOUBTED_IN_PLAY;
         play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY).stream()
-                .filter(suspect -> beliefs.isUnchallenged(suspect) || beliefs.isAtLeast(DOUBTED_IN_PLAY, suspect))
+                .filter(suspect -> beliefs.isUnchallenged(suspect) || beliefs.isAtLeast(doubted, suspect))
                 .toList();
         made = Stream.concat(seen.stream().map(LookResult::look), skipped.stream())
                 .collect(Collectors.toSet());

@@ -61,6 +61,7 @@ final class PlotView extends VBox {
         getChildren().addAll(title, canvas, reading);
         look.themeProperty().addListener(new WeakChangeListener<>(changed));
         canvas.widthProperty().addListener(changed);
+        canvas.heightProperty().addListener(changed);
         canvas.densityProperty().addListener(changed);
     }
 
