@@ -87,7 +87,7 @@ final class FurtherMotor {
                 part(with(fresh("overload-relay", "Overload"), "setting", data.current())));
     }
 
-    /** As the supply of the sheet is, else as is usual; of its machine nothing is known. */
+    /** As the supply of the sheet is, else as is usual; of its machine nothing is known. Currents are those of the tables of the job. */
     private MotorData data() {
         Supply supply = Supply.in(practice).stream()
                 .filter(one -> sheet.devices().stream().anyMatch(device -> device.setting("voltage")
@@ -95,7 +95,9 @@ final class FurtherMotor {
                         .isPresent()))
                 .findFirst()
                 .orElse(Supply.in(practice).get(0));
-        return MotorData.of("Motor " + tag, "machine", supply, practice == Practice.IEC ? "2.2 kW" : "3 hp");
+        String power = practice == Practice.IEC ? "2.2 kW" : "3 hp";
+        return MotorData.of(
+                "Motor " + tag, "machine", supply, power, desk.before().tables());
     }
 
     private Device motor(MotorData data) throws EditException {

@@ -28,6 +28,7 @@ final class PowerDevice {
     private static final List<String> THREE_LINES_ONLY = List.of("overload-relay", "motor-protective-breaker");
 
     private static final int THREE = 3;
+    private static final String THREE_PHASE_MOTOR = "three-phase-motor";
 
     private final DeskLine desk;
     private final PowerLines lines;
@@ -58,8 +59,7 @@ final class PowerDevice {
      */
     Sheet put() throws EditException {
         if (isMotor()) {
-            return new FurtherMotor(desk, lines.pointed(desk.stroke() == DeskStroke.AFTER), tag)
-                    .drawn(desk.stroke() == DeskStroke.AFTER);
+            return furtherMotor();
         }
         List<RungItem.Passage> poles = poles();
         PowerLines there = new PowerLines(sheet, lines.at());
@@ -71,18 +71,31 @@ final class PowerDevice {
         };
     }
 
+    /** It begins on the wires, and is not put into them. */
+    private Sheet furtherMotor() throws EditException {
+        boolean beside = desk.stroke() == DeskStroke.BEFORE || desk.stroke() == DeskStroke.AFTER;
+        if (!beside || !kind.orElse(THREE_PHASE_MOTOR).equals(THREE_PHASE_MOTOR)) {
+            throw new EditException(
+                    tag,
+                    kind.orElse("a motor"),
+                    "a three-phase motor before or behind a device, or a device with poles");
+        }
+        boolean after = desk.stroke() == DeskStroke.AFTER;
+        return new FurtherMotor(desk, lines.pointed(after), tag).drawn(after);
+    }
+
     private Place end() {
         Stretch stretch = desk.selected().orElseThrow();
         return new Place(Circuit.POWER, stretch.at().rung(), stretch.last());
     }
 
     private boolean isMotor() throws EditException {
-        return sheet.device(tag).isEmpty()
+        return isNew()
                 && part(NewDevice.tagged(sheet, tag, kind, desk.voltage()), tag).family() == Family.MOTOR;
     }
 
     private List<RungItem.Passage> poles() throws EditException {
-        if (sheet.device(tag).isEmpty()) {
+        if (isNew()) {
             sheet = NewDevice.tagged(sheet, tag, kind, desk.voltage());
             if (kind().equals("fuse")) {
                 return fuses();
@@ -104,6 +117,10 @@ final class PowerDevice {
 
     private String kind() {
         return device().kind();
+    }
+
+    private boolean isNew() {
+        return sheet.device(tag).isEmpty();
     }
 
     private List<Contact> free() throws EditException {
@@ -137,15 +154,20 @@ final class PowerDevice {
     }
 
     /** As many poles as lines, and the dial at the current of the motor behind it. */
-    private Device suited(Device device) throws EditException {
-        Device suited = device;
-        boolean counted = List.of("circuit-breaker", "isolator").contains(device.kind())
-                || device.kind().equals("contactor") && lines.count() > THREE;
-        if (counted && lines.count() != THREE) {
-            suited = suited.with("poles", Integer.toString(lines.count()));
-        }
-        Optional<String> current = THREE_LINES_ONLY.contains(device.kind()) ? motorCurrent() : Optional.empty();
-        return current.isPresent() ? suited.with("setting", current.get()) : suited;
+    private Device suited(Device device) {
+        Device suited = hasPolesByLines(device) ? device.with("poles", Integer.toString(lines.count())) : device;
+        return motorCurrent()
+                .filter(any -> THREE_LINES_ONLY.contains(device.kind()))
+                .map(current -> suited.with("setting", current))
+                .orElse(suited);
+    }
+
+    private boolean hasPolesByLines(Device device) {
+        return switch (device.kind()) {
+            case "circuit-breaker", "isolator" -> lines.count() != THREE;
+            case "contactor" -> lines.count() > THREE;
+            default -> false;
+        };
     }
 
     /** What the nameplate of the motor says that the first line leads to; empty if it leads to none, or the nameplate does not say it. */

@@ -87,6 +87,8 @@ class PowerLinesTest {
                     0 | 4 | AFTER | X9                | X9: found a tag that the sheet does not list
                     8 | 2 | AFTER | F9:overload-relay | F9: found 1 lines, expected three: with a pole that carries nothing it would trip
                     8 | 2 | AFTER | M9                | M9: found 1 lines, expected three, for a three-phase motor
+                    0 | 4 | AROUND | M9               | M9: found a motor, expected a three-phase motor before or behind
+                    0 | 4 | AFTER | M9:dc-motor       | M9: found dc-motor, expected a three-phase motor before or behind
                     """)
     void whatDoesNotFitSaysWhy(int rung, int item, DeskStroke stroke, String text, String reason) throws Exception {
         DeskPreview preview = typed(sheet("Wash pump"), new Place(Circuit.POWER, rung, item), stroke, text);

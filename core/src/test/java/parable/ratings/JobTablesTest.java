@@ -7,19 +7,25 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import parable.Examples;
+import parable.circuit.Circuit;
 import parable.circuit.Conventions;
 import parable.circuit.Device;
 import parable.circuit.Extras;
 import parable.circuit.Job;
+import parable.circuit.Place;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.SizingBasis;
 import parable.circuit.TableCopy;
+import parable.desk.DeskLine;
+import parable.desk.DeskStroke;
+import parable.desk.Stretch;
 import parable.parts.Assembly;
 import parable.parts.Load;
 import parable.parts.PartException;
@@ -119,6 +125,20 @@ class JobTablesTest {
                         .orElseThrow()
                         .figure("rated")
                         .orElseThrow());
+    }
+
+    @Test
+    void aFurtherMotorIsDrawnByTheJobsTables() throws PartException, RatingFormatException {
+        Assembly pump = Assembly.of(PUMP, edited("motor-current", 1, amperes -> 2 * amperes));
+        Optional<Stretch> breaker = Stretch.at(PUMP, new Place(Circuit.POWER, 0, 2));
+        DeskLine line = new DeskLine(pump, Conventions.of(Practice.IEC), "230 V AC", breaker, DeskStroke.AFTER, "M2");
+
+        Sheet drawn = line.preview().sheet().orElseThrow();
+
+        assertThat(drawn.device("M2").orElseThrow().figure("current")).contains(9.8);
+        assertThat(drawn.devices().stream().filter(device -> device.kind().equals("overload-relay")))
+                .extracting(device -> device.setting("setting").orElse(""))
+                .contains("9.8 A");
     }
 
     private static Sheet drawn(JobTables tables) {
