@@ -127,6 +127,10 @@ final class HotSpots extends Pane {
         });
     }
 
+    private static boolean reaches(Box box, double top, double bottom) {
+        return box.y() <= bottom && box.y() + box.height() >= top;
+    }
+
     /** The places between two heights of the drawing. */
     private Map<Key, Spot> near(double top, double bottom) {
         Map<Key, Spot> near = new LinkedHashMap<>();
@@ -135,8 +139,7 @@ final class HotSpots extends Pane {
         for (int rung : rungs) {
             List<Spot> there = spots.computeIfAbsent(rung, finder::apply);
             for (int i = 0; i < there.size(); i++) {
-                Box box = there.get(i).box();
-                if (box.y() <= bottom && box.y() + box.height() >= top) {
+                if (reaches(there.get(i).box(), top, bottom)) {
                     near.put(new Key(rung, i), there.get(i));
                 }
             }
