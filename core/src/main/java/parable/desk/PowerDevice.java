@@ -12,7 +12,6 @@ import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.RungItem;
 import parable.circuit.Sheet;
-import parable.circuit.Terminal;
 import parable.drafting.NewDevice;
 import parable.parts.Contact;
 import parable.parts.Family;
@@ -170,13 +169,14 @@ final class PowerDevice {
         };
     }
 
-    /** What the nameplate of the motor says that the first line leads to; empty if it leads to none, or the nameplate does not say it. */
+    /**
+     * What the nameplate of the motor says that the first line ends on; empty if it ends on none, or the nameplate does not say it. Where a line goes on through a winding, as with six leads, a relay may carry less than the
+     * line does, and its dial is left to sizing.
+     */
     private Optional<String> motorCurrent() {
-        return lines.sheet()
-                .power()
-                .get(lines.at().get(0).rung())
-                .terminals()
-                .map(Terminal::tag)
+        return lines.items(0).stream()
+                .filter(RungItem.TerminalEnd.class::isInstance)
+                .map(end -> ((RungItem.TerminalEnd) end).terminal().tag())
                 .flatMap(one -> desk.before().part(one).stream())
                 .filter(part -> part.family() == Family.MOTOR)
                 .flatMap(part -> part.device().setting("current").stream())

@@ -249,4 +249,16 @@ class PowerLinesTest {
                 .isInstanceOf(EditException.class)
                 .hasMessageContaining("the same device in all lines");
     }
+
+    /** In the winding of a star-delta motor flows less than its nameplate says: the dial is not set to that. */
+    @ParameterizedTest
+    @CsvSource({"Wash pump, 4.9 A", "Mill, none"})
+    void theDialIsSetWhereTheLineEndsOnTheMotor(String name, String expected) throws Exception {
+        Sheet after = typed(sheet(name), new Place(Circuit.POWER, 0, 6), DeskStroke.EXCHANGE, "F9:overload-relay")
+                .sheet()
+                .orElseThrow();
+
+        assertThat(after.device("F9").orElseThrow().setting("setting").orElse("none"))
+                .isEqualTo(expected);
+    }
 }
