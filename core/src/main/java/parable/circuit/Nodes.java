@@ -2,13 +2,13 @@ package parable.circuit;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * The nodes of a sheet with their wire numbers. A rail has the number the sheet gives it and a named point its name, and what has
@@ -23,10 +23,14 @@ public final class Nodes {
     private final Map<Object, Integer> indexByKey;
     private final Map<String, Integer> indexByNumber;
 
-    private Nodes(List<Node> all, Map<Object, Integer> indexByKey) {
+    /** The node of each gap between two items of a rung, of the ladder and of the power circuit. */
+    private final Map<Circuit, int[][]> gaps;
+
+    private Nodes(List<Node> all, Map<Object, Integer> indexByKey, Map<Circuit, int[][]> gaps) {
         this.all = List.copyOf(all);
         this.indexByKey = indexByKey;
-        this.indexByNumber = new HashMap<>();
+        this.gaps = gaps;
+        this.indexByNumber = new HashMap<>(2 * all.size());
         for (int i = 0; i < all.size(); i++) {
             indexByNumber.put(all.get(i).number(), i);
         }
@@ -34,10 +38,12 @@ public final class Nodes {
 
     /** The nodes of this sheet; a sheet without rungs has only its rails. */
     public static Nodes of(Sheet sheet) {
-        Joining joining = new Joining();
+        Joining joining = new Joining(sheet);
         sheet.rails().forEach(rail -> joining.add(new RungItem.NamedPoint(rail.name(), true)));
-        Stream.concat(sheet.control().stream(), sheet.power().stream()).forEach(joining::add);
-        return joining.nodes(sheet.rails());
+        Map<Circuit, int[][]> gaps = new EnumMap<>(Circuit.class);
+        gaps.put(Circuit.CONTROL, joining.keysBetween(sheet.control()));
+        gaps.put(Circuit.POWER, joining.keysBetween(sheet.power()));
+        return joining.nodes(sheet.rails(), gaps);
     }
 
     /** All nodes; the list cannot be changed. */
@@ -55,12 +61,42 @@ public final class Nodes {
         return Optional.ofNullable(indexByNumber.get(number));
     }
 
+    /**
+     * The position in {@link #all()} of the node between an item of a rung and the next.
+     *
+     * @param rung its position in the circuit
+     * @param item the position on the rung of any item but the last
+     */
+    public int between(Circuit circuit, int rung, int item) {
+        return gaps.get(circuit)[rung][item];
+    }
+
     /** Joins what the rungs write side by side; keys are terminals and points. */
     private static final class Joining {
-        private final Map<Object, Integer> ids = new HashMap<>();
+
+        /** About how many a rung brings. */
+        private static final int KEYS_OF_A_RUNG = 4;
+
+        private final Map<Object, Integer> ids;
         private final List<Object> keys = new ArrayList<>();
-        private final DisjointSets sets = new DisjointSets(64);
+        private final DisjointSets sets;
         private int nextNumber = 1;
+
+        Joining(Sheet sheet) {
+            int expected =
+                    KEYS_OF_A_RUNG * (sheet.control().size() + sheet.power().size());
+            ids = new HashMap<>(2 * expected);
+            sets = new DisjointSets(expected);
+        }
+
+        /** For each rung the number of what is on either side of each of its gaps, once it is joined. */
+        int[][] keysBetween(List<Rung> rungs) {
+            int[][] between = new int[rungs.size()][];
+            for (int rung = 0; rung < between.length; rung++) {
+                between[rung] = add(rungs.get(rung));
+            }
+            return between;
+        }
 
         /** The number of a key, its own if it is new. */
         int add(Object key) {
@@ -73,12 +109,14 @@ public final class Nodes {
             return id;
         }
 
-        void add(Rung rung) {
+        private int[] add(Rung rung) {
             List<RungItem> items = rung.items();
-            for (int i = 0; i + 1 < items.size(); i++) {
-                int left = add(after(items.get(i)));
-                join(left, add(before(items.get(i + 1))));
+            int[] gaps = new int[items.size() - 1];
+            for (int i = 0; i < gaps.length; i++) {
+                gaps[i] = add(after(items.get(i)));
+                join(gaps[i], add(before(items.get(i + 1))));
             }
+            return gaps;
         }
 
         static Object after(RungItem item) {
@@ -111,7 +149,12 @@ public final class Nodes {
             sets.join(one, other);
         }
 
-        Nodes nodes(List<Rail> rails) {
+        /**
+         * The nodes, once all is added.
+         *
+         * @param gaps numbers of keys, which become those of their nodes
+         */
+        Nodes nodes(List<Rail> rails, Map<Circuit, int[][]> gaps) {
             joinByNumber(rails);
             int[] nodeOf = new int[keys.size()];
             Arrays.fill(nodeOf, -1);
@@ -120,22 +163,28 @@ public final class Nodes {
                 int root = sets.of(id);
                 if (nodeOf[root] < 0) {
                     nodeOf[root] = members.size();
-                    members.add(new ArrayList<>());
+                    members.add(new ArrayList<>(2));
                 }
                 nodeOf[id] = nodeOf[root];
                 members.get(nodeOf[root]).add(keys.get(id));
             }
+            ids.replaceAll((key, id) -> nodeOf[id]);
+            gaps.values().forEach(rungs -> Arrays.stream(rungs)
+                    .forEach(rung -> Arrays.setAll(rung, gap -> nodeOf[rung[gap]])));
+            return new Nodes(numbered(members, rails), ids, gaps);
+        }
+
+        private List<Node> numbered(List<List<Object>> members, List<Rail> rails) {
             Set<String> taken = new HashSet<>();
             rails.forEach(rail -> taken.add(rail.number()));
-            keys.stream()
-                    .filter(key -> key instanceof RungItem.NamedPoint point && !point.rail())
-                    .forEach(key -> taken.add(((RungItem.NamedPoint) key).name()));
-            List<Node> nodes = new ArrayList<>();
-            for (List<Object> joined : members) {
-                nodes.add(node(joined, rails, taken));
+            for (Object key : keys) {
+                if (key instanceof RungItem.NamedPoint point && !point.rail()) {
+                    taken.add(point.name());
+                }
             }
-            ids.replaceAll((key, id) -> nodeOf[id]);
-            return new Nodes(nodes, ids);
+            List<Node> nodes = new ArrayList<>(members.size());
+            members.forEach(joined -> nodes.add(node(joined, rails, taken)));
+            return nodes;
         }
 
         private Node node(List<Object> joined, List<Rail> rails, Set<String> taken) {
@@ -154,11 +203,12 @@ public final class Nodes {
         }
 
         private static String numberOf(RungItem.NamedPoint point, List<Rail> rails) {
-            return rails.stream()
-                    .filter(rail -> point.rail() && rail.name().equals(point.name()))
-                    .map(Rail::number)
-                    .findFirst()
-                    .orElse(point.name());
+            for (Rail rail : point.rail() ? rails : List.<Rail>of()) {
+                if (rail.name().equals(point.name())) {
+                    return rail.number();
+                }
+            }
+            return point.name();
         }
 
         private String lowestFree(Set<String> taken) {

@@ -6,14 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.BiFunction;
 import java.util.stream.IntStream;
-import parable.circuit.Rung;
-import parable.circuit.RungItem;
+import parable.circuit.Circuit;
 import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
+import parable.parts.FittedRung;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -25,8 +24,15 @@ final class CrossReferences {
 
     private static final int LETTERS = 26;
 
-    /** Something on a rung; the rung counts in the ladder only. */
-    private record Spot(boolean power, int rung, RungItem item) {}
+    /** In which column of the ladder something is drawn. */
+    interface Columns {
+
+        /** The column of an item of a rung, all three counted from 0; empty if it is in none. */
+        OptionalInt of(int rung, int item);
+    }
+
+    /** Something on a rung. */
+    private record Spot(boolean power, int rung, int item) {}
 
     private final Assembly assembly;
 
@@ -36,55 +42,59 @@ final class CrossReferences {
     /** Where the coil of each part is; null without. */
     private final Spot[] coils;
 
-    private final BiFunction<Integer, RungItem, OptionalInt> columnOf;
+    private final Columns columns;
     private final List<Part> interlocks;
 
     /**
      * Those of a sheet.
      *
-     * @param columnOf the column in which something on a rung is drawn, both counted from 0
+     * @param columns asked when a reference is told, not before
      */
-    CrossReferences(Assembly assembly, BiFunction<Integer, RungItem, OptionalInt> columnOf) {
+    CrossReferences(Assembly assembly, Columns columns) {
         this.assembly = assembly;
-        this.columnOf = columnOf;
+        this.columns = columns;
         interlocks = assembly.parts().stream()
                 .filter(part -> part.drive() instanceof Drive.Interlocking)
                 .toList();
         places = new Spot[assembly.parts().size()][];
         coils = new Spot[places.length];
-        note(assembly.sheet().control(), false);
-        note(assembly.sheet().power(), true);
+        note(assembly.rungs(Circuit.CONTROL), false);
+        note(assembly.rungs(Circuit.POWER), true);
     }
 
-    private void note(List<Rung> rungs, boolean power) {
-        for (int r = 0; r < rungs.size(); r++) {
-            for (RungItem item : rungs.get(r).items()) {
-                if (item instanceof RungItem.Passage passage) {
-                    note(passage, new Spot(power, r, item));
+    private void note(List<FittedRung> rungs, boolean power) {
+        for (int rung = 0; rung < rungs.size(); rung++) {
+            FittedRung fitted = rungs.get(rung);
+            for (int item = 0; item < fitted.length(); item++) {
+                if (fitted.contact(item).isPresent()) {
+                    noteContact(fitted, new Spot(power, rung, item));
+                } else if (!power && fitted.load(item).isPresent()) {
+                    noteLoad(fitted, new Spot(false, rung, item));
                 }
             }
         }
     }
 
-    private void note(RungItem.Passage passage, Spot spot) {
-        int index = assembly.indexOf(passage.tag()).orElseThrow();
-        Part part = assembly.parts().get(index);
-        Optional<Integer> contact = part.contactBetween(passage.from(), passage.to());
-        if (contact.isPresent()) {
-            if (places[index] == null) {
-                places[index] = new Spot[part.contacts().size()];
-            }
-            Spot first = places[index][contact.get()];
-            places[index][contact.get()] = first == null ? spot : first;
-        } else if (!spot.power() && coils[index] == null && isCoil(part, passage)) {
-            coils[index] = spot;
+    private void noteContact(FittedRung fitted, Spot spot) {
+        Part part = fitted.part(spot.item()).orElseThrow();
+        int index = fitted.partIndex(spot.item());
+        int contact = fitted.contact(spot.item()).orElseThrow();
+        if (places[index] == null) {
+            places[index] = new Spot[part.contacts().size()];
         }
+        Spot first = places[index][contact];
+        places[index][contact] = first == null ? spot : first;
     }
 
-    private static boolean isCoil(Part part, RungItem.Passage passage) {
-        return part.loadBetween(passage.from(), passage.to())
-                .filter(load -> part.loads().get(load).role() == LoadRole.COIL)
-                .isPresent();
+    private void noteLoad(FittedRung fitted, Spot spot) {
+        Part part = fitted.part(spot.item()).orElseThrow();
+        boolean coil = part.loads().get(fitted.load(spot.item()).orElseThrow()).role() == LoadRole.COIL;
+        int index = fitted.partIndex(spot.item());
+        coils[index] = coil && coils[index] == null ? spot : coils[index];
+    }
+
+    private int indexOf(Part part) {
+        return assembly.indexOf(part.tag()).orElseThrow();
     }
 
     /** The lines under the coil of a part: its contacts, free ones included, and the mechanical interlocks that bar it if they are not drawn between poles; none under a controller's terminals. */
@@ -101,11 +111,31 @@ final class CrossReferences {
         List<String> lines = new ArrayList<>();
         told.forEach((name, place) -> lines.add(name + ": " + place));
         for (Part bar : interlocks) {
-            partner(part.tag(), (Drive.Interlocking) bar.drive())
-                    .filter(other -> !hasPoles(part.tag()) || !hasPoles(other))
-                    .ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
+            barred(part, bar).ifPresent(other -> lines.add(bar.tag() + ": bars " + other));
         }
         return lines;
+    }
+
+    /** How many lines {@link #underCoil} has. */
+    int linesUnderCoil(Part part) {
+        if (part.family() == Family.CONTROLLER) {
+            return 0;
+        }
+        int poles = 0;
+        for (Contact contact : part.contacts()) {
+            poles += contact.pole() ? 1 : 0;
+        }
+        int bars = 0;
+        for (Part bar : interlocks) {
+            bars += barred(part, bar).isPresent() ? 1 : 0;
+        }
+        return part.contacts().size() - poles + Math.min(poles, 1) + bars;
+    }
+
+    /** The contactor that a mechanical interlock bars to this one, if that is not drawn between poles. */
+    private Optional<String> barred(Part part, Part bar) {
+        return partner(part.tag(), (Drive.Interlocking) bar.drive())
+                .filter(other -> !hasPoles(part.tag()) || !hasPoles(other));
     }
 
     /** The contactor that a mechanical interlock ties to this one, empty if it ties others. */
@@ -128,7 +158,7 @@ final class CrossReferences {
     }
 
     private Optional<Spot> spot(Part part, int contact) {
-        Spot[] ofPart = places[assembly.indexOf(part.tag()).orElseThrow()];
+        Spot[] ofPart = places[indexOf(part)];
         return ofPart == null ? Optional.empty() : Optional.ofNullable(ofPart[contact]);
     }
 
@@ -140,17 +170,16 @@ final class CrossReferences {
 
     /** Whether a part has a coil in the ladder. */
     boolean hasCoil(Part part) {
-        return coils[assembly.indexOf(part.tag()).orElseThrow()] != null;
+        return coils[indexOf(part)] != null;
     }
 
     /** Where a part's coil is: {@code 5H}; empty if it has none in the ladder. */
     Optional<String> ofCoil(Part part) {
-        return Optional.ofNullable(coils[assembly.indexOf(part.tag()).orElseThrow()])
-                .map(this::words);
+        return Optional.ofNullable(coils[indexOf(part)]).map(this::words);
     }
 
     private String words(Spot spot) {
-        OptionalInt column = columnOf.apply(spot.rung(), spot.item());
+        OptionalInt column = columns.of(spot.rung(), spot.item());
         return (spot.rung() + 1) + (column.isPresent() ? letter(column.getAsInt()) : "");
     }
 

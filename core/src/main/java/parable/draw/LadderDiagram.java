@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Rail;
-import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.draw.LaneOrder.Placed;
 import parable.draw.Mark.Anchor;
@@ -20,6 +19,7 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
+import parable.parts.FittedRung;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 
@@ -57,7 +57,7 @@ final class LadderDiagram extends LaneDiagram {
                 assembly,
                 Symbols.of(practice, Axis.RIGHT),
                 Axis.RIGHT,
-                assembly.sheet().control(),
+                Circuit.CONTROL,
                 new Pitch(corner.x() + START, SLOT, 14));
         left = corner.x();
         top = corner.y();
@@ -65,12 +65,12 @@ final class LadderDiagram extends LaneDiagram {
         references = new CrossReferences(assembly, this::columnOf);
         uses = uses(rungs);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
-        parts = LadderParts.of(rungs, this::node);
+        parts = LadderParts.of(this);
         rows = new double[rungs.size() + 1];
         rows[0] = top + TOP;
         for (int i = 0; i < rungs.size(); i++) {
             boolean ends = i + 1 < rungs.size() && parts.beginsWith(i + 1);
-            rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(rungs.get(i)) + (ends ? BETWEEN_PARTS : 0);
+            rows[i + 1] = rows[i] + ROW + NOTE_LINE * notesUnder(fitted.get(i)) + (ends ? BETWEEN_PARTS : 0);
         }
     }
 
@@ -115,12 +115,10 @@ final class LadderDiagram extends LaneDiagram {
         return marks;
     }
 
-    private int notesUnder(Rung rung) {
+    private int notesUnder(FittedRung rung) {
         int most = 0;
-        for (RungItem item : rung.items()) {
-            if (item instanceof RungItem.Passage passage) {
-                most = Math.max(most, noteLines(passage) - 1);
-            }
+        for (int item = 0; item < rung.length(); item++) {
+            most = Math.max(most, noteLines(rung, item) - 1);
         }
         return most;
     }
@@ -153,11 +151,6 @@ final class LadderDiagram extends LaneDiagram {
 
     private boolean isLoad(RungItem.Passage passage) {
         return part(passage.tag()).loadBetween(passage.from(), passage.to()).isPresent();
-    }
-
-    @Override
-    Circuit circuit() {
-        return Circuit.CONTROL;
     }
 
     @Override
@@ -231,14 +224,25 @@ final class LadderDiagram extends LaneDiagram {
                         part, part.loadBetween(passage.from(), passage.to()).orElseThrow()));
     }
 
-    /** How many lines {@link #notes} has. */
-    private int noteLines(RungItem.Passage passage) {
-        Part part = part(passage.tag());
-        if (part.contactBetween(passage.from(), passage.to()).isEmpty()) {
-            return notes(passage).size();
+    /** How many lines {@link #notes} has, none for what a rung does not go through. */
+    private int noteLines(FittedRung rung, int item) {
+        if (rung.contact(item).isPresent()) {
+            return linesAtContact(rung.part(item).orElseThrow());
         }
+        return rung.load(item).isPresent()
+                ? linesAtLoad(rung.part(item).orElseThrow(), rung.load(item).getAsInt())
+                : 0;
+    }
+
+    private int linesAtContact(Part part) {
         boolean coil = references.hasCoil(part) || !part.device().label().isEmpty();
         return (coil ? 1 : 0) + (part.drive() instanceof Drive.ByTurning ? 1 : 0);
+    }
+
+    private int linesAtLoad(Part part, int load) {
+        return part.contacts().isEmpty()
+                ? underCoil(part, load).size()
+                : (Ratings.tellsVoltage(part, load) ? 1 : 0) + timing(part).size() + references.linesUnderCoil(part);
     }
 
     /** The positions of something turned in which a contact is closed: {@code closed: hand, auto}. */
@@ -308,11 +312,13 @@ final class LadderDiagram extends LaneDiagram {
     }
 
     private double roomForRemarks() {
-        return remarks.stream()
-                .flatMap(List::stream)
-                .mapToDouble(Remark::width)
-                .max()
-                .orElse(0);
+        double room = 0;
+        for (List<String> lines : remarks) {
+            for (String line : lines) {
+                room = Math.max(room, Remark.width(line));
+            }
+        }
+        return room;
     }
 
     /** The name of each rail where it begins, in each part anew: one rail may go on below the foot of another. */

@@ -1,9 +1,7 @@
 package parable.draw;
 
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.function.ToIntFunction;
 import parable.circuit.DisjointSets;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
@@ -14,46 +12,53 @@ import parable.circuit.RungItem;
  */
 final class LadderParts {
 
+    private static final int NONE = -1;
+
     private final int[] parts;
 
     private LadderParts(int[] parts) {
         this.parts = parts;
     }
 
-    /**
-     * The parts of a ladder.
-     *
-     * @param node the node that a point of a rung is on
-     */
-    static LadderParts of(List<Rung> rungs, ToIntFunction<RungItem.NamedPoint> node) {
+    /** The parts of the ladder of a sheet. */
+    static LadderParts of(LanePlan ladder) {
+        List<Rung> rungs = ladder.rungs;
+        int nodes = ladder.assembly.nodes().all().size();
         DisjointSets supply = new DisjointSets(rungs.size());
-        Map<Integer, Integer> groupOf = new HashMap<>();
-        Map<Integer, Integer> lastRungOn = new HashMap<>();
-        int[][] nodes = new int[rungs.size()][];
+        int[] groupOf = new int[nodes];
+        Arrays.fill(groupOf, NONE);
+        int[] lastRungOn = new int[nodes];
         for (int rung = 0; rung < rungs.size(); rung++) {
-            int here = rung;
-            nodes[rung] = rungs.get(rung).points().mapToInt(node).toArray();
-            rungs.get(rung)
-                    .points()
-                    .filter(point -> !point.rail())
-                    .forEach(point -> lastRungOn.put(node.applyAsInt(point), here));
-            for (int one : nodes[rung]) {
-                Integer before = groupOf.putIfAbsent(one, here);
-                if (before != null) {
-                    supply.join(before, here);
+            List<RungItem> items = rungs.get(rung).items();
+            for (int item = 0; item < items.size(); item++) {
+                if (items.get(item) instanceof RungItem.NamedPoint point) {
+                    int node = ladder.nodeAlong(rung, item);
+                    if (groupOf[node] == NONE) {
+                        groupOf[node] = rung;
+                    } else {
+                        supply.join(groupOf[node], rung);
+                    }
+                    lastRungOn[node] = point.rail() ? lastRungOn[node] : rung;
                 }
             }
         }
-        int[] parts = new int[rungs.size()];
+        return new LadderParts(parts(ladder, supply, lastRungOn));
+    }
+
+    private static int[] parts(LanePlan ladder, DisjointSets supply, int[] lastRungOn) {
+        int[] parts = new int[ladder.rungs.size()];
         int openUntil = 0;
         for (int rung = 0; rung < parts.length; rung++) {
             boolean another = rung > 0 && !supply.areJoined(rung, rung - 1) && openUntil < rung;
             parts[rung] = rung == 0 ? 0 : parts[rung - 1] + (another ? 1 : 0);
-            for (int one : nodes[rung]) {
-                openUntil = Math.max(openUntil, lastRungOn.getOrDefault(one, 0));
+            List<RungItem> items = ladder.rungs.get(rung).items();
+            for (int item = 0; item < items.size(); item++) {
+                if (items.get(item) instanceof RungItem.NamedPoint) {
+                    openUntil = Math.max(openUntil, lastRungOn[ladder.nodeAlong(rung, item)]);
+                }
             }
         }
-        return new LadderParts(parts);
+        return parts;
     }
 
     /** The part that a rung is in, 0 for the first. */

@@ -1,6 +1,7 @@
 package parable.draw;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,7 +10,6 @@ import java.util.OptionalInt;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
 import parable.circuit.Place;
-import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
 import parable.draw.LaneOrder.Placed;
@@ -22,21 +22,19 @@ import parable.parts.Part;
 /** A diagram of rungs side by side as lanes: what the ladder and the power diagram have in common. */
 abstract class LaneDiagram extends LanePlan {
 
-    /** The wire before an item of a lane. */
-    private record Stretch(int lane, int item) {}
-
     private static final double SPOT = 44;
 
     private static final double TERMINAL = 3;
+    private static final boolean[] BOTH_SIDES = {false, true};
+    private static final boolean[] NEITHER_SIDE = {};
 
     final Axis axis;
     final Symbols symbols;
-    private final Map<String, Stretch> numberedAt = new HashMap<>();
-    private int lookedThrough;
-    private Map<Terminal, String> strip = Map.of();
+    private final WireBeginnings beginnings = new WireBeginnings(this);
+    private Map<Terminal, Integer> strip = Map.of();
 
-    LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, List<Rung> rungs, Pitch pitch) {
-        super(assembly, rungs, pitch);
+    LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, Circuit circuit, Pitch pitch) {
+        super(assembly, circuit, pitch);
         this.axis = axis;
         this.symbols = symbols;
     }
@@ -46,9 +44,6 @@ abstract class LaneDiagram extends LanePlan {
 
     /** Adds the symbol of a device and the texts around it to the marks of its lane. */
     abstract void drawDevice(List<Mark> marks, int lane, Placed placed, Point at);
-
-    /** Which circuit it draws. */
-    abstract Circuit circuit();
 
     /** Adds what is at the end of a lane that does not end on a node that runs across; returns where its wire ends. */
     abstract double drawEnd(List<Mark> marks, int lane, Placed placed, double along);
@@ -60,21 +55,32 @@ abstract class LaneDiagram extends LanePlan {
     final void layOut(StripSigns signs) {
         settle();
         arrange();
-        strip = signs.beside(terminals());
+        strip = beside(signs);
     }
 
-    /** The terminals of all devices, lane by lane. */
-    private List<Terminal> terminals() {
-        List<Terminal> terminals = new ArrayList<>();
-        for (List<Placed> lane : lanes()) {
-            for (Placed placed : lane) {
-                if (!(placed.item() instanceof RungItem.NamedPoint)) {
-                    terminals.add(towards(placed, false));
-                    terminals.add(towards(placed, true));
+    /** The position of the terminal of the strip that is drawn beside a terminal, for each that has one; lane by lane. */
+    private Map<Terminal, Integer> beside(StripSigns signs) {
+        Map<Terminal, Integer> beside = new HashMap<>();
+        BitSet drawn = new BitSet();
+        for (int lane = 0; lane < lanes().size() && !signs.isEmpty(); lane++) {
+            for (Placed placed : lanes().get(lane)) {
+                int part = fitted.get(lane).partIndex(placed.index());
+                for (boolean next : part < 0 ? NEITHER_SIDE : BOTH_SIDES) {
+                    int position = signs.leading(part, nodeTowards(lane, placed, next));
+                    if (position >= 0 && !drawn.get(position)) {
+                        drawn.set(position);
+                        beside.put(towards(placed, next), position);
+                    }
                 }
             }
         }
-        return terminals;
+        return beside;
+    }
+
+    /** The node at an end of a device; the one that it lands on at both. */
+    private int nodeTowards(int lane, Placed placed, boolean next) {
+        boolean lineSide = placed.item() instanceof RungItem.Passage && next == placed.reversed();
+        return nodeAlong(lane, lineSide ? placed.index() - 1 : placed.index());
     }
 
     /** The nodes that run across the lanes. */
@@ -94,22 +100,28 @@ abstract class LaneDiagram extends LanePlan {
     void arrange() {}
 
     private void drawAcross(List<Mark> marks, int node) {
-        List<Integer> on = lanesOf(node);
-        if (on.size() < 2) {
-            return;
+        if (!hasOneLane(node)) {
+            double along = nodeAt(node);
+            Point first = axis.point(along, across(firstLaneOf(node)));
+            Point last = axis.point(along, across(lastLaneOf(node)));
+            marks.add(new Mark.WireLine(wireOf(node), List.of(first, last)));
         }
-        double along = nodeAt(node);
-        String number = wireOf(node);
-        int first = on.get(0);
-        int last = on.get(on.size() - 1);
-        marks.add(
-                new Mark.WireLine(number, List.of(axis.point(along, across(first)), axis.point(along, across(last)))));
-        for (int lane : on) {
-            boolean corner = (lane == first || lane == last) && isEnd(lane, node);
-            if (!corner) {
-                marks.add(new Mark.Junction(number, axis.point(along, across(lane))));
+    }
+
+    /** A dot where a node that runs across joins the wire of a lane; none at a corner. */
+    private void drawJunctions(List<Mark> marks, int lane) {
+        for (Placed placed : lanes().get(lane)) {
+            OptionalInt node = nodeOf(placed);
+            if (node.isPresent() && isJoined(lane, node.getAsInt())) {
+                Point at = axis.point(nodeAt(node.getAsInt()), across(lane));
+                marks.add(new Mark.Junction(wireOf(node.getAsInt()), at));
             }
         }
+    }
+
+    private boolean isJoined(int lane, int node) {
+        boolean outermost = lane == firstLaneOf(node) || lane == lastLaneOf(node);
+        return !hasOneLane(node) && !(outermost && isEnd(lane, node));
     }
 
     /** What is on a lane; may be asked from any thread, once all is settled. */
@@ -117,16 +129,18 @@ abstract class LaneDiagram extends LanePlan {
         List<Mark> marks = new ArrayList<>();
         List<Placed> items = lanes().get(lane);
         double across = across(lane);
+        drawJunctions(marks, lane);
         double wireFrom = begin(marks, lane, items.get(0));
         spot(marks, towards(items.get(0), true), axis.point(wireFrom, across));
         for (int i = 1; i < items.size(); i++) {
             Placed placed = items.get(i);
-            String number = numberBetween(items.get(i - 1), placed);
+            int node = nodeBetween(lane, items.get(i - 1), placed);
+            String number = wireOf(node);
             double wireTo = wireTo(marks, lane, items, i);
             if (wireTo > wireFrom) {
                 marks.add(new Mark.WireLine(number, List.of(axis.point(wireFrom, across), axis.point(wireTo, across))));
             }
-            if (isNumbered(number, lane, i) && !isMarking(number, items.get(i - 1))) {
+            if (beginnings.isAt(node, lane, i) && !isMarking(number, items.get(i - 1))) {
                 drawNumber(marks, number, wireFrom, across);
             }
             boolean device = placed.item() instanceof RungItem.Passage;
@@ -143,11 +157,11 @@ abstract class LaneDiagram extends LanePlan {
 
     /** The sign of a terminal of the strip, with its number, where there is one. */
     private void drawStrip(List<Mark> marks, int lane, Placed placed, boolean next, double end) {
-        Optional.ofNullable(strip.get(towards(placed, next))).ifPresent(number -> {
+        Optional.ofNullable(strip.get(towards(placed, next))).ifPresent(position -> {
             Point at = axis.point(besideDevice(placed, next, end), across(lane));
             marks.add(new Mark.Figure(
                     Box.around(at, 2 * TERMINAL, 2 * TERMINAL), List.of(new Stroke.Circle(at, TERMINAL, false))));
-            drawStripNumber(marks, number, at);
+            drawStripNumber(marks, Integer.toString(position + 1), at);
         });
     }
 
@@ -156,17 +170,6 @@ abstract class LaneDiagram extends LanePlan {
 
     /** Adds the number of a terminal of the strip beside its sign. */
     abstract void drawStripNumber(List<Mark> marks, String number, Point at);
-
-    /** Whether the number of a wire is on the stretch before an item of a lane, as it does on the first of all. */
-    private boolean isNumbered(String number, int lane, int item) {
-        for (; lookedThrough <= lane; lookedThrough++) {
-            List<Placed> items = lanes().get(lookedThrough);
-            for (int i = 1; i < items.size(); i++) {
-                numberedAt.putIfAbsent(numberBetween(items.get(i - 1), items.get(i)), new Stretch(lookedThrough, i));
-            }
-        }
-        return numberedAt.get(number).equals(new Stretch(lane, item));
-    }
 
     private static void spot(List<Mark> marks, Terminal terminal, Point at) {
         if (!terminal.tag().isEmpty()) {
@@ -219,31 +222,13 @@ abstract class LaneDiagram extends LanePlan {
             double centre = centreOf(items, i);
             Point at = axis.point(centre, across(lane));
             drawDevice(marks, lane, placed, at);
-            marks.add(new Mark.ItemSpot(placeOf(lane, placed.item()), Box.around(at, SPOT, SPOT)));
+            marks.add(new Mark.ItemSpot(new Place(circuit, lane, placed.index()), Box.around(at, SPOT, SPOT)));
             return centre - halfLength(lane, placed);
         }
         if (placed.item() instanceof RungItem.TerminalEnd) {
             return drawLanding(marks, lane, placed, slotOf(placed), true);
         }
         return lastEnd(items, i);
-    }
-
-    /** The place of an item of a lane; the item itself, for one rung may hold two that are equal. */
-    private Place placeOf(int lane, RungItem item) {
-        List<RungItem> items = rungs.get(lane).items();
-        for (int i = 0; i < items.size(); i++) {
-            if (items.get(i) == item) {
-                return new Place(circuit(), lane, i);
-            }
-        }
-        throw new IllegalStateException(item.text() + " is not on the rung that is drawn");
-    }
-
-    private String numberBetween(Placed one, Placed other) {
-        int node = assembly.nodes().indexOf(towards(one, true)).orElseGet(() -> assembly.nodes()
-                .indexOf(towards(other, false))
-                .orElseGet(() -> node((RungItem.NamedPoint) one.item())));
-        return assembly.nodes().all().get(node).number();
     }
 
     /** The terminal of an item that faces the next item, or the one before; points have none that is on any node. */

@@ -80,10 +80,14 @@ final class LaneLayout {
         }
     }
 
-    private final Map<Item, Integer> indices = new HashMap<>();
+    private final Map<Item, Integer> indices;
     private final List<Item> items = new ArrayList<>();
     private final int[][] lanes;
     private final int[] places;
+
+    /** How many slots each item takes. */
+    private final int[] widths;
+
     private final List<Integer> nodes;
     private final Map<Integer, Integer> tracks = new HashMap<>();
 
@@ -95,14 +99,16 @@ final class LaneLayout {
 
     private LaneLayout(List<List<Item>> lanes) {
         this.lanes = new int[lanes.size()][];
+        indices = new HashMap<>(2 * lanes.stream().mapToInt(List::size).sum());
         for (int lane = 0; lane < lanes.size(); lane++) {
             this.lanes[lane] = numbered(lanes.get(lane), lane);
         }
         places = new int[items.size()];
+        widths = items.stream().mapToInt(LaneLayout::width).toArray();
         relax();
         int end = 0;
         for (int item = 0; item < places.length; item++) {
-            end = Math.max(end, places[item] + width(item));
+            end = Math.max(end, places[item] + widths[item]);
         }
         length = end;
         nodes = lanesOf.keySet().stream().sorted().toList();
@@ -140,8 +146,8 @@ final class LaneLayout {
     }
 
     /** How many slots an item takes. */
-    private int width(int item) {
-        return items.get(item) instanceof DeviceItem ? 1 : 0;
+    private static int width(Item item) {
+        return item instanceof DeviceItem ? 1 : 0;
     }
 
     /** Pushes everything along until each item comes after the one before it. */
@@ -167,7 +173,7 @@ final class LaneLayout {
                 places[item] = earliest;
                 moved = true;
             }
-            earliest = places[item] + width(item);
+            earliest = places[item] + widths[item];
         }
         return moved;
     }

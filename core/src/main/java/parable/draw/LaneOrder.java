@@ -16,8 +16,13 @@ import parable.circuit.RungItem;
  */
 final class LaneOrder {
 
-    /** An item of a rung with what it is in the layout; nodes that only this rung uses are not in the layout. */
-    record Placed(RungItem item, List<LaneLayout.Item> inLayout, boolean reversed) {}
+    /**
+     * An item of a rung with what it is in the layout; nodes that only this rung uses are not in the layout.
+     *
+     * @param index its position on the rung
+     * @param reversed whether the rung is drawn the other way round
+     */
+    record Placed(RungItem item, int index, List<LaneLayout.Item> inLayout, boolean reversed) {}
 
     private final Map<LaneLayout.Item, Set<LaneLayout.Item>> after = new HashMap<>();
     private final Set<LaneLayout.Item> afterAny = new HashSet<>();
@@ -27,40 +32,46 @@ final class LaneOrder {
 
     /** The rung in the direction in which it fits those settled before. */
     List<Placed> settle(List<Placed> rung) {
-        if (fits(rung)) {
-            addOrder(rung);
-            return rung;
-        }
+        return fits(rung) ? rung : settleBackwards(rung);
+    }
+
+    private List<Placed> settleBackwards(List<Placed> rung) {
         List<Placed> backwards = backwards(rung);
-        if (fits(backwards)) {
-            addOrder(backwards);
-            return backwards;
-        }
-        return detached(rung);
+        return fits(backwards) ? backwards : detached(rung);
     }
 
     private static List<Placed> backwards(List<Placed> rung) {
         List<Placed> backwards = new ArrayList<>();
         for (int i = rung.size() - 1; i >= 0; i--) {
-            backwards.add(new Placed(rung.get(i).item, rung.get(i).inLayout, true));
+            Placed placed = rung.get(i);
+            backwards.add(new Placed(placed.item, placed.index, placed.inLayout, true));
         }
         return backwards;
     }
 
     /** What of a rung is in the layout, in its order. */
     static List<LaneLayout.Item> items(List<Placed> rung) {
-        List<LaneLayout.Item> items = new ArrayList<>();
-        rung.forEach(placed -> items.addAll(placed.inLayout));
+        List<LaneLayout.Item> items = new ArrayList<>(rung.size());
+        for (Placed placed : rung) {
+            items.addAll(placed.inLayout);
+        }
         return items;
     }
 
     /** What of a rung may be on others as well, in its order. */
     private static List<LaneLayout.Item> shared(List<Placed> rung) {
-        List<LaneLayout.Item> shared = items(rung);
-        shared.removeIf(item -> !item.shared());
+        List<LaneLayout.Item> shared = new ArrayList<>(rung.size());
+        for (Placed placed : rung) {
+            for (LaneLayout.Item item : placed.inLayout) {
+                if (item.shared()) {
+                    shared.add(item);
+                }
+            }
+        }
         return shared;
     }
 
+    /** Whether a rung agrees with those settled before; if it does, it is settled. */
     private boolean fits(List<Placed> rung) {
         List<LaneLayout.Item> items = shared(rung);
         for (int i = 0; i < items.size(); i++) {
@@ -70,6 +81,7 @@ final class LaneOrder {
                 }
             }
         }
+        addOrder(items);
         return true;
     }
 
@@ -91,10 +103,9 @@ final class LaneOrder {
         return false;
     }
 
-    private void addOrder(List<Placed> rung) {
-        List<LaneLayout.Item> items = shared(rung);
+    private void addOrder(List<LaneLayout.Item> items) {
         for (int i = 0; i + 1 < items.size(); i++) {
-            after.computeIfAbsent(items.get(i), any -> new HashSet<>()).add(items.get(i + 1));
+            after.computeIfAbsent(items.get(i), any -> new HashSet<>(2)).add(items.get(i + 1));
             afterAny.add(items.get(i + 1));
         }
     }
@@ -104,9 +115,9 @@ final class LaneOrder {
         List<Placed> detached = new ArrayList<>();
         for (int i = 0; i < rung.size(); i++) {
             Placed placed = rung.get(i);
-            detached.add(new Placed(placed.item, i == 0 ? placed.inLayout : alone(placed), false));
+            detached.add(new Placed(placed.item, placed.index, i == 0 ? placed.inLayout : alone(placed), false));
         }
-        addOrder(detached);
+        addOrder(shared(detached));
         return detached;
     }
 

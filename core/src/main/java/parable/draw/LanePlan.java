@@ -6,17 +6,17 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
-import parable.circuit.Node;
+import parable.circuit.Circuit;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.draw.LaneLayout.DeviceItem;
 import parable.draw.LaneLayout.NodeItem;
 import parable.draw.LaneOrder.Placed;
 import parable.parts.Assembly;
+import parable.parts.FittedRung;
 
 /** Where everything of a diagram is along its lanes, and what is in line with what. */
 abstract class LanePlan {
@@ -34,18 +34,20 @@ abstract class LanePlan {
 
     final Assembly assembly;
     final List<Rung> rungs;
+    final List<FittedRung> fitted;
+    final Circuit circuit;
     private final Pitch pitch;
-    private final Map<String, Integer> nodeByName;
     private final List<List<Placed>> lanes = new ArrayList<>();
     private LaneLayout layout;
     private double[] columnAt;
     private double[] slotAt;
 
-    LanePlan(Assembly assembly, List<Rung> rungs, Pitch pitch) {
+    LanePlan(Assembly assembly, Circuit circuit, Pitch pitch) {
         this.assembly = assembly;
-        this.rungs = rungs;
+        this.circuit = circuit;
+        this.rungs = assembly.sheet().rungs(circuit);
+        this.fitted = assembly.rungs(circuit);
         this.pitch = pitch;
-        this.nodeByName = nodeByName(assembly.nodes().all());
     }
 
     /** Settles what is where along the lanes. */
@@ -63,11 +65,6 @@ abstract class LanePlan {
     /** The nodes that may run across the lanes, in their order. */
     final List<Integer> acrossNodes() {
         return layout.nodes();
-    }
-
-    /** The lanes that a node is on, in their order. */
-    final List<Integer> lanesOf(int node) {
-        return layout.lanesOf(node);
     }
 
     /** The room for a device along a lane. */
@@ -117,24 +114,27 @@ abstract class LanePlan {
         return node + part * assembly.nodes().all().size();
     }
 
-    final int node(RungItem.NamedPoint point) {
-        return Optional.ofNullable(nodeByName.get(point.name()))
-                .orElseThrow(() -> new IllegalStateException("the sheet has no point " + point.text()));
+    /** The node that something on a lane is on, by its position on the rung; of a device the one at its return side. */
+    final int nodeAlong(int lane, int index) {
+        boolean last = index + 1 == rungs.get(lane).items().size();
+        return assembly.nodes().between(circuit, lane, last ? index - 1 : index);
     }
 
-    private static Map<String, Integer> nodeByName(List<Node> nodes) {
-        Map<String, Integer> byName = new HashMap<>();
-        for (int n = 0; n < nodes.size(); n++) {
-            int index = n;
-            nodes.get(n).names().forEach(name -> byName.putIfAbsent(name, index));
-        }
-        return byName;
+    /** The node between an item of a lane and the next. */
+    final int nodeBetween(int lane, Placed one, Placed next) {
+        return assembly.nodes().between(circuit, lane, Math.min(one.index(), next.index()));
     }
 
-    /** How often each node is named by the rungs of this diagram. */
+    /** How often each point that is no rail is named by the rungs of this diagram. */
     static Map<String, Integer> uses(List<Rung> rungs) {
         Map<String, Integer> uses = new HashMap<>();
-        rungs.forEach(rung -> rung.points().forEach(point -> uses.merge(point.name(), 1, Integer::sum)));
+        for (Rung rung : rungs) {
+            for (RungItem item : rung.items()) {
+                if (item instanceof RungItem.NamedPoint point && !point.rail()) {
+                    uses.merge(point.name(), 1, Integer::sum);
+                }
+            }
+        }
         return uses;
     }
 
@@ -171,21 +171,31 @@ abstract class LanePlan {
     }
 
     private List<Placed> placed(int lane) {
-        List<Placed> placed = new ArrayList<>();
+        List<RungItem> items = rungs.get(lane).items();
+        List<Placed> placed = new ArrayList<>(items.size());
         Map<Object, Integer> seen = new HashMap<>();
-        for (RungItem item : rungs.get(lane).items()) {
-            if (item instanceof RungItem.NamedPoint point) {
-                boolean across = runsAcross(point);
-                int node = inPart(node(point), partOf(lane));
-                placed.add(new Placed(item, across ? List.of(new NodeItem(node)) : List.of(), false));
-            } else {
-                Object group = groupOf(item);
-                int before = seen.merge(group, 1, Integer::sum) - 1;
-                Object ofTurn = before == 0 ? group : List.of(group, before);
-                placed.add(new Placed(item, List.of(new DeviceItem(ofTurn)), false));
-            }
+        for (int index = 0; index < items.size(); index++) {
+            RungItem item = items.get(index);
+            boolean point = item instanceof RungItem.NamedPoint;
+            List<LaneLayout.Item> inLayout = point
+                    ? across((RungItem.NamedPoint) item, lane, index)
+                    : List.of(new DeviceItem(ofTurn(groupOf(item), seen)));
+            placed.add(new Placed(item, index, inLayout, false));
         }
         return placed;
+    }
+
+    private List<LaneLayout.Item> across(RungItem.NamedPoint point, int lane, int index) {
+        return runsAcross(point) ? List.of(new NodeItem(inPart(nodeAlong(lane, index), partOf(lane)))) : List.of();
+    }
+
+    /** The group of a device on a rung that may have been through the same group before. */
+    private static Object ofTurn(Object group, Map<Object, Integer> seen) {
+        if (group instanceof LaneLayout.Alone) {
+            return group;
+        }
+        int before = seen.merge(group, 1, Integer::sum) - 1;
+        return before == 0 ? group : List.of(group, before);
     }
 
     private void measure() {
@@ -246,6 +256,11 @@ abstract class LanePlan {
         return layout.firstLane(node);
     }
 
+    /** The last of the lanes that a node runs across. */
+    final int lastLaneOf(int node) {
+        return layout.lastLane(node);
+    }
+
     /** The number of columns in which devices are, and where the middle of each is. */
     final double[] columns() {
         return IntStream.range(0, layout.length())
@@ -254,11 +269,11 @@ abstract class LanePlan {
     }
 
     /** The column that a device of a lane is in, 0 for the first; empty if it is in none, or nothing is laid out yet. */
-    final OptionalInt columnOf(int lane, RungItem item) {
+    final OptionalInt columnOf(int lane, int item) {
         List<Placed> items = lanes.isEmpty() ? List.of() : lanes.get(lane);
         return IntStream.range(0, items.size())
                 .filter(i ->
-                        items.get(i).item() == item && !items.get(i).inLayout().isEmpty())
+                        items.get(i).index() == item && !items.get(i).inLayout().isEmpty())
                 .mapToDouble(i -> centreOf(items, i))
                 .mapToInt(centre -> (int) IntStream.range(1, layout.length())
                         .filter(slot -> slotAt[slot] <= centre)

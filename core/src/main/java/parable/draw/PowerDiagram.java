@@ -55,12 +55,7 @@ final class PowerDiagram extends LaneDiagram {
     private double lowest;
 
     private PowerDiagram(Assembly assembly, Practice practice) {
-        super(
-                assembly,
-                Symbols.of(practice, Axis.DOWN),
-                Axis.DOWN,
-                assembly.sheet().power(),
-                PITCH);
+        super(assembly, Symbols.of(practice, Axis.DOWN), Axis.DOWN, Circuit.POWER, PITCH);
         uses = uses(rungs);
         columns = new double[rungs.size()];
     }
@@ -105,11 +100,6 @@ final class PowerDiagram extends LaneDiagram {
         diagram.bars.draw(assembly, marks);
         double width = diagram.columns[diagram.columns.length - 1] + COLUMN;
         return new Drawing(width, Math.max(diagram.end(), diagram.lowest) + 20, marks);
-    }
-
-    @Override
-    Circuit circuit() {
-        return Circuit.POWER;
     }
 
     @Override

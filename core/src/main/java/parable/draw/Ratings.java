@@ -3,7 +3,6 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import parable.parts.Load;
 import parable.parts.Nameplate;
 import parable.parts.Part;
 import parable.parts.Protection;
@@ -84,11 +83,16 @@ final class Ratings {
 
     /** The voltage that a coil is made for, which is written under it: {@code 230 V AC}; empty for what has no coil. */
     static Optional<String> ofCoil(Part part, int load) {
-        Load one = part.loads().get(load);
-        return switch (one.role()) {
-            case COIL, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> Optional.of(
-                    one.rated().toString());
-            case LAMP, HORN, WINDING, RESISTOR, INPUT, READING -> Optional.empty();
+        return tellsVoltage(part, load)
+                ? Optional.of(part.loads().get(load).rated().toString())
+                : Optional.empty();
+    }
+
+    /** Whether {@link #ofCoil} tells a voltage. */
+    static boolean tellsVoltage(Part part, int load) {
+        return switch (part.loads().get(load).role()) {
+            case COIL, SHUNT_RELEASE, UNDERVOLTAGE_RELEASE, SOLENOID -> true;
+            case LAMP, HORN, WINDING, RESISTOR, INPUT, READING -> false;
         };
     }
 }

@@ -1,16 +1,10 @@
 package parable.draw;
 
-import java.util.BitSet;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import parable.circuit.Node;
-import parable.circuit.Terminal;
 import parable.circuit.WiringMethod;
 import parable.parts.Assembly;
-import parable.parts.Part;
-import parable.wiring.PanelLayout;
-import parable.wiring.StripTerminal;
+import parable.wiring.StripWays;
 
 /**
  * Where the terminals of the strip are drawn: each once in a diagram, beside the first device whose wire it leads out to another place. Protective conductors have none on the
@@ -18,74 +12,56 @@ import parable.wiring.StripTerminal;
  */
 final class StripSigns {
 
-    private final Assembly assembly;
+    private static final int NONE = -1;
 
-    /** The position in the strip of the terminal that leads a wire to a place; by the place, then by the number of the wire. */
-    private final Map<String, Map<String, Integer>> strip = new HashMap<>();
+    /** For each part where the terminals are that lead to its place, by the positions of their nodes; no parts without a strip. */
+    private final int[][] positionsTo;
 
-    private StripSigns(Assembly assembly) {
-        this.assembly = assembly;
+    private StripSigns(int[][] positionsTo) {
+        this.positionsTo = positionsTo;
     }
 
     /** Those of a sheet; none if it is wired without a strip. */
     static StripSigns of(Assembly assembly) {
-        StripSigns signs = new StripSigns(assembly);
-        if (assembly.sheet().fieldwork().method() == WiringMethod.TERMINAL_STRIP) {
-            List<StripTerminal> strip = StripTerminal.of(assembly);
-            for (int i = 0; i < strip.size(); i++) {
-                signs.put(strip.get(i), i);
+        return assembly.sheet().fieldwork().method() == WiringMethod.TERMINAL_STRIP
+                ? ofStrip(assembly)
+                : new StripSigns(new int[0][]);
+    }
+
+    private static StripSigns ofStrip(Assembly assembly) {
+        StripWays ways = StripWays.of(assembly);
+        int[][] positions = positions(ways, assembly.nodes().all().size());
+        int[][] positionsTo = new int[assembly.parts().size()][];
+        Arrays.setAll(positionsTo, part -> positions[ways.placeOf(part)]);
+        return new StripSigns(positionsTo);
+    }
+
+    /** The position in the strip of the terminal that leads a node to a place, by the positions of place and node. */
+    private static int[][] positions(StripWays ways, int nodes) {
+        int[][] positions = new int[ways.places().size()][nodes];
+        Arrays.stream(positions).forEach(ofPlace -> Arrays.fill(ofPlace, NONE));
+        List<StripWays.Way> all = ways.all();
+        for (int i = 0; i < all.size(); i++) {
+            StripWays.Way way = all.get(i);
+            if (!ways.isProtective(way.node())) {
+                positions[way.place()][way.node()] = i;
             }
         }
-        return signs;
+        return positions;
     }
 
-    private void put(StripTerminal terminal, int position) {
-        boolean leads = assembly.nodes()
-                .indexOf(terminal.number())
-                .filter(node -> !isProtective(node))
-                .isPresent();
-        if (leads) {
-            strip.computeIfAbsent(terminal.place(), any -> new HashMap<>()).put(terminal.number(), position);
-        }
-    }
-
-    /** Whether protective conductors are on a node. */
-    private boolean isProtective(int node) {
-        Node one = assembly.nodes().all().get(node);
-        return one.terminals().stream().anyMatch(end -> end.marking().equals("PE"));
+    /** Whether there are none. */
+    boolean isEmpty() {
+        return positionsTo.length == 0;
     }
 
     /**
-     * The number of the strip's terminal beside each terminal of a device that has one.
+     * The position in the strip, 0 for the first, of the terminal that leads a node to where a part is; -1 if none does.
      *
-     * @param terminals of a diagram, in the order in which they are drawn
+     * @param part its position on the sheet
+     * @param node its position among the nodes of the sheet
      */
-    Map<Terminal, String> beside(Iterable<Terminal> terminals) {
-        Map<Terminal, String> beside = new HashMap<>();
-        BitSet drawn = new BitSet();
-        for (Terminal terminal : strip.isEmpty() ? List.<Terminal>of() : terminals) {
-            int position = leading(terminal);
-            if (position >= 0 && !drawn.get(position)) {
-                drawn.set(position);
-                beside.put(terminal, Integer.toString(position + 1));
-            }
-        }
-        return beside;
-    }
-
-    /** The position of the terminal of the strip that leads the wire of a terminal to its place; -1 if none does. */
-    private int leading(Terminal terminal) {
-        Map<String, Integer> ways =
-                assembly.part(terminal.tag()).map(this::waysTo).orElse(Map.of());
-        return ways.isEmpty()
-                ? -1
-                : assembly.nodes()
-                        .indexOf(terminal)
-                        .map(node -> ways.get(assembly.nodes().all().get(node).number()))
-                        .orElse(-1);
-    }
-
-    private Map<String, Integer> waysTo(Part part) {
-        return strip.getOrDefault(PanelLayout.placeOf(part), Map.of());
+    int leading(int part, int node) {
+        return positionsTo[part][node];
     }
 }

@@ -3,6 +3,7 @@ package parable.network;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,12 +31,15 @@ public final class Network {
     private static final String PROTECTIVE_EARTH = "PE";
     private static final BitSet NO_LOADS = new BitSet();
 
-    /** About twice as many as most devices have, so that the table need not grow. */
-    private static final int TERMINALS_OF_A_PART = 12;
+    /** About twice as many as most devices leave, so that the table need not grow. */
+    private static final int UNWIRED_OF_A_PART = 8;
 
     private final Assembly assembly;
     private final Defects defects;
-    private final Map<Terminal, Integer> nodes;
+
+    /** The nodes of the terminals that no wire lands on. */
+    private final Map<Terminal, Integer> unwired;
+
     private int nextNode;
     private final List<Branch> branches;
     private final int bondCount;
@@ -51,10 +55,10 @@ public final class Network {
     private Network(Assembly assembly, Defects defects) {
         this.assembly = assembly;
         this.defects = defects;
-        nodes = new HashMap<>(TERMINALS_OF_A_PART * assembly.parts().size());
+        unwired = new HashMap<>(UNWIRED_OF_A_PART * assembly.parts().size());
+        nextNode = assembly.nodes().all().size();
         protectiveEarths = new BitSet();
         List<Part> parts = assembly.parts();
-        numberWires();
         firstContact = new int[parts.size() + 1];
         firstSource = new int[parts.size() + 1];
         firstLoad = new int[parts.size() + 1];
@@ -70,8 +74,7 @@ public final class Network {
                 .sorted(Comparator.comparing(Jumper::toString))
                 .forEach(jumper -> found.add(
                         new Branch(Branch.Sort.JUMPER, -1, found.size(), end(jumper.one()), end(jumper.other()))));
-        found.sort(Comparator.comparing(Branch::sort));
-        branches = List.copyOf(found);
+        branches = inOrder(found);
         branchesAt = branchesByNode();
         compiled = CompiledBranches.of(this);
         followers = new BitSet();
@@ -84,7 +87,7 @@ public final class Network {
     private Network(Network same, Defects defects) {
         this.defects = defects;
         assembly = same.assembly;
-        nodes = same.nodes;
+        unwired = same.unwired;
         nextNode = same.nextNode;
         branches = same.branches;
         bondCount = same.bondCount;
@@ -115,6 +118,15 @@ public final class Network {
         return sameCopper ? new Network(this, others) : new Network(assembly, others);
     }
 
+    /** By their sort, those of one sort as they were found. */
+    private static List<Branch> inOrder(List<Branch> found) {
+        Map<Branch.Sort, List<Branch>> bySort = new EnumMap<>(Branch.Sort.class);
+        for (Branch branch : found) {
+            bySort.computeIfAbsent(branch.sort(), any -> new ArrayList<>()).add(branch);
+        }
+        return bySort.values().stream().flatMap(List::stream).toList();
+    }
+
     private int end(Jumper.End end) {
         if (end instanceof Jumper.AtEarth) {
             return earth();
@@ -130,23 +142,22 @@ public final class Network {
         return new IllegalArgumentException(terminal + ": the sheet has no such terminal");
     }
 
-    /** Gives every terminal that a wire lands on its node. */
-    private void numberWires() {
-        List<Node> numbered = assembly.nodes().all();
-        for (int i = 0; i < numbered.size(); i++) {
-            for (Terminal terminal : numbered.get(i).terminals()) {
-                if (!defects.wiresOff().contains(terminal)) {
-                    nodes.put(terminal, i);
-                }
-            }
-        }
-        nextNode = numbered.size();
+    /** The node of the wire that lands on a terminal, empty if none does. */
+    private Optional<Integer> wired(Terminal terminal) {
+        return defects.wiresOff().contains(terminal)
+                ? Optional.empty()
+                : assembly.nodes().indexOf(terminal);
     }
 
     /** The node of a terminal that exists, one of its own if no wire lands on it. */
     private int number(String tag, String marking) {
+        Terminal terminal = new Terminal(tag, marking);
+        Optional<Integer> wired = wired(terminal);
+        if (wired.isPresent()) {
+            return wired.get();
+        }
         Integer next = nextNode;
-        Integer known = nodes.putIfAbsent(new Terminal(tag, marking), next);
+        Integer known = unwired.putIfAbsent(terminal, next);
         if (known == null) {
             nextNode++;
         }
@@ -207,14 +218,19 @@ public final class Network {
         }
         Set<Integer> grounded = new LinkedHashSet<>();
         for (Part part : parts) {
-            boolean bonds = part.family() == Family.SUPPLY
-                    || part.bare().contains(PROTECTIVE_EARTH) && bonded.contains(number(part.tag(), PROTECTIVE_EARTH));
-            part.sources().stream()
-                    .filter(source -> source.grounded() && bonds)
-                    .forEach(source -> grounded.add(number(part.tag(), source.reference())));
+            for (Source source : part.sources()) {
+                if (source.grounded() && isBonded(part, bonded)) {
+                    grounded.add(number(part.tag(), source.reference()));
+                }
+            }
         }
         bonded.addAll(grounded);
         return bonded;
+    }
+
+    private boolean isBonded(Part part, Set<Integer> bonded) {
+        return part.family() == Family.SUPPLY
+                || part.bare().contains(PROTECTIVE_EARTH) && bonded.contains(number(part.tag(), PROTECTIVE_EARTH));
     }
 
     private int[][] branchesByNode() {
@@ -256,7 +272,7 @@ public final class Network {
 
     /** The node that a terminal is on; empty if the terminal does not exist. */
     public Optional<Integer> node(Terminal terminal) {
-        return Optional.ofNullable(nodes.get(terminal));
+        return wired(terminal).or(() -> Optional.ofNullable(unwired.get(terminal)));
     }
 
     /** The node of a wire number; empty if no wire has it. */
@@ -270,7 +286,7 @@ public final class Network {
         if (node < numbered.size()) {
             return numbered.get(node).number();
         }
-        return nodes.entrySet().stream()
+        return unwired.entrySet().stream()
                 .filter(entry -> entry.getValue() == node)
                 .map(entry -> entry.getKey().toString())
                 .sorted()

@@ -10,12 +10,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import parable.circuit.Circuit;
 import parable.circuit.Device;
 import parable.circuit.Nodes;
 import parable.circuit.Rung;
-import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Terminal;
 import parable.parts.PartException.Site;
@@ -30,12 +29,23 @@ public final class Assembly {
     private final Map<String, Integer> indexByTag;
     private final Nodes nodes;
 
-    private Assembly(Sheet sheet, JobTables tables, List<Part> parts, Map<String, Integer> indexByTag) {
+    /** In the order of the sheet's: the power circuit's, then the ladder's. */
+    private final List<FittedRung> rungs;
+
+    private Assembly(
+            Sheet sheet,
+            JobTables tables,
+            List<Part> parts,
+            Map<String, Integer> indexByTag,
+            Map<Rung, FittedRung> known) {
         this.sheet = sheet;
         this.tables = tables;
         this.parts = List.copyOf(parts);
         this.indexByTag = indexByTag;
         this.nodes = Nodes.of(sheet);
+        this.rungs = sheet.rungs()
+                .map(rung -> known.containsKey(rung) ? known.get(rung) : new FittedRung(rung, this))
+                .toList();
     }
 
     /**
@@ -56,7 +66,7 @@ public final class Assembly {
      *     or at the first terminal on a rung that its device does not have
      */
     public static Assembly of(Sheet sheet, JobTables tables) throws PartException {
-        return fitted(sheet, tables, device -> Optional.empty(), rung -> false);
+        return fitted(sheet, tables, device -> Optional.empty(), Map.of());
     }
 
     /**
@@ -68,7 +78,7 @@ public final class Assembly {
         List<Part> other = parts.stream()
                 .map(part -> times.containsKey(part.tag()) ? part.taking(times.get(part.tag())) : part)
                 .toList();
-        return new Assembly(sheet, tables, other, indexByTag);
+        return new Assembly(sheet, tables, other, indexByTag, Map.of());
     }
 
     /**
@@ -82,14 +92,35 @@ public final class Assembly {
                 .filter(device -> !staying.contains(device))
                 .map(Device::tag)
                 .collect(Collectors.toSet());
-        Set<Rung> before = identical(sheet.rungs().toList());
         return fitted(
                 changed,
                 tables,
                 device -> part(device.tag()).filter(part -> part.device() == device),
-                rung -> before.contains(rung)
-                        && (gone.isEmpty()
-                                || rung.terminals().map(Terminal::tag).noneMatch(gone::contains)));
+                keepsOrder(changed.devices()) ? rungsWithout(gone) : Map.of());
+    }
+
+    /** Whether the parts of a changed sheet have the positions that they have here, as far as both have any. */
+    private boolean keepsOrder(List<Device> changed) {
+        List<Device> before = sheet.devices();
+        for (int i = 0; i < Math.min(before.size(), changed.size()); i++) {
+            boolean same = before.get(i) == changed.get(i)
+                    || before.get(i).tag().equals(changed.get(i).tag());
+            if (!same) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The rungs that have nothing to do with some devices, by identity. */
+    private Map<Rung, FittedRung> rungsWithout(Set<String> tags) {
+        Map<Rung, FittedRung> staying = new IdentityHashMap<>(rungs.size());
+        for (FittedRung rung : rungs) {
+            if (tags.isEmpty() || rung.rung().terminals().map(Terminal::tag).noneMatch(tags::contains)) {
+                staying.put(rung.rung(), rung);
+            }
+        }
+        return staying;
     }
 
     /** A set that tells things apart by identity, which is quick; what is equal but not the same is only done once more. */
@@ -100,7 +131,7 @@ public final class Assembly {
     }
 
     private static Assembly fitted(
-            Sheet sheet, JobTables tables, Function<Device, Optional<Part>> known, Predicate<Rung> checked)
+            Sheet sheet, JobTables tables, Function<Device, Optional<Part>> known, Map<Rung, FittedRung> fitted)
             throws PartException {
         List<Part> parts = new ArrayList<>();
         Map<String, Integer> indexByTag = new HashMap<>();
@@ -116,11 +147,11 @@ public final class Assembly {
             Optional<Part> part = known.apply(device);
             parts.add(part.isPresent() ? part.get() : fit(index, device, tables));
         }
-        Assembly assembly = new Assembly(sheet, tables, parts, indexByTag);
-        List<Rung> rungs = sheet.rungs().toList();
-        for (int i = 0; i < rungs.size(); i++) {
-            if (!checked.test(rungs.get(i))) {
-                assembly.check(new Site.OnRung(i), rungs.get(i));
+        Assembly assembly = new Assembly(sheet, tables, parts, indexByTag, fitted);
+        for (int i = 0; i < assembly.rungs.size(); i++) {
+            FittedRung rung = assembly.rungs.get(i);
+            if (!fitted.containsKey(rung.rung())) {
+                rung.check(new Site.OnRung(i));
             }
         }
         return assembly;
@@ -143,48 +174,6 @@ public final class Assembly {
                     device.tag(),
                     senseless.found(),
                     senseless.expected());
-        }
-    }
-
-    private void check(Site place, Rung rung) throws PartException {
-        for (Terminal terminal : rung.terminals().toList()) {
-            check(place, terminal);
-        }
-        for (RungItem item : rung.items()) {
-            if (item instanceof RungItem.Passage passage) {
-                check(place, passage);
-            }
-        }
-    }
-
-    private void check(Site place, Terminal terminal) throws PartException {
-        Optional<Part> part = part(terminal.tag());
-        if (part.isEmpty()) {
-            throw new PartException(
-                    place,
-                    terminal.tag(),
-                    terminal.tag(),
-                    "a device that the sheet lists; it lists no " + terminal.tag());
-        }
-        Set<String> terminals = part.get().terminals();
-        if (!terminals.contains(terminal.marking())) {
-            throw new PartException(
-                    place,
-                    terminal.tag(),
-                    terminal.toString(),
-                    "a terminal that " + terminal.tag() + " has: " + String.join(", ", terminals));
-        }
-    }
-
-    private void check(Site place, RungItem.Passage passage) throws PartException {
-        Part part = parts.get(indexByTag.get(passage.tag()));
-        if (part.contactBetween(passage.from(), passage.to()).isEmpty()
-                && part.loadBetween(passage.from(), passage.to()).isEmpty()) {
-            throw new PartException(
-                    place,
-                    passage.tag(),
-                    passage.text(),
-                    "both ends of one contact or load of " + passage.tag() + ": " + String.join(", ", part.passages()));
         }
     }
 
@@ -211,6 +200,12 @@ public final class Assembly {
     /** The position in {@link #parts()} of the part of this tag, empty if the sheet has none. */
     public Optional<Integer> indexOf(String tag) {
         return Optional.ofNullable(indexByTag.get(tag));
+    }
+
+    /** The rungs of one of its circuits, in the order of the sheet. */
+    public List<FittedRung> rungs(Circuit circuit) {
+        int power = sheet.power().size();
+        return circuit == Circuit.POWER ? rungs.subList(0, power) : rungs.subList(power, rungs.size());
     }
 
     /** The sheet's nodes with their wire numbers. */

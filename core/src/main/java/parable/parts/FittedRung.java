@@ -1,0 +1,149 @@
+package parable.parts;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
+import parable.circuit.Terminal;
+
+/** A rung with what each of its items is of a part: looked up once, for a long ladder is gone along again and again. */
+public final class FittedRung {
+
+    private static final int NONE = -1;
+    private static final String PROTECTIVE_EARTH = "PE";
+
+    private final Rung rung;
+    private final Part[] parts;
+
+    /** Position of each item's part on the sheet. */
+    private final int[] indices;
+
+    /** Position of the contact that an item is. */
+    private final int[] contacts;
+
+    /** Position of the load that an item is. */
+    private final int[] loads;
+
+    private final boolean earthed;
+
+    FittedRung(Rung rung, Assembly assembly) {
+        this.rung = rung;
+        int items = rung.items().size();
+        parts = new Part[items];
+        indices = new int[items];
+        contacts = new int[items];
+        loads = new int[items];
+        for (int item = 0; item < items; item++) {
+            contacts[item] = NONE;
+            loads[item] = NONE;
+            indices[item] = NONE;
+            fit(item, assembly);
+        }
+        earthed = rung.terminals().anyMatch(terminal -> terminal.marking().equals(PROTECTIVE_EARTH));
+    }
+
+    private void fit(int item, Assembly assembly) {
+        RungItem one = rung.items().get(item);
+        if (one instanceof RungItem.TerminalEnd landing) {
+            assembly.indexOf(landing.terminal().tag()).ifPresent(index -> fit(item, assembly, index));
+        } else if (one instanceof RungItem.Passage passage) {
+            assembly.indexOf(passage.tag()).ifPresent(index -> {
+                fit(item, assembly, index);
+                fit(item, parts[item], passage);
+            });
+        }
+    }
+
+    private void fit(int item, Assembly assembly, int index) {
+        indices[item] = index;
+        parts[item] = assembly.parts().get(index);
+    }
+
+    private void fit(int item, Part part, RungItem.Passage passage) {
+        contacts[item] = part.contactBetween(passage.from(), passage.to()).orElse(NONE);
+        if (contacts[item] == NONE) {
+            loads[item] = part.loadBetween(passage.from(), passage.to()).orElse(NONE);
+        }
+    }
+
+    /**
+     * Checks that the sheet has all that the rung lands on and goes through.
+     *
+     * @throws PartException at the first terminal that it has not, or else at the first two terminals that are not those of one contact or load
+     */
+    void check(PartException.Site place) throws PartException {
+        List<RungItem> items = rung.items();
+        for (int item = 0; item < items.size(); item++) {
+            if (items.get(item) instanceof RungItem.TerminalEnd landing) {
+                check(place, item, landing.terminal());
+            } else if (items.get(item) instanceof RungItem.Passage passage && leadsNowhere(item)) {
+                check(place, item, passage.lineSide());
+                check(place, item, passage.returnSide());
+            }
+        }
+        for (int item = 0; item < items.size(); item++) {
+            if (items.get(item) instanceof RungItem.Passage passage && leadsNowhere(item)) {
+                throw new PartException(
+                        place,
+                        passage.tag(),
+                        passage.text(),
+                        "both ends of one contact or load of " + passage.tag() + ": "
+                                + String.join(", ", parts[item].passages()));
+            }
+        }
+    }
+
+    private boolean leadsNowhere(int item) {
+        return contacts[item] == NONE && loads[item] == NONE;
+    }
+
+    private void check(PartException.Site place, int item, Terminal terminal) throws PartException {
+        String tag = terminal.tag();
+        if (parts[item] == null) {
+            throw new PartException(place, tag, tag, "a device that the sheet lists; it lists no " + tag);
+        }
+        if (!parts[item].terminals().contains(terminal.marking())) {
+            throw new PartException(
+                    place,
+                    tag,
+                    terminal.toString(),
+                    "a terminal that " + tag + " has: " + String.join(", ", parts[item].terminals()));
+        }
+    }
+
+    /** The rung. */
+    public Rung rung() {
+        return rung;
+    }
+
+    /** How many items it has. */
+    public int length() {
+        return parts.length;
+    }
+
+    /** The part that an item goes through or lands on, empty for a point. */
+    public Optional<Part> part(int item) {
+        return Optional.ofNullable(parts[item]);
+    }
+
+    /** The position on the sheet of the part that an item goes through or lands on, -1 for a point. */
+    public int partIndex(int item) {
+        return indices[item];
+    }
+
+    /** Whether a terminal on it is marked as that of a protective conductor. */
+    public boolean isEarthed() {
+        return earthed;
+    }
+
+    /** The position of the contact that an item goes through, empty if it goes through none. */
+    public OptionalInt contact(int item) {
+        return contacts[item] == NONE ? OptionalInt.empty() : OptionalInt.of(contacts[item]);
+    }
+
+    /** The position of the load that an item goes through, empty if it goes through none. */
+    public OptionalInt load(int item) {
+        return loads[item] == NONE ? OptionalInt.empty() : OptionalInt.of(loads[item]);
+    }
+}
