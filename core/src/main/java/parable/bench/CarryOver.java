@@ -32,7 +32,10 @@ final class CarryOver {
     private final Rig to;
     private final RunState before;
     private final Map<String, String> renamed = new HashMap<>();
-    private final List<Optional<Integer>> survivors;
+
+    /** For each part its position in the changed sheet. */
+    private final int[] survivors;
+
     private final Relabelling names;
 
     CarryOver(Rig from, RunState before, Rig to) {
@@ -49,8 +52,7 @@ final class CarryOver {
                 renamed.put(old, fresh);
             }
         }
-        survivors =
-                IntStream.range(0, from.parts.size()).mapToObj(this::survivorOf).toList();
+        survivors = IntStream.range(0, from.parts.size()).map(this::survivorOf).toArray();
         names = new Relabelling(renamed, markings());
     }
 
@@ -59,18 +61,19 @@ final class CarryOver {
         Map<Terminal, String> markings = new HashMap<>();
         for (int p = 0; p < from.parts.size(); p++) {
             Part old = from.parts.get(p);
-            List<Load> now =
-                    survivor(p).map(index -> to.parts.get(index).loads()).orElse(List.of());
-            for (int l = 0;
-                    l < Math.min(old.loads().size(), now.size())
-                            && !old.lineLeads().isEmpty();
-                    l++) {
-                Load load = old.loads().get(l);
-                markings.put(new Terminal(old.tag(), load.from()), now.get(l).from());
-                markings.put(new Terminal(old.tag(), load.to()), now.get(l).to());
+            if (survivors[p] != GONE && !old.lineLeads().isEmpty()) {
+                markLeads(old, to.parts.get(survivors[p]).loads(), markings);
             }
         }
         return markings;
+    }
+
+    private static void markLeads(Part old, List<Load> now, Map<Terminal, String> markings) {
+        for (int l = 0; l < Math.min(old.loads().size(), now.size()); l++) {
+            Load load = old.loads().get(l);
+            markings.put(new Terminal(old.tag(), load.from()), now.get(l).from());
+            markings.put(new Terminal(old.tag(), load.to()), now.get(l).to());
+        }
     }
 
     private Fault inNewNames(Fault fault) {
@@ -82,16 +85,20 @@ final class CarryOver {
 
     /** The position in the changed sheet of a part, empty if it is gone. */
     private Optional<Integer> survivor(int part) {
-        return survivors.get(part);
+        return survivors[part] == GONE ? Optional.empty() : Optional.of(survivors[part]);
     }
 
-    private Optional<Integer> survivorOf(int part) {
+    private int survivorOf(int part) {
         Part old = from.parts.get(part);
+        if (part < to.parts.size() && to.parts.get(part) == old) {
+            return part;
+        }
         return to.network
                 .assembly()
                 .indexOf(renamed.getOrDefault(old.tag(), old.tag()))
                 .filter(index ->
-                        to.parts.get(index).device().kind().equals(old.device().kind()));
+                        to.parts.get(index).device().kind().equals(old.device().kind()))
+                .orElse(GONE);
     }
 
     /** The state of the run on the changed sheet. */
@@ -103,9 +110,8 @@ final class CarryOver {
         int[] groups = new int[from.groups.size()];
         Arrays.fill(groups, GONE);
         for (int p = 0; p < from.parts.size(); p++) {
-            Optional<Integer> index = survivor(p);
-            if (index.isPresent()) {
-                take(p, index.get(), after, groups);
+            if (survivors[p] != GONE) {
+                take(p, survivors[p], after, groups);
             }
         }
         for (Pending pending : before.pending) {
@@ -170,15 +176,15 @@ final class CarryOver {
         if (sameLoad) {
             after.physical.loads[part] = before.physical.loads[old];
         }
-        List<Integer> oldGroups = from.groupsOf(old);
-        List<Integer> newGroups = to.groupsOf(part);
+        int oldGroup = from.firstGroup(old);
+        int newGroup = to.firstGroup(part);
         boolean sameContacts =
                 from.parts.get(old).contacts().equals(to.parts.get(part).contacts());
-        for (int i = 0; i < newGroups.size(); i++) {
-            int group = newGroups.get(i);
+        for (int i = 0; i < to.groupsOf(part).size(); i++) {
+            int group = newGroup + i;
             if (sameContacts) {
-                groups[oldGroups.get(i)] = group;
-                after.closedGroups.set(group, before.closedGroups.get(oldGroups.get(i)));
+                groups[oldGroup + i] = group;
+                after.closedGroups.set(group, before.closedGroups.get(oldGroup + i));
             } else {
                 after.closedGroups.set(group, to.groups.get(group).closedAt(before.commanded[old]));
             }
@@ -188,16 +194,18 @@ final class CarryOver {
     /** Brings the conditions that were told last over, so that what changes by the edit itself is told. */
     void tellFrom(RunState after) {
         for (int p = 0; p < from.parts.size(); p++) {
-            int old = p;
-            survivor(p).ifPresent(part -> after.conditions[part] = before.conditions[old]);
+            if (survivors[p] != GONE) {
+                after.conditions[survivors[p]] = before.conditions[p];
+            }
         }
     }
 
     /** Brings the traces over. */
     void trace(Trace old, Trace fresh) {
         for (int p = 0; p < from.parts.size(); p++) {
-            int part = p;
-            survivor(p).ifPresent(index -> fresh.takeOver(old, part, index));
+            if (survivors[p] != GONE) {
+                fresh.takeOver(old, p, survivors[p]);
+            }
         }
     }
 

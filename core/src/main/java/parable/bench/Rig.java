@@ -38,7 +38,10 @@ final class Rig {
     final Network network;
     final List<Part> parts;
     final List<ContactGroup> groups = new ArrayList<>();
-    private final List<List<Integer>> groupsByPart = new ArrayList<>();
+
+    /** The position of the first group of each part, those of one part being side by side; how many there are in all at the end. */
+    private final int[] firstGroup;
+
     private final int[] arrivalGroup;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
@@ -89,16 +92,15 @@ final class Rig {
         faults = new Faults(network);
         sags = parts.stream().anyMatch(part -> Sagging.mayWeaken(part, parts));
         arrivalGroup = new int[parts.size()];
+        firstGroup = new int[parts.size() + 1];
         for (int p = 0; p < parts.size(); p++) {
-            List<Integer> ofPart = new ArrayList<>();
             for (ContactGroup group : groupsOf(p, before)) {
                 if (group.isArrival()) {
                     arrivalGroup[p] = groups.size();
                 }
-                ofPart.add(groups.size());
                 groups.add(group);
             }
-            groupsByPart.add(List.copyOf(ofPart));
+            firstGroup[p + 1] = groups.size();
         }
     }
 
@@ -111,14 +113,7 @@ final class Rig {
         boolean stays = before.isPresent()
                 && part < before.get().parts.size()
                 && before.get().parts.get(part) == parts.get(part);
-        if (!stays) {
-            return ContactGroup.of(part, parts.get(part));
-        }
-        List<ContactGroup> taken = new ArrayList<>();
-        for (int group : before.get().groupsOf(part)) {
-            taken.add(before.get().groups.get(group));
-        }
-        return taken;
+        return stays ? before.get().groupsOf(part) : ContactGroup.of(part, parts.get(part));
     }
 
     /** The same rig where changes take other times; both remember what either has solved, so that one thread only may use them. */
@@ -131,7 +126,7 @@ final class Rig {
         sags = same.sags;
         arrivalGroup = same.arrivalGroup;
         groups.addAll(same.groups);
-        groupsByPart.addAll(same.groupsByPart);
+        firstGroup = same.firstGroup;
         solutions = same.solutions;
         sagged = same.sagged;
         miswired = same.miswired;
@@ -270,9 +265,14 @@ final class Rig {
                 .nominal();
     }
 
-    /** The positions of a device's contact groups, in order. */
-    List<Integer> groupsOf(int part) {
-        return groupsByPart.get(part);
+    /** The position of the first of a device's contact groups. */
+    int firstGroup(int part) {
+        return firstGroup[part];
+    }
+
+    /** A device's contact groups, in order. */
+    List<ContactGroup> groupsOf(int part) {
+        return groups.subList(firstGroup[part], firstGroup[part + 1]);
     }
 
     /** Whether every contact of a device is where it is at rest. */

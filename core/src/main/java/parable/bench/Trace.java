@@ -2,7 +2,9 @@ package parable.bench;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToLongFunction;
 
@@ -11,20 +13,14 @@ final class Trace {
 
     private static final long EVERY = 5_000;
 
-    private final List<List<Sample>> motors = new ArrayList<>();
-    private final List<List<Warmth>> releases = new ArrayList<>();
+    /** By the positions of their parts; so are the releases. Most parts are neither. */
+    private final Map<Integer, List<Sample>> motors = new HashMap<>();
 
-    /** An empty trace for so many parts. */
-    Trace(int parts) {
-        for (int part = 0; part < parts; part++) {
-            motors.add(new ArrayList<>());
-            releases.add(new ArrayList<>());
-        }
-    }
+    private final Map<Integer, List<Warmth>> releases = new HashMap<>();
 
     /** Adds the present of a motor; between events only if the last sample is old enough. */
     void add(int motor, Sample sample, boolean event) {
-        List<Sample> of = motors.get(motor);
+        List<Sample> of = motors.computeIfAbsent(motor, any -> new ArrayList<>());
         if (event || of.isEmpty() || sample.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(sample);
         }
@@ -32,7 +28,7 @@ final class Trace {
 
     /** Adds the present of an overload release; between events only if the last one is old enough. */
     void add(int release, Warmth warmth, boolean event) {
-        List<Warmth> of = releases.get(release);
+        List<Warmth> of = releases.computeIfAbsent(release, any -> new ArrayList<>());
         if (event || of.isEmpty() || warmth.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(warmth);
         }
@@ -40,14 +36,21 @@ final class Trace {
 
     /** Takes over what another trace holds of a part. */
     void takeOver(Trace other, int from, int to) {
-        motors.get(to).addAll(other.motors.get(from));
-        releases.get(to).addAll(other.releases.get(from));
+        takeOver(other.motors, from, motors, to);
+        takeOver(other.releases, from, releases, to);
+    }
+
+    private static <T> void takeOver(Map<Integer, List<T>> others, int from, Map<Integer, List<T>> own, int to) {
+        List<T> samples = others.getOrDefault(from, List.of());
+        if (!samples.isEmpty()) {
+            own.computeIfAbsent(to, any -> new ArrayList<>()).addAll(samples);
+        }
     }
 
     /** Forgets what came after a time. */
     void cutAfter(long time) {
-        motors.forEach(of -> cutAfter(of, Sample::time, time));
-        releases.forEach(of -> cutAfter(of, Warmth::time, time));
+        motors.values().forEach(of -> cutAfter(of, Sample::time, time));
+        releases.values().forEach(of -> cutAfter(of, Warmth::time, time));
     }
 
     private static <T> void cutAfter(List<T> samples, ToLongFunction<T> timeOf, long time) {
@@ -60,29 +63,31 @@ final class Trace {
 
     /** Forgets what was over before a time; the last sample before it is kept. */
     void cutBefore(long time) {
-        motors.forEach(of -> of.subList(0, indexAt(of, Sample::time, time)).clear());
-        releases.forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
+        motors.values()
+                .forEach(of -> of.subList(0, indexAt(of, Sample::time, time)).clear());
+        releases.values()
+                .forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
     }
 
     /** How many samples are kept, of all parts together. */
     long size() {
-        return motors.stream().mapToLong(List::size).sum()
-                + releases.stream().mapToLong(List::size).sum();
+        return motors.values().stream().mapToLong(List::size).sum()
+                + releases.values().stream().mapToLong(List::size).sum();
     }
 
     /** The samples of a motor in the order of time. */
     List<Sample> of(int motor) {
-        return Collections.unmodifiableList(motors.get(motor));
+        return Collections.unmodifiableList(motors.getOrDefault(motor, List.of()));
     }
 
     /** The last sample of a motor at or before a time, the first if there is none; empty for what is no motor. */
     Optional<Sample> motorAt(int motor, long time) {
-        return at(motors.get(motor), Sample::time, time);
+        return at(motors.getOrDefault(motor, List.of()), Sample::time, time);
     }
 
     /** The last warmth of a release at or before a time, the first if there is none; empty for what has no release. */
     Optional<Warmth> releaseAt(int release, long time) {
-        return at(releases.get(release), Warmth::time, time);
+        return at(releases.getOrDefault(release, List.of()), Warmth::time, time);
     }
 
     private static <T> Optional<T> at(List<T> samples, ToLongFunction<T> timeOf, long time) {

@@ -20,15 +20,20 @@ import java.util.Set;
 public final class Nodes {
 
     private final List<Node> all;
-    private final Map<Object, Integer> indexByKey;
+    private final Map<Object, Integer> keys;
+
+    /** The node of each key, by its number. */
+    private final int[] nodeOf;
+
     private final Map<String, Integer> indexByNumber;
 
     /** The node of each gap between two items of a rung, of the ladder and of the power circuit. */
     private final Map<Circuit, int[][]> gaps;
 
-    private Nodes(List<Node> all, Map<Object, Integer> indexByKey, Map<Circuit, int[][]> gaps) {
+    private Nodes(List<Node> all, Map<Object, Integer> keys, int[] nodeOf, Map<Circuit, int[][]> gaps) {
         this.all = List.copyOf(all);
-        this.indexByKey = indexByKey;
+        this.keys = keys;
+        this.nodeOf = nodeOf;
         this.gaps = gaps;
         this.indexByNumber = new HashMap<>(2 * all.size());
         for (int i = 0; i < all.size(); i++) {
@@ -53,7 +58,8 @@ public final class Nodes {
 
     /** The position in {@link #all()} of the node that this terminal is on, empty if it is not wired. */
     public Optional<Integer> indexOf(Terminal terminal) {
-        return Optional.ofNullable(indexByKey.get(terminal));
+        Integer key = keys.get(terminal);
+        return key == null ? Optional.empty() : Optional.of(nodeOf[key]);
     }
 
     /** The position in {@link #all()} of the node of this wire number, empty if there is none. */
@@ -168,10 +174,9 @@ public final class Nodes {
                 nodeOf[id] = nodeOf[root];
                 members.get(nodeOf[root]).add(keys.get(id));
             }
-            ids.replaceAll((key, id) -> nodeOf[id]);
             gaps.values().forEach(rungs -> Arrays.stream(rungs)
                     .forEach(rung -> Arrays.setAll(rung, gap -> nodeOf[rung[gap]])));
-            return new Nodes(numbered(members, rails), ids, gaps);
+            return new Nodes(numbered(members, rails), ids, nodeOf, gaps);
         }
 
         private List<Node> numbered(List<List<Object>> members, List<Rail> rails) {

@@ -46,7 +46,6 @@ final class LadderDiagram extends LaneDiagram {
     private final Map<String, Integer> uses;
     private final LadderParts parts;
     private final double[] rows;
-    private int devices;
     private final double left;
     private final double top;
     private final Practice practice;
@@ -169,8 +168,8 @@ final class LadderDiagram extends LaneDiagram {
     }
 
     @Override
-    Object groupOf(RungItem item) {
-        return new LaneLayout.Alone(devices++);
+    Optional<Object> groupOf(RungItem item) {
+        return Optional.empty();
     }
 
     @Override
@@ -327,7 +326,7 @@ final class LadderDiagram extends LaneDiagram {
         for (Rail rail : assembly.sheet().rails()) {
             assembly.nodes().indexOf(rail.number()).stream()
                     .flatMap(node -> IntStream.range(0, parts.count()).mapToObj(part -> inPart(node, part)))
-                    .filter(this::isLaidOut)
+                    .flatMap(node -> laidOut(node).stream())
                     .forEach(node -> {
                         Point at = new Point(nodeAt(node), nameAbove(firstLaneOf(node)));
                         label(marks, at, rail.name(), TextRole.HEADING, Anchor.MIDDLE);
@@ -349,7 +348,7 @@ final class LadderDiagram extends LaneDiagram {
     }
 
     /** A rail with one rung only is still seen to be a rail. */
-    private void drawShort(List<Mark> marks, Rail rail, int node) {
+    private void drawShort(List<Mark> marks, Rail rail, LaneItem node) {
         if (hasOneLane(node)) {
             Point at = new Point(nodeAt(node), rows[firstLaneOf(node)]);
             marks.add(new Mark.WireLine(rail.number(), List.of(at.plus(0, -SHORT_RAIL), at.plus(0, SHORT_RAIL))));

@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
 import parable.circuit.Place;
@@ -99,27 +98,27 @@ abstract class LaneDiagram extends LanePlan {
     /** Called once it is known what is in line with what, before anything is drawn. */
     void arrange() {}
 
-    private void drawAcross(List<Mark> marks, int node) {
+    private void drawAcross(List<Mark> marks, LaneItem node) {
         if (!hasOneLane(node)) {
             double along = nodeAt(node);
             Point first = axis.point(along, across(firstLaneOf(node)));
             Point last = axis.point(along, across(lastLaneOf(node)));
-            marks.add(new Mark.WireLine(wireOf(node), List.of(first, last)));
+            marks.add(new Mark.WireLine(wireOf(node.node()), List.of(first, last)));
         }
     }
 
     /** A dot where a node that runs across joins the wire of a lane; none at a corner. */
     private void drawJunctions(List<Mark> marks, int lane) {
         for (Placed placed : lanes().get(lane)) {
-            OptionalInt node = nodeOf(placed);
-            if (node.isPresent() && isJoined(lane, node.getAsInt())) {
-                Point at = axis.point(nodeAt(node.getAsInt()), across(lane));
-                marks.add(new Mark.Junction(wireOf(node.getAsInt()), at));
+            Optional<LaneItem> node = nodeOf(placed);
+            if (node.isPresent() && isJoined(lane, node.get())) {
+                Point at = axis.point(nodeAt(node.get()), across(lane));
+                marks.add(new Mark.Junction(wireOf(node.get().node()), at));
             }
         }
     }
 
-    private boolean isJoined(int lane, int node) {
+    private boolean isJoined(int lane, LaneItem node) {
         boolean outermost = lane == firstLaneOf(node) || lane == lastLaneOf(node);
         return !hasOneLane(node) && !(outermost && isEnd(lane, node));
     }
@@ -184,12 +183,12 @@ abstract class LaneDiagram extends LanePlan {
     }
 
     private double begin(List<Mark> marks, int lane, Placed first) {
-        OptionalInt node = nodeOf(first);
+        Optional<LaneItem> node = nodeOf(first);
         if (first.item() instanceof RungItem.NamedPoint && isElsewhere(first)) {
             return drawBeginning(marks, lane, first, firstStop(lane));
         }
         if (node.isPresent()) {
-            return nodeAt(node.getAsInt());
+            return nodeAt(node.get());
         }
         return drawLanding(marks, lane, first, slotOf(first), false);
     }
@@ -210,13 +209,13 @@ abstract class LaneDiagram extends LanePlan {
 
     private double wireTo(List<Mark> marks, int lane, List<Placed> items, int i) {
         Placed placed = items.get(i);
-        OptionalInt node = nodeOf(placed);
+        Optional<LaneItem> node = nodeOf(placed);
         boolean last = i + 1 == items.size();
         if (last && placed.item() instanceof RungItem.NamedPoint && isElsewhere(placed)) {
             return drawEnd(marks, lane, placed, lastEnd(items, i));
         }
         if (node.isPresent()) {
-            return nodeAt(node.getAsInt());
+            return nodeAt(node.get());
         }
         if (placed.item() instanceof RungItem.Passage) {
             double centre = centreOf(items, i);

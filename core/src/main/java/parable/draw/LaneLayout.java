@@ -2,10 +2,12 @@ package parable.draw;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import parable.draw.LaneOrder.Placed;
 
 /**
  * Places rungs side by side as lanes: where along its lane each item stands, so that items of one node are in line. A
@@ -14,140 +16,76 @@ import java.util.TreeMap;
  */
 final class LaneLayout {
 
-    /** Something on a lane: a device takes a slot, a node does not. */
-    sealed interface Item {
-        /** Whether it may be on more than one lane. */
-        boolean shared();
-    }
+    private static final int NOWHERE = -1;
 
-    /**
-     * The group of a device that is in line with no other.
-     *
-     * @param number one that no other has
-     */
-    record Alone(int number) {
-        /** As any record's; written out for the same reason as that of a node. */
-        @Override
-        public int hashCode() {
-            return number;
-        }
-
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof Alone that && number == that.number;
-        }
-    }
-
-    /**
-     * A device on a lane.
-     *
-     * @param group devices of one group on different lanes stand in one line; {@link Alone} for those that need not
-     */
-    record DeviceItem(Object group) implements Item {
-        @Override
-        public boolean shared() {
-            return !(group instanceof Alone);
-        }
-
-        /** As any record's; written out for the same reason as that of a node. */
-        @Override
-        public int hashCode() {
-            return group.hashCode();
-        }
-
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof DeviceItem that && group.equals(that.group);
-        }
-    }
-
-    /** A node that more than one lane uses. */
-    record NodeItem(int node) implements Item {
-        @Override
-        public boolean shared() {
-            return true;
-        }
-
-        /** As any record's; written out, because nodes are looked up so often that the generated one is felt. */
-        @Override
-        public int hashCode() {
-            return node;
-        }
-
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof NodeItem that && node == that.node;
-        }
-    }
-
-    private final Map<Item, Integer> indices;
-    private final List<Item> items = new ArrayList<>();
+    /** The items of each lane, by their ids. */
     private final int[][] lanes;
+
+    /** The nodes that run across lanes, in the order of their numbers. */
+    private final List<LaneItem> nodes;
+
+    /** The slot of each device and the column of each node, by their ids; so are the next four. */
     private final int[] places;
 
-    /** How many slots each item takes. */
+    /** How many slots an item takes. */
     private final int[] widths;
 
-    private final List<Integer> nodes;
-    private final Map<Integer, Integer> tracks = new HashMap<>();
-
-    /** Each in ascending order. */
-    private final Map<Integer, List<Integer>> lanesOf = new HashMap<>();
-
+    private final int[] firstLanes;
+    private final int[] lastLanes;
+    private final int[] tracks;
     private final int[] tracksAt;
     private final int length;
 
-    private LaneLayout(List<List<Item>> lanes) {
+    private LaneLayout(List<List<Placed>> lanes, int items) {
+        places = new int[items];
+        widths = new int[items];
+        firstLanes = new int[items];
+        lastLanes = new int[items];
+        tracks = new int[items];
+        Arrays.fill(firstLanes, NOWHERE);
+        List<LaneItem> found = new ArrayList<>();
         this.lanes = new int[lanes.size()][];
-        indices = new HashMap<>(2 * lanes.stream().mapToInt(List::size).sum());
-        for (int lane = 0; lane < lanes.size(); lane++) {
-            this.lanes[lane] = numbered(lanes.get(lane), lane);
+        for (int lane = 0; lane < this.lanes.length; lane++) {
+            this.lanes[lane] = noted(lanes.get(lane), lane, found);
         }
-        places = new int[items.size()];
-        widths = items.stream().mapToInt(LaneLayout::width).toArray();
+        found.sort(Comparator.comparingInt(LaneItem::node));
+        nodes = List.copyOf(found);
         relax();
-        int end = 0;
-        for (int item = 0; item < places.length; item++) {
-            end = Math.max(end, places[item] + widths[item]);
-        }
-        length = end;
-        nodes = lanesOf.keySet().stream().sorted().toList();
+        length = end();
         tracksAt = new int[length + 1];
         Arrays.fill(tracksAt, 1);
         layTracks();
     }
 
-    /** The positions of the items of a lane, which is noted for each node on it. */
-    private int[] numbered(List<Item> lane, int number) {
-        int[] numbered = new int[lane.size()];
-        for (int i = 0; i < numbered.length; i++) {
-            numbered[i] = index(lane.get(i));
-            if (lane.get(i) instanceof NodeItem node) {
-                List<Integer> on = lanesOf.computeIfAbsent(node.node(), any -> new ArrayList<>());
-                if (on.isEmpty() || on.get(on.size() - 1) != number) {
-                    on.add(number);
-                }
+    /** The layout of these lanes. Items of a lane must be in order; the lanes must not contradict each other. */
+    static LaneLayout of(List<List<Placed>> lanes, LaneItems items) {
+        return new LaneLayout(lanes, items.count());
+    }
+
+    /** The ids of what is laid out of a lane; takes note of it, and of the nodes that are met for the first time. */
+    private int[] noted(List<Placed> lane, int number, List<LaneItem> found) {
+        int[] ids = new int[lane.size()];
+        int count = 0;
+        for (Placed placed : lane) {
+            Optional<LaneItem> item = placed.inLayout();
+            if (item.isPresent()) {
+                ids[count++] = note(item.get(), number, found);
             }
         }
-        return numbered;
+        return count == ids.length ? ids : Arrays.copyOf(ids, count);
     }
 
-    /** The layout of these lanes. Items of a lane must be in order; the lanes must not contradict each other. */
-    static LaneLayout of(List<List<Item>> lanes) {
-        return new LaneLayout(lanes);
-    }
-
-    private int index(Item item) {
-        Integer known = indices.putIfAbsent(item, items.size());
-        if (known == null) {
-            items.add(item);
+    private int note(LaneItem item, int lane, List<LaneItem> found) {
+        int id = item.id();
+        if (firstLanes[id] == NOWHERE) {
+            firstLanes[id] = lane;
+            widths[id] = item.isNode() ? 0 : 1;
+            if (item.isNode()) {
+                found.add(item);
+            }
         }
-        return known == null ? items.size() - 1 : known;
-    }
-
-    /** How many slots an item takes. */
-    private static int width(Item item) {
-        return item instanceof DeviceItem ? 1 : 0;
+        lastLanes[id] = lane;
+        return id;
     }
 
     /** Pushes everything along until each item comes after the one before it. */
@@ -178,58 +116,75 @@ final class LaneLayout {
         return moved;
     }
 
+    private int end() {
+        int end = 0;
+        for (int item = 0; item < places.length; item++) {
+            end = Math.max(end, places[item] + widths[item]);
+        }
+        return end;
+    }
+
     /** Gives nodes that share a column and would touch a track each. */
     private void layTracks() {
-        Map<Integer, List<Integer>> byColumn = new TreeMap<>();
-        nodes.forEach(node ->
-                byColumn.computeIfAbsent(column(node), any -> new ArrayList<>()).add(node));
+        Map<Integer, List<LaneItem>> byColumn = new TreeMap<>();
+        for (LaneItem node : nodes) {
+            byColumn.computeIfAbsent(column(node), any -> new ArrayList<>()).add(node);
+        }
         byColumn.forEach((column, inColumn) -> {
-            List<TreeMap<Integer, Integer>> taken = new ArrayList<>();
-            for (int node : inColumn) {
+            List<Track> taken = new ArrayList<>();
+            for (LaneItem node : inColumn) {
                 int track = 0;
-                while (track < taken.size() && touches(node, taken.get(track))) {
+                while (track < taken.size() && taken.get(track).touches(firstLane(node), lastLane(node))) {
                     track++;
                 }
                 if (track == taken.size()) {
-                    taken.add(new TreeMap<>());
+                    taken.add(new Track());
                 }
-                taken.get(track).put(firstLane(node), lastLane(node));
-                tracks.put(node, track);
+                taken.get(track).take(firstLane(node), lastLane(node));
+                tracks[node.id()] = track;
             }
             tracksAt[column] = Math.max(tracksAt[column], taken.size());
         });
     }
 
-    /** Whether the reach of a node has a lane in common with any of others, of which each first lane is given with its last. */
-    private boolean touches(int node, TreeMap<Integer, Integer> others) {
-        Map.Entry<Integer, Integer> nearest = others.floorEntry(lastLane(node));
-        return nearest != null && nearest.getValue() >= firstLane(node);
+    /** What lanes are taken of a track: of each node on it the last by the first. */
+    private static final class Track {
+        private final TreeMap<Integer, Integer> taken = new TreeMap<>();
+        private int end = NOWHERE;
+
+        /** Whether any of these lanes is taken. */
+        boolean touches(int first, int last) {
+            if (first > end) {
+                return false;
+            }
+            Map.Entry<Integer, Integer> nearest = taken.floorEntry(last);
+            return nearest != null && nearest.getValue() >= first;
+        }
+
+        void take(int first, int last) {
+            taken.put(first, last);
+            end = Math.max(end, last);
+        }
     }
 
     /** The first lane that a node is on. */
-    int firstLane(int node) {
-        return lanesOf.get(node).get(0);
+    int firstLane(LaneItem node) {
+        return firstLanes[node.id()];
     }
 
     /** The last lane that a node is on. */
-    int lastLane(int node) {
-        List<Integer> on = lanesOf.get(node);
-        return on.get(on.size() - 1);
+    int lastLane(LaneItem node) {
+        return lastLanes[node.id()];
     }
 
-    /** The lanes that a node is on, in their order. */
-    List<Integer> lanesOf(int node) {
-        return lanesOf.get(node);
-    }
-
-    /** The nodes that run across lanes, in their order. */
-    List<Integer> nodes() {
+    /** The nodes that run across lanes, in the order of their numbers. */
+    List<LaneItem> nodes() {
         return nodes;
     }
 
     /** Whether a node runs across lanes. */
-    boolean has(int node) {
-        return lanesOf.containsKey(node);
+    boolean has(LaneItem node) {
+        return node.id() < firstLanes.length && firstLanes[node.id()] != NOWHERE;
     }
 
     /** How many slots a lane has. */
@@ -238,18 +193,18 @@ final class LaneLayout {
     }
 
     /** The slot of a device and of those in line with it. */
-    int slot(DeviceItem device) {
-        return places[indices.get(device)];
+    int slot(LaneItem device) {
+        return places[device.id()];
     }
 
     /** The column of a node: n is the room before slot n. */
-    int column(int node) {
-        return places[indices.get(new NodeItem(node))];
+    int column(LaneItem node) {
+        return places[node.id()];
     }
 
     /** The track of a node within its column, 0 for the first. */
-    int track(int node) {
-        return tracks.get(node);
+    int track(LaneItem node) {
+        return tracks[node.id()];
     }
 
     /** How many tracks the room before a slot has. */

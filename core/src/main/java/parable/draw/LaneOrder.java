@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import parable.circuit.RungItem;
 
@@ -17,18 +18,21 @@ import parable.circuit.RungItem;
 final class LaneOrder {
 
     /**
-     * An item of a rung with what it is in the layout; nodes that only this rung uses are not in the layout.
+     * An item of a rung with what it is in the layout; nodes that only this rung uses are not in the layout, and so empty.
      *
      * @param index its position on the rung
      * @param reversed whether the rung is drawn the other way round
      */
-    record Placed(RungItem item, int index, List<LaneLayout.Item> inLayout, boolean reversed) {}
+    record Placed(RungItem item, int index, Optional<LaneItem> inLayout, boolean reversed) {}
 
-    private final Map<LaneLayout.Item, Set<LaneLayout.Item>> after = new HashMap<>();
-    private final Set<LaneLayout.Item> afterAny = new HashSet<>();
+    private final LaneItems all;
+    private final Map<LaneItem, Set<LaneItem>> after = new HashMap<>();
+    private final Set<LaneItem> afterAny = new HashSet<>();
 
-    /** Below all that the diagrams give. */
-    private int lastAlone;
+    /** An order in which nothing is settled. */
+    LaneOrder(LaneItems all) {
+        this.all = all;
+    }
 
     /** The rung in the direction in which it fits those settled before. */
     List<Placed> settle(List<Placed> rung) {
@@ -49,23 +53,12 @@ final class LaneOrder {
         return backwards;
     }
 
-    /** What of a rung is in the layout, in its order. */
-    static List<LaneLayout.Item> items(List<Placed> rung) {
-        List<LaneLayout.Item> items = new ArrayList<>(rung.size());
-        for (Placed placed : rung) {
-            items.addAll(placed.inLayout);
-        }
-        return items;
-    }
-
     /** What of a rung may be on others as well, in its order. */
-    private static List<LaneLayout.Item> shared(List<Placed> rung) {
-        List<LaneLayout.Item> shared = new ArrayList<>(rung.size());
+    private static List<LaneItem> shared(List<Placed> rung) {
+        List<LaneItem> shared = new ArrayList<>(rung.size());
         for (Placed placed : rung) {
-            for (LaneLayout.Item item : placed.inLayout) {
-                if (item.shared()) {
-                    shared.add(item);
-                }
+            if (placed.inLayout.isPresent() && placed.inLayout.get().isShared()) {
+                shared.add(placed.inLayout.get());
             }
         }
         return shared;
@@ -73,10 +66,10 @@ final class LaneOrder {
 
     /** Whether a rung agrees with those settled before; if it does, it is settled. */
     private boolean fits(List<Placed> rung) {
-        List<LaneLayout.Item> items = shared(rung);
+        List<LaneItem> items = shared(rung);
         for (int i = 0; i < items.size(); i++) {
             for (int j = i + 1; j < items.size(); j++) {
-                if (items.get(i).equals(items.get(j)) || leads(items.get(j), items.get(i))) {
+                if (items.get(i) == items.get(j) || leads(items.get(j), items.get(i))) {
                     return false;
                 }
             }
@@ -85,14 +78,14 @@ final class LaneOrder {
         return true;
     }
 
-    private boolean leads(LaneLayout.Item from, LaneLayout.Item to) {
+    private boolean leads(LaneItem from, LaneItem to) {
         if (!afterAny.contains(to) || !after.containsKey(from)) {
             return false;
         }
-        Set<LaneLayout.Item> seen = new HashSet<>();
-        List<LaneLayout.Item> waiting = new ArrayList<>(List.of(from));
+        Set<LaneItem> seen = new HashSet<>();
+        List<LaneItem> waiting = new ArrayList<>(List.of(from));
         while (!waiting.isEmpty()) {
-            LaneLayout.Item item = waiting.remove(waiting.size() - 1);
+            LaneItem item = waiting.remove(waiting.size() - 1);
             if (item.equals(to)) {
                 return true;
             }
@@ -103,7 +96,7 @@ final class LaneOrder {
         return false;
     }
 
-    private void addOrder(List<LaneLayout.Item> items) {
+    private void addOrder(List<LaneItem> items) {
         for (int i = 0; i + 1 < items.size(); i++) {
             after.computeIfAbsent(items.get(i), any -> new HashSet<>(2)).add(items.get(i + 1));
             afterAny.add(items.get(i + 1));
@@ -121,9 +114,7 @@ final class LaneOrder {
         return detached;
     }
 
-    private List<LaneLayout.Item> alone(Placed placed) {
-        return placed.item instanceof RungItem.NamedPoint
-                ? List.of()
-                : List.of(new LaneLayout.DeviceItem(new LaneLayout.Alone(--lastAlone)));
+    private Optional<LaneItem> alone(Placed placed) {
+        return placed.item instanceof RungItem.NamedPoint ? Optional.empty() : Optional.of(all.alone());
     }
 }

@@ -6,14 +6,13 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.IntStream;
 import parable.circuit.Circuit;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
-import parable.draw.LaneLayout.DeviceItem;
-import parable.draw.LaneLayout.NodeItem;
 import parable.draw.LaneOrder.Placed;
 import parable.parts.Assembly;
 import parable.parts.FittedRung;
@@ -38,6 +37,7 @@ abstract class LanePlan {
     final Circuit circuit;
     private final Pitch pitch;
     private final List<List<Placed>> lanes = new ArrayList<>();
+    private final LaneItems items = new LaneItems();
     private LaneLayout layout;
     private double[] columnAt;
     private double[] slotAt;
@@ -63,7 +63,7 @@ abstract class LanePlan {
     }
 
     /** The nodes that may run across the lanes, in their order. */
-    final List<Integer> acrossNodes() {
+    final List<LaneItem> acrossNodes() {
         return layout.nodes();
     }
 
@@ -76,10 +76,10 @@ abstract class LanePlan {
     abstract boolean runsAcross(RungItem.NamedPoint point);
 
     /**
-     * What devices must be in line with this one, itself if none; where a rung goes through a group twice, first stands
+     * What devices must be in line with this one, empty if none; where a rung goes through a group twice, first stands
      * with first and second with second.
      */
-    abstract Object groupOf(RungItem item);
+    abstract Optional<Object> groupOf(RungItem item);
 
     /** Whether a rung that makes the whole diagram longer is rather ended with a pointer to where it leads. */
     boolean keepsShort() {
@@ -139,7 +139,7 @@ abstract class LanePlan {
     }
 
     private List<List<Placed>> settled(Set<Integer> detached) {
-        LaneOrder order = new LaneOrder();
+        LaneOrder order = new LaneOrder(items);
         List<List<Placed>> settled = new ArrayList<>();
         for (int lane = 0; lane < rungs.size(); lane++) {
             List<Placed> placed = placed(lane);
@@ -148,8 +148,8 @@ abstract class LanePlan {
         return settled;
     }
 
-    private static LaneLayout layoutOf(List<List<Placed>> lanes) {
-        return LaneLayout.of(lanes.stream().map(LaneOrder::items).toList());
+    private LaneLayout layoutOf(List<List<Placed>> settled) {
+        return LaneLayout.of(settled, items);
     }
 
     /** The lanes that are ended with a pointer, because in line with the others they would push those far along. */
@@ -177,25 +177,26 @@ abstract class LanePlan {
         for (int index = 0; index < items.size(); index++) {
             RungItem item = items.get(index);
             boolean point = item instanceof RungItem.NamedPoint;
-            List<LaneLayout.Item> inLayout = point
-                    ? across((RungItem.NamedPoint) item, lane, index)
-                    : List.of(new DeviceItem(ofTurn(groupOf(item), seen)));
+            Optional<LaneItem> inLayout =
+                    point ? across((RungItem.NamedPoint) item, lane, index) : Optional.of(device(groupOf(item), seen));
             placed.add(new Placed(item, index, inLayout, false));
         }
         return placed;
     }
 
-    private List<LaneLayout.Item> across(RungItem.NamedPoint point, int lane, int index) {
-        return runsAcross(point) ? List.of(new NodeItem(inPart(nodeAlong(lane, index), partOf(lane)))) : List.of();
+    private Optional<LaneItem> across(RungItem.NamedPoint point, int lane, int index) {
+        return runsAcross(point)
+                ? Optional.of(items.node(inPart(nodeAlong(lane, index), partOf(lane))))
+                : Optional.empty();
     }
 
-    /** The group of a device on a rung that may have been through the same group before. */
-    private static Object ofTurn(Object group, Map<Object, Integer> seen) {
-        if (group instanceof LaneLayout.Alone) {
-            return group;
+    /** What a device on a rung is in the layout, where the rung may have been through the same group before. */
+    private LaneItem device(Optional<Object> group, Map<Object, Integer> seen) {
+        if (group.isEmpty()) {
+            return items.alone();
         }
-        int before = seen.merge(group, 1, Integer::sum) - 1;
-        return before == 0 ? group : List.of(group, before);
+        int before = seen.merge(group.get(), 1, Integer::sum) - 1;
+        return items.group(before == 0 ? group.get() : List.of(group.get(), before));
     }
 
     private void measure() {
@@ -217,7 +218,7 @@ abstract class LanePlan {
             for (Placed placed : items) {
                 double room = roomAround(placed);
                 if (room > 0) {
-                    int slot = layout.slot((DeviceItem) placed.inLayout().get(0));
+                    int slot = slotNumber(placed);
                     longer[slot] = Math.max(longer[slot], room);
                 }
             }
@@ -230,34 +231,34 @@ abstract class LanePlan {
         Map<RungItem.Passage, Integer> lines = new LinkedHashMap<>();
         for (Placed placed : lanes.get(lane)) {
             if (placed.item() instanceof RungItem.Passage passage) {
-                lines.put(passage, layout.slot((DeviceItem) placed.inLayout().get(0)));
+                lines.put(passage, slotNumber(placed));
             }
         }
         return lines;
     }
 
-    /** Whether a node runs across the lanes. */
-    final boolean isLaidOut(int node) {
-        return layout.has(node);
+    /** The item of a node within a part of the diagram, empty if it does not run across the lanes. */
+    final Optional<LaneItem> laidOut(int node) {
+        return items.knownNode(node).filter(layout::has);
     }
 
     /** Where a node runs across the lanes. */
-    final double nodeAt(int node) {
+    final double nodeAt(LaneItem node) {
         return columnAt[layout.column(node)] + layout.track(node) * pitch.track;
     }
 
     /** Whether a node that may run across the lanes is on one only. */
-    final boolean hasOneLane(int node) {
-        return layout.lanesOf(node).size() == 1;
+    final boolean hasOneLane(LaneItem node) {
+        return layout.firstLane(node) == layout.lastLane(node);
     }
 
     /** The first of the lanes that a node runs across. */
-    final int firstLaneOf(int node) {
+    final int firstLaneOf(LaneItem node) {
         return layout.firstLane(node);
     }
 
     /** The last of the lanes that a node runs across. */
-    final int lastLaneOf(int node) {
+    final int lastLaneOf(LaneItem node) {
         return layout.lastLane(node);
     }
 
@@ -286,20 +287,20 @@ abstract class LanePlan {
         return slotAt[layout.length()];
     }
 
-    final boolean isEnd(int lane, int node) {
-        List<Placed> items = lanes.get(lane);
-        NodeItem item = new NodeItem(node);
-        return items.get(0).inLayout().contains(item)
-                || items.get(items.size() - 1).inLayout().contains(item);
+    final boolean isEnd(int lane, LaneItem node) {
+        List<Placed> ends = lanes.get(lane);
+        Optional<LaneItem> item = Optional.of(node);
+        return ends.get(0).inLayout().equals(item)
+                || ends.get(ends.size() - 1).inLayout().equals(item);
     }
 
     /** Where the wire that a lane begins with comes to the first device or node that is laid out. */
     final double firstStop(int lane) {
         List<Placed> items = lanes.get(lane);
         for (int i = 1; i < items.size(); i++) {
-            OptionalInt node = nodeOf(items.get(i));
+            Optional<LaneItem> node = nodeOf(items.get(i));
             if (node.isPresent()) {
-                return nodeAt(node.getAsInt());
+                return nodeAt(node.get());
             }
             if (!items.get(i).inLayout().isEmpty()) {
                 return centreOf(items, i) - halfLength(lane, items.get(i));
@@ -311,34 +312,33 @@ abstract class LanePlan {
     final double centreOf(List<Placed> items, int i) {
         Placed placed = items.get(i);
         if (standsAtTheEnd(placed) && i + 2 == items.size()) {
-            OptionalInt node = nodeOf(items.get(i + 1));
+            Optional<LaneItem> node = nodeOf(items.get(i + 1));
             if (node.isPresent()) {
-                return slotAt[layout.column(node.getAsInt()) - 1] + pitch.slot / 2;
+                return slotAt[layout.column(node.get()) - 1] + pitch.slot / 2;
             }
         }
         return slotOf(placed) + pitch.slot / 2;
     }
 
     final double slotOf(Placed placed) {
-        return slotAt[layout.slot((DeviceItem) placed.inLayout().get(0))];
+        return slotAt[slotNumber(placed)];
     }
 
-    static OptionalInt nodeOf(Placed placed) {
-        for (LaneLayout.Item item : placed.inLayout()) {
-            if (item instanceof NodeItem node) {
-                return OptionalInt.of(node.node());
-            }
-        }
-        return OptionalInt.empty();
+    private int slotNumber(Placed device) {
+        return layout.slot(device.inLayout().orElseThrow());
+    }
+
+    static Optional<LaneItem> nodeOf(Placed placed) {
+        return placed.inLayout().filter(LaneItem::isNode);
     }
 
     /** The place just behind the last device before an item. */
     final double lastEnd(List<Placed> items, int i) {
         for (int before = i - 1; before >= 0; before--) {
             if (!items.get(before).inLayout().isEmpty()) {
-                OptionalInt node = nodeOf(items.get(before));
+                Optional<LaneItem> node = nodeOf(items.get(before));
                 if (node.isPresent()) {
-                    return nodeAt(node.getAsInt());
+                    return nodeAt(node.get());
                 }
                 boolean landing = items.get(before).item() instanceof RungItem.TerminalEnd;
                 return slotOf(items.get(before)) + (landing ? belowLanding() : pitch.slot / 2 + Symbols.HALF);
@@ -349,8 +349,8 @@ abstract class LanePlan {
 
     /** Whether a lane ends on a node that is drawn on other lanes only, so that it has to point there. */
     final boolean isElsewhere(Placed placed) {
-        OptionalInt node = nodeOf(placed);
+        Optional<LaneItem> node = nodeOf(placed);
         return node.isEmpty()
-                || placed.item() instanceof RungItem.NamedPoint point && !point.rail() && hasOneLane(node.getAsInt());
+                || placed.item() instanceof RungItem.NamedPoint point && !point.rail() && hasOneLane(node.get());
     }
 }

@@ -113,16 +113,14 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    Object groupOf(RungItem item) {
+    Optional<Object> groupOf(RungItem item) {
         if (item instanceof RungItem.TerminalEnd landing) {
             String tag = landing.terminal().tag();
-            return hasWindingsInColumns(tag) ? tag : List.of("landing", tag);
+            return Optional.of(hasWindingsInColumns(tag) ? tag : List.of("landing", tag));
         }
-        if (item instanceof RungItem.Passage passage) {
-            boolean ofAnotherMotor = part(passage.tag()).family() == Family.MOTOR && !isThreePhaseMotor(passage);
-            return ofAnotherMotor ? passage : passage.tag();
-        }
-        return item;
+        RungItem.Passage passage = (RungItem.Passage) item;
+        boolean ofAnotherMotor = part(passage.tag()).family() == Family.MOTOR && !isThreePhaseMotor(passage);
+        return Optional.of(ofAnotherMotor ? passage : passage.tag());
     }
 
     /** Whether columns go through the windings of a three-phase motor, as with six leads. */

@@ -31,6 +31,9 @@ public final class Network {
     private static final String PROTECTIVE_EARTH = "PE";
     private static final BitSet NO_LOADS = new BitSet();
 
+    /** Stands for the node of an inner star point, which is numbered behind the terminals. */
+    private static final int STAR_POINT = -1;
+
     /** About twice as many as most devices leave, so that the table need not grow. */
     private static final int UNWIRED_OF_A_PART = 8;
 
@@ -175,11 +178,12 @@ public final class Network {
             int from = number(tag, contact.from());
             found.add(new Branch(Branch.Sort.CONTACT, p, i, from, number(tag, contact.to())));
         }
-        for (Load load : part.loads()) {
-            number(tag, load.from());
-            if (!load.endsAtStarPoint()) {
-                number(tag, load.to());
-            }
+        int[] loadFrom = new int[part.loads().size()];
+        int[] loadTo = new int[loadFrom.length];
+        for (int i = 0; i < loadFrom.length; i++) {
+            Load load = part.loads().get(i);
+            loadFrom[i] = number(tag, load.from());
+            loadTo[i] = load.endsAtStarPoint() ? STAR_POINT : number(tag, load.to());
         }
         for (int i = 0; i < part.sources().size(); i++) {
             Source source = part.sources().get(i);
@@ -192,10 +196,9 @@ public final class Network {
                 protectiveEarths.set(node);
             }
         }
-        for (int i = 0; i < part.loads().size(); i++) {
-            Load load = part.loads().get(i);
-            int from = number(tag, load.from());
-            found.add(new Branch(Branch.Sort.LOAD, p, i, from, number(tag, load.to())));
+        for (int i = 0; i < loadFrom.length; i++) {
+            int to = loadTo[i] == STAR_POINT ? number(tag, part.loads().get(i).to()) : loadTo[i];
+            found.add(new Branch(Branch.Sort.LOAD, p, i, loadFrom[i], to));
         }
         List<Diode> diodes = Diode.of(part);
         for (int i = 0; i < diodes.size(); i++) {
