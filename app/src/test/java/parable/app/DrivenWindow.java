@@ -31,6 +31,10 @@ abstract class DrivenWindow {
     protected static final Path DEMO =
             Path.of(System.getProperty("parable.examples"), "tern-hollow-press-house" + JobFile.ENDING);
 
+    /** Whether sweeps take all that there is, and not the share of the ordinary run. */
+    protected static final boolean EVERYTHING =
+            System.getProperty("parable.left-out-tests", "").equals("none");
+
     @TempDir
     protected Path folder;
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -26,6 +27,7 @@ import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.files.LogbookFile;
+import parable.finding.FaultSearch;
 import parable.finding.PanelLook;
 import parable.finding.SymptomForm;
 import parable.logbook.LogEntry;
@@ -199,5 +201,27 @@ class FindWindowTest extends DrivenWindow {
         fire(robot, "own-add");
         until(() -> isWaiting() && state().begun());
         assertThat(state().search().seen().get(0).text()).isEqualTo("close Q1; volts K1:A1 to 2 = 0 V");
+    }
+
+    private static boolean isRunAhead() {
+        return Thread.getAllStackTraces().values().stream()
+                .flatMap(Stream::of)
+                .anyMatch(frame -> frame.getClassName().equals(FaultSearch.class.getName())
+                        && frame.getMethodName().equals("prepare"));
+    }
+
+    /** Suspects are run ahead while somebody is looking for a fault, and at no other time. */
+    @Test
+    void whoeverLeavesTheStepLetsTheMachineRest(FxRobot robot) throws Exception {
+        robot.interact(() -> jobs.edit(Library.jobs().get(0)));
+        robot.interact(() -> window.showSheet("Mill"));
+        fire(robot, "step-find");
+        until(this::isWaiting);
+        until(FindWindowTest::isRunAhead);
+
+        fire(robot, "step-try");
+        until(() -> !isRunAhead());
+        fire(robot, "step-find");
+        until(FindWindowTest::isRunAhead);
     }
 }

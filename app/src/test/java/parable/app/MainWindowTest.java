@@ -235,7 +235,8 @@ class MainWindowTest extends DrivenWindow {
 
     @Test
     void everySheetOfTheJobOpensAndItsFirstRecipePlays(FxRobot robot) throws Exception {
-        for (Sheet sheet : jobs.jobProperty().get().sheets()) {
+        List<Sheet> sheets = jobs.jobProperty().get().sheets();
+        for (Sheet sheet : EVERYTHING ? sheets : sheets.subList(0, 3)) {
             robot.interact(() -> window.showSheet(sheet.name()));
             robot.clickOn("#recipes");
             robot.type(KeyCode.DOWN).type(KeyCode.ENTER);

@@ -44,7 +44,7 @@ class AgreementTest {
 
     static Stream<Sheet> sheets() {
         return Share.oneIn(
-                3,
+                5,
                 Stream.concat(
                         Library.jobs().stream().flatMap(job -> job.sheets().stream()),
                         Stream.concat(Sketches.in("truth"), Sketches.in("sound"))

@@ -58,6 +58,10 @@ class ProofTest {
         return Library.jobs().stream().filter(job -> !job.name().equals(BAD)).flatMap(job -> job.sheets().stream());
     }
 
+    static Stream<Sheet> someGoodSheets() {
+        return Share.oneIn(2, goodSheets());
+    }
+
     private static Proof proofOf(Sheet sheet) {
         return Proof.of(Examples.fitted(sheet), Proof.Timing.WITHIN_TIMES, Progress.UNWATCHED);
     }
@@ -332,7 +336,7 @@ class ProofTest {
 
     /** The bench, an independent machine with real times, never shows what a claim that holds forbids. */
     @ParameterizedTest
-    @MethodSource("goodSheets")
+    @MethodSource("someGoodSheets")
     void whatHoldsIsNeverBrokenOnTheBenchByRandomHands(Sheet sheet) throws ActionRefusedException {
         Assembly assembly = Examples.fitted(sheet);
         Proof proof = proofOf(sheet);

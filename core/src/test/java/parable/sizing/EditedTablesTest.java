@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import parable.Examples;
+import parable.Share;
 import parable.circuit.Job;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
@@ -35,8 +36,9 @@ import parable.starters.Library;
 class EditedTablesTest {
 
     static Stream<Job> jobs() {
-        return Stream.of(Examples.pressHouse(), iceHouse())
-                .flatMap(job -> Stream.of(job, Dress.of(job, Practice.IEC)).distinct());
+        return Share.oneIn(2, Stream.of(Examples.pressHouse(), iceHouse()).flatMap(job -> Stream.of(
+                        job, Dress.of(job, Practice.IEC))
+                .distinct()));
     }
 
     private static Job iceHouse() {

@@ -245,7 +245,7 @@ class TradeStrokeTest {
     }
 
     private static Stream<Sheet> sheets() {
-        return Share.oneIn(4, Library.jobs().stream().flatMap(job -> job.sheets().stream()));
+        return Share.oneIn(6, Library.jobs().stream().flatMap(job -> job.sheets().stream()));
     }
 
     /** On whatever sheet, at whatever contactor or relay: a stroke makes a circuit that can be fitted out, or says why it does not fit. */

@@ -25,7 +25,7 @@ class ContinuityTest {
     private static final String SIDE_BY_SIDE = "Stops in parallel";
 
     static Stream<Arguments> sheets() {
-        return Share.oneIn(2, Library.jobs().stream().flatMap(job -> job.sheets().stream()
+        return Share.oneIn(4, Library.jobs().stream().flatMap(job -> job.sheets().stream()
                 .filter(sheet -> !sheet.name().equals(SIDE_BY_SIDE))
                 .map(sheet -> Arguments.of(job, sheet))));
     }

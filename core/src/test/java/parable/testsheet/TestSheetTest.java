@@ -47,7 +47,7 @@ class TestSheetTest {
     private final List<TestStep> steps = TestSheet.of(pump, Practice.IEC);
 
     static Stream<Sheet> starters() {
-        return Share.oneIn(3, Library.jobs().stream().flatMap(job -> job.sheets().stream()));
+        return Share.oneIn(5, Library.jobs().stream().flatMap(job -> job.sheets().stream()));
     }
 
     static Stream<Sheet> good() {

@@ -59,6 +59,7 @@ public final class FindModel {
     private Optional<List<Object>> asked = Optional.empty();
     private final AtomicLong asking = new AtomicLong();
     private boolean newPanel;
+    private boolean resting;
     private boolean pairs;
 
     /** A search before anything was told, and the panel that it is about. */
@@ -115,9 +116,12 @@ public final class FindModel {
         Optional<List<Object>> wanted = Optional.of(List.of(bare, tables, practice, newPanel));
         if (!wanted.equals(asked)) {
             asked = wanted;
+            resting = false;
             told.clear();
             pairs = false;
             begin(bare, tables, practice);
+        } else {
+            goOnAhead();
         }
     }
 
@@ -158,6 +162,9 @@ public final class FindModel {
 
     /** Runs suspects while somebody reads and types, those that are needed soonest first, until something is asked. */
     private void runAhead(Begun one, List<Situation> first) {
+        if (resting) {
+            return;
+        }
         long mine = asking.incrementAndGet();
         ahead.ask(
                 () -> {
@@ -165,6 +172,19 @@ public final class FindModel {
                     return one;
                 },
                 done -> {});
+    }
+
+    /** Nobody looks at the search for now: suspects are not run ahead any more, until {@link #look} is called again. */
+    public void rest() {
+        asking.incrementAndGet();
+        resting = true;
+    }
+
+    private void goOnAhead() {
+        if (resting) {
+            resting = false;
+            begun.filter(one -> !working.get()).ifPresent(one -> runAhead(one, List.of()));
+        }
     }
 
     private static Assembly assembled(Sheet sheet, JobTables tables) {

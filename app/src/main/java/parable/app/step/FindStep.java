@@ -62,7 +62,7 @@ public final class FindStep implements StepPage {
     @Override
     public Node centre() {
         board.clear();
-        board.lend(() -> found.getChildren().clear());
+        board.lend(this::leave);
         wiring.look();
         model.look();
         found.getChildren().setAll(board.drawing(), probes);
@@ -71,6 +71,11 @@ public final class FindStep implements StepPage {
         board.cover(sound);
         pointProbes();
         return found;
+    }
+
+    private void leave() {
+        found.getChildren().clear();
+        model.rest();
     }
 
     private void pointProbes() {
