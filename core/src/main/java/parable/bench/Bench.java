@@ -103,9 +103,7 @@ public final class Bench {
     public Bench paced(Pace pace) {
         Bench bench = new Bench(new Rig(rig, pace), state.copy());
         bench.history.addAll(history);
-        for (int part = 0; part < rig.parts.size(); part++) {
-            bench.trace.takeOver(trace, part, part);
-        }
+        bench.trace.takeOver(trace, part -> part);
         bench.story.begin(story, story.length());
         return bench;
     }

@@ -202,11 +202,7 @@ final class CarryOver {
 
     /** Brings the traces over. */
     void trace(Trace old, Trace fresh) {
-        for (int p = 0; p < from.parts.size(); p++) {
-            if (survivors[p] != GONE) {
-                fresh.takeOver(old, p, survivors[p]);
-            }
-        }
+        fresh.takeOver(old, part -> survivors[part]);
     }
 
     /** What the change is, for the story: which devices are called otherwise if it is nothing more than that. */

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.function.ToLongFunction;
 
 /** What motors and overload releases have done: a sample at every event and every few milliseconds while a speed changes. */
@@ -34,17 +35,24 @@ final class Trace {
         }
     }
 
-    /** Takes over what another trace holds of a part. */
-    void takeOver(Trace other, int from, int to) {
-        takeOver(other.motors, from, motors, to);
-        takeOver(other.releases, from, releases, to);
+    /**
+     * Takes over what another trace holds.
+     *
+     * @param positions gives the position of a part here for the one it has there; less than 0 for one that is gone
+     */
+    void takeOver(Trace other, IntUnaryOperator positions) {
+        takeOver(other.motors, motors, positions);
+        takeOver(other.releases, releases, positions);
     }
 
-    private static <T> void takeOver(Map<Integer, List<T>> others, int from, Map<Integer, List<T>> own, int to) {
-        List<T> samples = others.getOrDefault(from, List.of());
-        if (!samples.isEmpty()) {
-            own.computeIfAbsent(to, any -> new ArrayList<>()).addAll(samples);
-        }
+    private static <T> void takeOver(
+            Map<Integer, List<T>> others, Map<Integer, List<T>> own, IntUnaryOperator positions) {
+        others.forEach((from, samples) -> {
+            int to = positions.applyAsInt(from);
+            if (to >= 0) {
+                own.computeIfAbsent(to, any -> new ArrayList<>()).addAll(samples);
+            }
+        });
     }
 
     /** Forgets what came after a time. */

@@ -163,48 +163,77 @@ public final class Nodes {
         Nodes nodes(List<Rail> rails, Map<Circuit, int[][]> gaps) {
             joinByNumber(rails);
             int[] nodeOf = new int[keys.size()];
-            Arrays.fill(nodeOf, -1);
-            List<List<Object>> members = new ArrayList<>();
-            for (int id = 0; id < keys.size(); id++) {
-                int root = sets.of(id);
-                if (nodeOf[root] < 0) {
-                    nodeOf[root] = members.size();
-                    members.add(new ArrayList<>(2));
-                }
-                nodeOf[id] = nodeOf[root];
-                members.get(nodeOf[root]).add(keys.get(id));
-            }
+            int count = numberNodes(nodeOf);
             gaps.values().forEach(rungs -> Arrays.stream(rungs)
                     .forEach(rung -> Arrays.setAll(rung, gap -> nodeOf[rung[gap]])));
-            return new Nodes(numbered(members, rails), ids, nodeOf, gaps);
+            return new Nodes(nodes(nodeOf, count, rails), ids, nodeOf, gaps);
         }
 
-        private List<Node> numbered(List<List<Object>> members, List<Rail> rails) {
-            Set<String> taken = new HashSet<>();
+        /** Gives each key its node, in the order in which nodes are met; returns how many there are. */
+        private int numberNodes(int[] nodeOf) {
+            Arrays.fill(nodeOf, -1);
+            int count = 0;
+            for (int id = 0; id < nodeOf.length; id++) {
+                int root = sets.of(id);
+                if (nodeOf[root] < 0) {
+                    nodeOf[root] = count++;
+                }
+                nodeOf[id] = nodeOf[root];
+            }
+            return count;
+        }
+
+        private List<Node> nodes(int[] nodeOf, int count, List<Rail> rails) {
+            Set<String> taken = taken(rails);
+            int[] firstMember = new int[count + 1];
+            for (int node : nodeOf) {
+                firstMember[node + 1]++;
+            }
+            for (int node = 0; node < count; node++) {
+                firstMember[node + 1] += firstMember[node];
+            }
+            int[] members = new int[nodeOf.length];
+            int[] next = firstMember.clone();
+            for (int id = 0; id < nodeOf.length; id++) {
+                members[next[nodeOf[id]]++] = id;
+            }
+            List<Node> nodes = new ArrayList<>(count);
+            for (int node = 0; node < count; node++) {
+                nodes.add(node(Arrays.copyOfRange(members, firstMember[node], firstMember[node + 1]), rails, taken));
+            }
+            return nodes;
+        }
+
+        /** The numbers that rails and points have, which no other wire may get. */
+        private Set<String> taken(List<Rail> rails) {
+            Set<String> taken = new HashSet<>(keys.size());
             rails.forEach(rail -> taken.add(rail.number()));
             for (Object key : keys) {
                 if (key instanceof RungItem.NamedPoint point && !point.rail()) {
                     taken.add(point.name());
                 }
             }
-            List<Node> nodes = new ArrayList<>(members.size());
-            members.forEach(joined -> nodes.add(node(joined, rails, taken)));
-            return nodes;
+            return taken;
         }
 
-        private Node node(List<Object> joined, List<Rail> rails, Set<String> taken) {
-            List<String> names = new ArrayList<>();
-            List<Terminal> terminals = new ArrayList<>();
-            Optional<String> number = Optional.empty();
-            for (Object key : joined) {
-                if (key instanceof Terminal terminal) {
-                    terminals.add(terminal);
-                } else if (key instanceof RungItem.NamedPoint point) {
-                    names.add(point.name());
-                    number = number.or(() -> Optional.of(numberOf(point, rails)));
+        private Node node(int[] joined, List<Rail> rails, Set<String> taken) {
+            String[] names = new String[joined.length];
+            Terminal[] terminals = new Terminal[joined.length];
+            int named = 0;
+            int wired = 0;
+            String number = "";
+            for (int id : joined) {
+                if (keys.get(id) instanceof Terminal terminal) {
+                    terminals[wired++] = terminal;
+                } else if (keys.get(id) instanceof RungItem.NamedPoint point) {
+                    number = named == 0 ? numberOf(point, rails) : number;
+                    names[named++] = point.name();
                 }
             }
-            return new Node(number.orElseGet(() -> lowestFree(taken)), names, terminals);
+            return new Node(
+                    named == 0 ? lowestFree(taken) : number,
+                    List.of(Arrays.copyOf(names, named)),
+                    List.of(Arrays.copyOf(terminals, wired)));
         }
 
         private static String numberOf(RungItem.NamedPoint point, List<Rail> rails) {

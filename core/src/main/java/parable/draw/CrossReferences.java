@@ -66,9 +66,9 @@ final class CrossReferences {
         for (int rung = 0; rung < rungs.size(); rung++) {
             FittedRung fitted = rungs.get(rung);
             for (int item = 0; item < fitted.length(); item++) {
-                if (fitted.contact(item).isPresent()) {
+                if (fitted.contact(item) >= 0) {
                     noteContact(fitted, new Spot(power, rung, item));
-                } else if (!power && fitted.load(item).isPresent()) {
+                } else if (!power && fitted.load(item) >= 0) {
                     noteLoad(fitted, new Spot(false, rung, item));
                 }
             }
@@ -76,20 +76,19 @@ final class CrossReferences {
     }
 
     private void noteContact(FittedRung fitted, Spot spot) {
-        Part part = fitted.part(spot.item()).orElseThrow();
         int index = fitted.partIndex(spot.item());
-        int contact = fitted.contact(spot.item()).orElseThrow();
+        int contact = fitted.contact(spot.item());
         if (places[index] == null) {
-            places[index] = new Spot[part.contacts().size()];
+            places[index] = new Spot[assembly.parts().get(index).contacts().size()];
         }
         Spot first = places[index][contact];
         places[index][contact] = first == null ? spot : first;
     }
 
     private void noteLoad(FittedRung fitted, Spot spot) {
-        Part part = fitted.part(spot.item()).orElseThrow();
-        boolean coil = part.loads().get(fitted.load(spot.item()).orElseThrow()).role() == LoadRole.COIL;
         int index = fitted.partIndex(spot.item());
+        Part part = assembly.parts().get(index);
+        boolean coil = part.loads().get(fitted.load(spot.item())).role() == LoadRole.COIL;
         coils[index] = coil && coils[index] == null ? spot : coils[index];
     }
 

@@ -3,7 +3,6 @@ package parable.draw;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -43,7 +42,7 @@ final class LadderDiagram extends LaneDiagram {
     private static final int MOST_BESIDE_A_WIRE = 13;
 
     private final CrossReferences references;
-    private final Map<String, Integer> uses;
+    private final PointUses uses;
     private final LadderParts parts;
     private final double[] rows;
     private final double left;
@@ -62,7 +61,7 @@ final class LadderDiagram extends LaneDiagram {
         top = corner.y();
         this.practice = practice;
         references = new CrossReferences(assembly, this::columnOf);
-        uses = uses(rungs);
+        uses = new PointUses(this);
         remarks = rungs.stream().map(rung -> Remark.lines(rung.remark())).toList();
         parts = LadderParts.of(this);
         rows = new double[rungs.size() + 1];
@@ -163,8 +162,8 @@ final class LadderDiagram extends LaneDiagram {
     }
 
     @Override
-    boolean runsAcross(RungItem.NamedPoint point) {
-        return point.rail() || uses.getOrDefault(point.name(), 0) > 1;
+    boolean runsAcross(RungItem.NamedPoint point, int node) {
+        return point.rail() || uses.isNamedAgain(point, node);
     }
 
     @Override
@@ -225,12 +224,10 @@ final class LadderDiagram extends LaneDiagram {
 
     /** How many lines {@link #notes} has, none for what a rung does not go through. */
     private int noteLines(FittedRung rung, int item) {
-        if (rung.contact(item).isPresent()) {
-            return linesAtContact(rung.part(item).orElseThrow());
+        if (rung.contact(item) >= 0) {
+            return linesAtContact(assembly.parts().get(rung.partIndex(item)));
         }
-        return rung.load(item).isPresent()
-                ? linesAtLoad(rung.part(item).orElseThrow(), rung.load(item).getAsInt())
-                : 0;
+        return rung.load(item) >= 0 ? linesAtLoad(assembly.parts().get(rung.partIndex(item)), rung.load(item)) : 0;
     }
 
     private int linesAtContact(Part part) {

@@ -1,10 +1,7 @@
 package parable.draw;
 
 import java.util.ArrayList;
-import java.util.BitSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import parable.circuit.Circuit;
 import parable.circuit.Node;
@@ -27,10 +24,20 @@ abstract class LaneDiagram extends LanePlan {
     private static final boolean[] BOTH_SIDES = {false, true};
     private static final boolean[] NEITHER_SIDE = {};
 
+    /** One end of a device. */
+    private record Side(Placed device, boolean next) {
+        Terminal terminal() {
+            return towards(device, next);
+        }
+    }
+
     final Axis axis;
     final Symbols symbols;
+    private StripSigns signs = StripSigns.NONE;
     private final WireBeginnings beginnings = new WireBeginnings(this);
-    private Map<Terminal, Integer> strip = Map.of();
+
+    /** Where each terminal of the strip is drawn first, by its position; empty where it is not. */
+    private Side[] strip = {};
 
     LaneDiagram(Assembly assembly, Symbols symbols, Axis axis, Circuit circuit, Pitch pitch) {
         super(assembly, circuit, pitch);
@@ -54,26 +61,19 @@ abstract class LaneDiagram extends LanePlan {
     final void layOut(StripSigns signs) {
         settle();
         arrange();
-        strip = beside(signs);
-    }
-
-    /** The position of the terminal of the strip that is drawn beside a terminal, for each that has one; lane by lane. */
-    private Map<Terminal, Integer> beside(StripSigns signs) {
-        Map<Terminal, Integer> beside = new HashMap<>();
-        BitSet drawn = new BitSet();
+        this.signs = signs;
+        strip = new Side[signs.count()];
         for (int lane = 0; lane < lanes().size() && !signs.isEmpty(); lane++) {
             for (Placed placed : lanes().get(lane)) {
                 int part = fitted.get(lane).partIndex(placed.index());
                 for (boolean next : part < 0 ? NEITHER_SIDE : BOTH_SIDES) {
                     int position = signs.leading(part, nodeTowards(lane, placed, next));
-                    if (position >= 0 && !drawn.get(position)) {
-                        drawn.set(position);
-                        beside.put(towards(placed, next), position);
+                    if (position >= 0 && strip[position] == null) {
+                        strip[position] = new Side(placed, next);
                     }
                 }
             }
         }
-        return beside;
     }
 
     /** The node at an end of a device; the one that it lands on at both. */
@@ -156,12 +156,14 @@ abstract class LaneDiagram extends LanePlan {
 
     /** The sign of a terminal of the strip, with its number, where there is one. */
     private void drawStrip(List<Mark> marks, int lane, Placed placed, boolean next, double end) {
-        Optional.ofNullable(strip.get(towards(placed, next))).ifPresent(position -> {
+        int part = fitted.get(lane).partIndex(placed.index());
+        int position = part < 0 || signs.isEmpty() ? -1 : signs.leading(part, nodeTowards(lane, placed, next));
+        if (position >= 0 && strip[position].terminal().equals(towards(placed, next))) {
             Point at = axis.point(besideDevice(placed, next, end), across(lane));
             marks.add(new Mark.Figure(
                     Box.around(at, 2 * TERMINAL, 2 * TERMINAL), List.of(new Stroke.Circle(at, TERMINAL, false))));
             drawStripNumber(marks, Integer.toString(position + 1), at);
-        });
+        }
     }
 
     /** Where along its lane the terminal of the strip is drawn that the wire from the end of a device goes by. */

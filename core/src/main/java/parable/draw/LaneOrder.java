@@ -1,11 +1,10 @@
 package parable.draw;
 
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.HashMap;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import parable.circuit.RungItem;
@@ -26,8 +25,13 @@ final class LaneOrder {
     record Placed(RungItem item, int index, Optional<LaneItem> inLayout, boolean reversed) {}
 
     private final LaneItems all;
-    private final Map<LaneItem, Set<LaneItem>> after = new HashMap<>();
-    private final Set<LaneItem> afterAny = new HashSet<>();
+    private final Successors after = new Successors();
+    private final BitSet comesAfterAny = new BitSet();
+
+    /** What a search has been to, and where it has still to go; kept because there are so many. */
+    private final Set<Integer> seen = new HashSet<>();
+
+    private final List<Integer> waiting = new ArrayList<>();
 
     /** An order in which nothing is settled. */
     LaneOrder(LaneItems all) {
@@ -79,18 +83,19 @@ final class LaneOrder {
     }
 
     private boolean leads(LaneItem from, LaneItem to) {
-        if (!afterAny.contains(to) || !after.containsKey(from)) {
+        if (!comesAfterAny.get(to.id()) || !after.has(from.id())) {
             return false;
         }
-        Set<LaneItem> seen = new HashSet<>();
-        List<LaneItem> waiting = new ArrayList<>(List.of(from));
+        seen.clear();
+        waiting.clear();
+        waiting.add(from.id());
         while (!waiting.isEmpty()) {
-            LaneItem item = waiting.remove(waiting.size() - 1);
-            if (item.equals(to)) {
+            int item = waiting.remove(waiting.size() - 1);
+            if (item == to.id()) {
                 return true;
             }
             if (seen.add(item)) {
-                waiting.addAll(after.getOrDefault(item, Collections.emptySet()));
+                after.addTo(waiting, item);
             }
         }
         return false;
@@ -98,8 +103,46 @@ final class LaneOrder {
 
     private void addOrder(List<LaneItem> items) {
         for (int i = 0; i + 1 < items.size(); i++) {
-            after.computeIfAbsent(items.get(i), any -> new HashSet<>(2)).add(items.get(i + 1));
-            afterAny.add(items.get(i + 1));
+            after.add(items.get(i).id(), items.get(i + 1).id());
+            comesAfterAny.set(items.get(i + 1).id());
+        }
+    }
+
+    /** What comes next after each item, as chains in arrays. */
+    private static final class Successors {
+        private static final int NONE = -1;
+
+        private int[] last = new int[0];
+        private int[] item = new int[16];
+        private int[] before = new int[16];
+        private int count;
+
+        boolean has(int id) {
+            return id < last.length && last[id] != NONE;
+        }
+
+        void add(int id, int next) {
+            if (id >= last.length) {
+                int known = last.length;
+                last = Arrays.copyOf(last, Math.max(16, 2 * id + 1));
+                Arrays.fill(last, known, last.length, NONE);
+            }
+            if (last[id] != NONE && item[last[id]] == next) {
+                return;
+            }
+            if (count == item.length) {
+                item = Arrays.copyOf(item, 2 * count);
+                before = Arrays.copyOf(before, 2 * count);
+            }
+            item[count] = next;
+            before[count] = last[id];
+            last[id] = count++;
+        }
+
+        void addTo(List<Integer> all, int id) {
+            for (int at = has(id) ? last[id] : NONE; at != NONE; at = before[at]) {
+                all.add(item[at]);
+            }
         }
     }
 

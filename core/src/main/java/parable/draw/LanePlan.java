@@ -72,8 +72,8 @@ abstract class LanePlan {
         return pitch.slot;
     }
 
-    /** Whether the end of a rung on this node is drawn as a node that runs across the lanes. */
-    abstract boolean runsAcross(RungItem.NamedPoint point);
+    /** Whether the end of a rung on a point, which is on this node, is drawn as a node that runs across the lanes. */
+    abstract boolean runsAcross(RungItem.NamedPoint point, int node);
 
     /**
      * What devices must be in line with this one, empty if none; where a rung goes through a group twice, first stands
@@ -125,19 +125,6 @@ abstract class LanePlan {
         return assembly.nodes().between(circuit, lane, Math.min(one.index(), next.index()));
     }
 
-    /** How often each point that is no rail is named by the rungs of this diagram. */
-    static Map<String, Integer> uses(List<Rung> rungs) {
-        Map<String, Integer> uses = new HashMap<>();
-        for (Rung rung : rungs) {
-            for (RungItem item : rung.items()) {
-                if (item instanceof RungItem.NamedPoint point && !point.rail()) {
-                    uses.merge(point.name(), 1, Integer::sum);
-                }
-            }
-        }
-        return uses;
-    }
-
     private List<List<Placed>> settled(Set<Integer> detached) {
         LaneOrder order = new LaneOrder(items);
         List<List<Placed>> settled = new ArrayList<>();
@@ -185,9 +172,8 @@ abstract class LanePlan {
     }
 
     private Optional<LaneItem> across(RungItem.NamedPoint point, int lane, int index) {
-        return runsAcross(point)
-                ? Optional.of(items.node(inPart(nodeAlong(lane, index), partOf(lane))))
-                : Optional.empty();
+        int node = nodeAlong(lane, index);
+        return runsAcross(point, node) ? Optional.of(items.node(inPart(node, partOf(lane)))) : Optional.empty();
     }
 
     /** What a device on a rung is in the layout, where the rung may have been through the same group before. */

@@ -41,8 +41,13 @@ public sealed interface Mark {
 
         @Override
         public boolean reaches(double top, double bottom) {
-            return points.stream().anyMatch(point -> point.y() >= top)
-                    && points.stream().anyMatch(point -> point.y() <= bottom);
+            double highest = Double.POSITIVE_INFINITY;
+            double lowest = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < points.size(); i++) {
+                highest = Math.min(highest, points.get(i).y());
+                lowest = Math.max(lowest, points.get(i).y());
+            }
+            return lowest >= top && highest <= bottom;
         }
     }
 

@@ -45,7 +45,7 @@ final class PowerDiagram extends LaneDiagram {
     private static final double MOTOR_RADIUS = 47;
     static final Pitch PITCH = new Pitch(30, 104, 14);
 
-    private final Map<String, Integer> uses;
+    private final PointUses uses;
     private final Map<Object, Point> lastPole = new HashMap<>();
     private final List<Point> motors = new ArrayList<>();
     private final Map<String, Point> circles = new HashMap<>();
@@ -56,7 +56,7 @@ final class PowerDiagram extends LaneDiagram {
 
     private PowerDiagram(Assembly assembly, Practice practice) {
         super(assembly, Symbols.of(practice, Axis.DOWN), Axis.DOWN, Circuit.POWER, PITCH);
-        uses = uses(rungs);
+        uses = new PointUses(this);
         columns = new double[rungs.size()];
     }
 
@@ -108,8 +108,8 @@ final class PowerDiagram extends LaneDiagram {
     }
 
     @Override
-    boolean runsAcross(RungItem.NamedPoint point) {
-        return !point.rail() && uses.getOrDefault(point.name(), 0) > 1;
+    boolean runsAcross(RungItem.NamedPoint point, int node) {
+        return !point.rail() && uses.isNamedAgain(point, node);
     }
 
     @Override

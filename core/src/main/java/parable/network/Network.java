@@ -65,9 +65,11 @@ public final class Network {
         firstContact = new int[parts.size() + 1];
         firstSource = new int[parts.size() + 1];
         firstLoad = new int[parts.size() + 1];
+        countBranches(parts);
+        WiredEnds wired = defects.wiresOff().isEmpty() ? WiredEnds.of(this) : WiredEnds.unknown(this);
         List<Branch> found = new ArrayList<>();
         for (int p = 0; p < parts.size(); p++) {
-            addBranches(p, parts.get(p), found);
+            addBranches(p, parts.get(p), wired, found);
         }
         nodeCount = nextNode + 1;
         Set<Integer> bonded = bondedNodes(parts);
@@ -121,6 +123,15 @@ public final class Network {
         return sameCopper ? new Network(this, others) : new Network(assembly, others);
     }
 
+    private void countBranches(List<Part> parts) {
+        for (int p = 0; p < parts.size(); p++) {
+            Part part = parts.get(p);
+            firstContact[p + 1] = firstContact[p] + part.contacts().size();
+            firstSource[p + 1] = firstSource[p] + part.sources().size();
+            firstLoad[p + 1] = firstLoad[p] + part.loads().size();
+        }
+    }
+
     /** By their sort, those of one sort as they were found. */
     private static List<Branch> inOrder(List<Branch> found) {
         Map<Branch.Sort, List<Branch>> bySort = new EnumMap<>(Branch.Sort.class);
@@ -167,23 +178,26 @@ public final class Network {
         return known == null ? next : known;
     }
 
+    /** The node of an end of a branch: as it is known, or of its terminal where it is not (less than 0). */
+    private int end(int known, String tag, String marking) {
+        return known >= 0 ? known : number(tag, marking);
+    }
+
     /** Terminals are numbered as they are listed on the device, an inner star point behind them. */
-    private void addBranches(int p, Part part, List<Branch> found) {
+    private void addBranches(int p, Part part, WiredEnds wired, List<Branch> found) {
         String tag = part.tag();
-        firstContact[p + 1] = firstContact[p] + part.contacts().size();
-        firstSource[p + 1] = firstSource[p] + part.sources().size();
-        firstLoad[p + 1] = firstLoad[p] + part.loads().size();
         for (int i = 0; i < part.contacts().size(); i++) {
             Contact contact = part.contacts().get(i);
-            int from = number(tag, contact.from());
-            found.add(new Branch(Branch.Sort.CONTACT, p, i, from, number(tag, contact.to())));
+            int from = end(wired.ofContact(contact(p, i), 0), tag, contact.from());
+            int to = end(wired.ofContact(contact(p, i), 1), tag, contact.to());
+            found.add(new Branch(Branch.Sort.CONTACT, p, i, from, to));
         }
         int[] loadFrom = new int[part.loads().size()];
         int[] loadTo = new int[loadFrom.length];
         for (int i = 0; i < loadFrom.length; i++) {
             Load load = part.loads().get(i);
-            loadFrom[i] = number(tag, load.from());
-            loadTo[i] = load.endsAtStarPoint() ? STAR_POINT : number(tag, load.to());
+            loadFrom[i] = end(wired.ofLoad(load(p, i), 0), tag, load.from());
+            loadTo[i] = load.endsAtStarPoint() ? STAR_POINT : end(wired.ofLoad(load(p, i), 1), tag, load.to());
         }
         for (int i = 0; i < part.sources().size(); i++) {
             Source source = part.sources().get(i);

@@ -87,6 +87,9 @@ public final class Assembly {
      * @throws PartException as {@link #of} does
      */
     public Assembly on(Sheet changed) throws PartException {
+        if (changed.devices() == sheet.devices()) {
+            return checked(changed, tables, parts, indexByTag, rungsWithout(Set.of()));
+        }
         Set<Device> staying = identical(changed.devices());
         Set<String> gone = sheet.devices().stream()
                 .filter(device -> !staying.contains(device))
@@ -147,6 +150,16 @@ public final class Assembly {
             Optional<Part> part = known.apply(device);
             parts.add(part.isPresent() ? part.get() : fit(index, device, tables));
         }
+        return checked(sheet, tables, parts, indexByTag, fitted);
+    }
+
+    private static Assembly checked(
+            Sheet sheet,
+            JobTables tables,
+            List<Part> parts,
+            Map<String, Integer> indexByTag,
+            Map<Rung, FittedRung> fitted)
+            throws PartException {
         Assembly assembly = new Assembly(sheet, tables, parts, indexByTag, fitted);
         for (int i = 0; i < assembly.rungs.size(); i++) {
             FittedRung rung = assembly.rungs.get(i);

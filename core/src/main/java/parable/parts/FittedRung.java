@@ -1,8 +1,6 @@
 package parable.parts;
 
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalInt;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -25,6 +23,7 @@ public final class FittedRung {
     /** Position of the load that an item is. */
     private final int[] loads;
 
+    private final boolean[] reversed;
     private final boolean earthed;
 
     FittedRung(Rung rung, Assembly assembly) {
@@ -34,6 +33,7 @@ public final class FittedRung {
         indices = new int[items];
         contacts = new int[items];
         loads = new int[items];
+        reversed = new boolean[items];
         for (int item = 0; item < items; item++) {
             contacts[item] = NONE;
             loads[item] = NONE;
@@ -62,8 +62,13 @@ public final class FittedRung {
 
     private void fit(int item, Part part, RungItem.Passage passage) {
         contacts[item] = part.contactBetween(passage.from(), passage.to()).orElse(NONE);
-        if (contacts[item] == NONE) {
-            loads[item] = part.loadBetween(passage.from(), passage.to()).orElse(NONE);
+        if (contacts[item] != NONE) {
+            reversed[item] = !part.contacts().get(contacts[item]).from().equals(passage.from());
+            return;
+        }
+        loads[item] = part.loadBetween(passage.from(), passage.to()).orElse(NONE);
+        if (loads[item] != NONE) {
+            reversed[item] = !part.loads().get(loads[item]).from().equals(passage.from());
         }
     }
 
@@ -122,11 +127,6 @@ public final class FittedRung {
         return parts.length;
     }
 
-    /** The part that an item goes through or lands on, empty for a point. */
-    public Optional<Part> part(int item) {
-        return Optional.ofNullable(parts[item]);
-    }
-
     /** The position on the sheet of the part that an item goes through or lands on, -1 for a point. */
     public int partIndex(int item) {
         return indices[item];
@@ -137,13 +137,18 @@ public final class FittedRung {
         return earthed;
     }
 
-    /** The position of the contact that an item goes through, empty if it goes through none. */
-    public OptionalInt contact(int item) {
-        return contacts[item] == NONE ? OptionalInt.empty() : OptionalInt.of(contacts[item]);
+    /** The position of the contact that an item goes through, -1 if it goes through none. */
+    public int contact(int item) {
+        return contacts[item];
     }
 
-    /** The position of the load that an item goes through, empty if it goes through none. */
-    public OptionalInt load(int item) {
-        return loads[item] == NONE ? OptionalInt.empty() : OptionalInt.of(loads[item]);
+    /** The position of the load that an item goes through, -1 if it goes through none. */
+    public int load(int item) {
+        return loads[item];
+    }
+
+    /** Whether an item goes through its contact or load against the order in which the device lists its terminals. */
+    public boolean isReversed(int item) {
+        return reversed[item];
     }
 }

@@ -19,13 +19,13 @@ public record StripTerminal(Terminal terminal, String number, String place) {
 
     /** The strip of a sheet, in order: place by place, and in each the nodes in the order of the sheet. */
     public static List<StripTerminal> of(Assembly assembly) {
-        StripWays ways = StripWays.of(assembly);
+        StripExits exits = StripExits.of(assembly);
         String tag = freeTag(assembly);
         List<StripTerminal> strip = new ArrayList<>();
-        for (StripWays.Way way : ways.all()) {
+        for (StripExits.Exit exit : exits.all()) {
             Terminal terminal = new Terminal(tag, Integer.toString(strip.size() + 1));
-            String number = assembly.nodes().all().get(way.node()).number();
-            strip.add(new StripTerminal(terminal, number, ways.places().get(way.place())));
+            String number = assembly.nodes().all().get(exit.node()).number();
+            strip.add(new StripTerminal(terminal, number, exits.places().get(exit.place())));
         }
         return strip;
     }

@@ -104,7 +104,7 @@ class TraceTest {
         assertThat(trace.motorAt(RELEASE, 5)).isEmpty();
         assertThat(trace.releaseAt(MOTOR, 5)).isEmpty();
         Trace other = new Trace();
-        other.takeOver(trace, MOTOR, 2);
+        other.takeOver(trace, part -> part == MOTOR ? 2 : -1);
         assertThat(other.of(2)).containsExactly(sample(1));
         assertThat(other.of(MOTOR)).isEmpty();
     }

@@ -42,7 +42,7 @@ class StrokesOnStartersTest {
     /** Sheets of the library with a contactor of which a tap on a button brings it in to stay. */
     private static List<Arguments> started() throws ActionRefusedException {
         List<Arguments> found = new ArrayList<>();
-        List<Sheet> sheets = Share.oneIn(5, Library.jobs().stream().flatMap(job -> job.sheets().stream()))
+        List<Sheet> sheets = Share.oneIn(3, Library.jobs().stream().flatMap(job -> job.sheets().stream()))
                 .toList();
         for (Sheet sheet : sheets) {
             for (Part part : Examples.fitted(sheet).parts()) {

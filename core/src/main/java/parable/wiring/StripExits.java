@@ -13,8 +13,8 @@ import parable.parts.Assembly;
 import parable.parts.FittedRung;
 import parable.parts.Part;
 
-/** Which wires leave the back plate for which place, one way for each terminal of the strip and in its order: place by place, and in each the nodes in the order of the sheet. */
-public final class StripWays {
+/** Which wires leave the back plate for which place, one exit for each terminal of the strip and in its order: place by place, and in each the nodes in the order of the sheet. */
+public final class StripExits {
 
     /**
      * A wire that leaves for a place.
@@ -22,19 +22,19 @@ public final class StripWays {
      * @param node its position among the nodes of the sheet
      * @param place the position of the place, as {@link #placeOf(int)} has it
      */
-    public record Way(int node, int place) {}
+    public record Exit(int node, int place) {}
 
     private final List<String> places;
     private final int[] placeOfPart;
     private final Assembly assembly;
-    private final List<Way> all;
+    private final List<Exit> all;
 
     /** Whether a node has a terminal in a place, by the positions of place and node. */
     private final boolean[][] reached;
 
     private final BitSet earths = new BitSet();
 
-    private StripWays(Assembly assembly) {
+    private StripExits(Assembly assembly) {
         this.assembly = assembly;
         placeOfPart = new int[assembly.parts().size()];
         places = places(assembly.parts(), placeOfPart);
@@ -45,21 +45,21 @@ public final class StripWays {
                 note(circuit, rung, rungs.get(rung));
             }
         }
-        List<List<Way>> ways = new ArrayList<>();
-        places.forEach(place -> ways.add(new ArrayList<>()));
+        List<List<Exit>> exits = new ArrayList<>();
+        places.forEach(place -> exits.add(new ArrayList<>()));
         for (int node = 0; node < assembly.nodes().all().size(); node++) {
-            addWays(node, ways);
+            addExits(node, exits);
         }
         int backPlate = places.indexOf(Places.BACK_PLATE);
         if (backPlate >= 0) {
-            ways.get(backPlate).clear();
+            exits.get(backPlate).clear();
         }
-        all = ways.stream().flatMap(List::stream).toList();
+        all = exits.stream().flatMap(List::stream).toList();
     }
 
     /** Those of a sheet. */
-    public static StripWays of(Assembly assembly) {
-        return new StripWays(assembly);
+    public static StripExits of(Assembly assembly) {
+        return new StripExits(assembly);
     }
 
     /** The places in the order in which the devices are listed; notes for each part the position of its place among them. */
@@ -93,15 +93,15 @@ public final class StripWays {
     }
 
     /**
-     * Adds a way to each place that a node leads to: none if it is there alone or not at all. A protective conductor has one for each thing that it leads to, so that taking one
+     * Adds an exit to each place that a node leads to: none if it is there alone or not at all. A protective conductor has one for each thing that it leads to, so that taking one
      * away leaves the others protected (IEC 60364-5-54, 543.2.8).
      */
-    private void addWays(int node, List<List<Way>> ways) {
+    private void addExits(int node, List<List<Exit>> exits) {
         if (placesOf(node) > 1) {
             for (int place = 0; place < reached.length; place++) {
                 int terminals = reached[place][node] ? terminals(node, place) : 0;
                 for (int n = 0; n < terminals; n++) {
-                    ways.get(place).add(new Way(node, place));
+                    exits.get(place).add(new Exit(node, place));
                 }
             }
         }
@@ -129,7 +129,7 @@ public final class StripWays {
     }
 
     /** One for each terminal of the strip, in its order; the list cannot be changed. */
-    public List<Way> all() {
+    public List<Exit> all() {
         return all;
     }
 
