@@ -15,6 +15,7 @@ import parable.network.Network;
 import parable.network.Potential;
 import parable.network.Solution;
 import parable.parts.Assembly;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Excitation;
 import parable.parts.Heater;
@@ -43,6 +44,7 @@ final class Rig {
     private final int[] firstGroup;
 
     private final int[] arrivalGroup;
+    private final BitSet throughPaths;
     private final Conditions conditions = new Conditions(this);
     private final Faults faults;
     private final boolean sags;
@@ -89,6 +91,7 @@ final class Rig {
         network = Network.of(assembly);
         plan = assembly.sheet().program().map(ScanPlan::new);
         parts = assembly.parts();
+        throughPaths = throughPaths(network, parts);
         faults = new Faults(network);
         sags = parts.stream().anyMatch(part -> Sagging.mayWeaken(part, parts));
         arrivalGroup = new int[parts.size()];
@@ -122,6 +125,7 @@ final class Rig {
         network = same.network;
         plan = same.plan;
         parts = same.parts;
+        throughPaths = same.throughPaths;
         faults = same.faults;
         sags = same.sags;
         arrivalGroup = same.arrivalGroup;
@@ -213,14 +217,22 @@ final class Rig {
                 closed.set(network.contact(group.part(), contact));
             }
         }
+        closed.or(throughPaths);
+        return closed;
+    }
+
+    /** The contacts that always conduct, by their numbers. */
+    private static BitSet throughPaths(Network network, List<Part> parts) {
+        BitSet always = new BitSet();
         for (int p = 0; p < parts.size(); p++) {
-            for (int c = 0; c < parts.get(p).contacts().size(); c++) {
-                if (parts.get(p).contacts().get(c).isThroughPath()) {
-                    closed.set(network.contact(p, c));
+            List<Contact> contacts = parts.get(p).contacts();
+            for (int c = 0; c < contacts.size(); c++) {
+                if (contacts.get(c).isThroughPath()) {
+                    always.set(network.contact(p, c));
                 }
             }
         }
-        return closed;
+        return always;
     }
 
     private BitSet sourcesOn(RunState state) {

@@ -167,9 +167,9 @@ final class CrossReferences {
                 .orElse("free");
     }
 
-    /** Whether a part has a coil in the ladder. */
-    boolean hasCoil(Part part) {
-        return coils[indexOf(part)] != null;
+    /** Whether a part has a coil in the ladder, by its position on the sheet. */
+    boolean hasCoil(int part) {
+        return coils[part] != null;
     }
 
     /** Where a part's coil is: {@code 5H}; empty if it has none in the ladder. */

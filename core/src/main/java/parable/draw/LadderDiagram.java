@@ -225,13 +225,14 @@ final class LadderDiagram extends LaneDiagram {
     /** How many lines {@link #notes} has, none for what a rung does not go through. */
     private int noteLines(FittedRung rung, int item) {
         if (rung.contact(item) >= 0) {
-            return linesAtContact(assembly.parts().get(rung.partIndex(item)));
+            return linesAtContact(rung.partIndex(item));
         }
         return rung.load(item) >= 0 ? linesAtLoad(assembly.parts().get(rung.partIndex(item)), rung.load(item)) : 0;
     }
 
-    private int linesAtContact(Part part) {
-        boolean coil = references.hasCoil(part) || !part.device().label().isEmpty();
+    private int linesAtContact(int index) {
+        Part part = assembly.parts().get(index);
+        boolean coil = references.hasCoil(index) || !part.device().label().isEmpty();
         return (coil ? 1 : 0) + (part.drive() instanceof Drive.ByTurning ? 1 : 0);
     }
 

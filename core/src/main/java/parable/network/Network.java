@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -14,10 +13,9 @@ import java.util.stream.IntStream;
 import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
-import parable.parts.Contact;
 import parable.parts.Family;
-import parable.parts.Load;
 import parable.parts.Part;
+import parable.parts.PartTerminals;
 import parable.parts.Source;
 
 /**
@@ -31,19 +29,9 @@ public final class Network {
     private static final String PROTECTIVE_EARTH = "PE";
     private static final BitSet NO_LOADS = new BitSet();
 
-    /** Stands for the node of an inner star point, which is numbered behind the terminals. */
-    private static final int STAR_POINT = -1;
-
-    /** About twice as many as most devices leave, so that the table need not grow. */
-    private static final int UNWIRED_OF_A_PART = 8;
-
     private final Assembly assembly;
     private final Defects defects;
-
-    /** The nodes of the terminals that no wire lands on. */
-    private final Map<Terminal, Integer> unwired;
-
-    private int nextNode;
+    private final TerminalNodes nodes;
     private final List<Branch> branches;
     private final int bondCount;
     private final BitSet protectiveEarths;
@@ -58,20 +46,18 @@ public final class Network {
     private Network(Assembly assembly, Defects defects) {
         this.assembly = assembly;
         this.defects = defects;
-        unwired = new HashMap<>(UNWIRED_OF_A_PART * assembly.parts().size());
-        nextNode = assembly.nodes().all().size();
+        nodes = TerminalNodes.of(assembly, defects.wiresOff());
         protectiveEarths = new BitSet();
         List<Part> parts = assembly.parts();
         firstContact = new int[parts.size() + 1];
         firstSource = new int[parts.size() + 1];
         firstLoad = new int[parts.size() + 1];
         countBranches(parts);
-        WiredEnds wired = defects.wiresOff().isEmpty() ? WiredEnds.of(this) : WiredEnds.unknown(this);
         List<Branch> found = new ArrayList<>();
         for (int p = 0; p < parts.size(); p++) {
-            addBranches(p, parts.get(p), wired, found);
+            addBranches(p, parts.get(p), found);
         }
-        nodeCount = nextNode + 1;
+        nodeCount = nodes.count() + 1;
         Set<Integer> bonded = bondedNodes(parts);
         bonded.forEach(node -> found.add(new Branch(Branch.Sort.JUMPER, -1, found.size(), earth(), node)));
         bondCount = bonded.size();
@@ -92,8 +78,7 @@ public final class Network {
     private Network(Network same, Defects defects) {
         this.defects = defects;
         assembly = same.assembly;
-        unwired = same.unwired;
-        nextNode = same.nextNode;
+        nodes = same.nodes;
         branches = same.branches;
         bondCount = same.bondCount;
         protectiveEarths = same.protectiveEarths;
@@ -156,70 +141,33 @@ public final class Network {
         return new IllegalArgumentException(terminal + ": the sheet has no such terminal");
     }
 
-    /** The node of the wire that lands on a terminal, empty if none does. */
-    private Optional<Integer> wired(Terminal terminal) {
-        return defects.wiresOff().contains(terminal)
-                ? Optional.empty()
-                : assembly.nodes().indexOf(terminal);
-    }
-
-    /** The node of a terminal that exists, one of its own if no wire lands on it. */
-    private int number(String tag, String marking) {
-        Terminal terminal = new Terminal(tag, marking);
-        Optional<Integer> wired = wired(terminal);
-        if (wired.isPresent()) {
-            return wired.get();
-        }
-        Integer next = nextNode;
-        Integer known = unwired.putIfAbsent(terminal, next);
-        if (known == null) {
-            nextNode++;
-        }
-        return known == null ? next : known;
-    }
-
-    /** The node of an end of a branch: as it is known, or of its terminal where it is not (less than 0). */
-    private int end(int known, String tag, String marking) {
-        return known >= 0 ? known : number(tag, marking);
-    }
-
-    /** Terminals are numbered as they are listed on the device, an inner star point behind them. */
-    private void addBranches(int p, Part part, WiredEnds wired, List<Branch> found) {
-        String tag = part.tag();
+    private void addBranches(int p, Part part, List<Branch> found) {
+        PartTerminals terminals = assembly.terminals(p);
         for (int i = 0; i < part.contacts().size(); i++) {
-            Contact contact = part.contacts().get(i);
-            int from = end(wired.ofContact(contact(p, i), 0), tag, contact.from());
-            int to = end(wired.ofContact(contact(p, i), 1), tag, contact.to());
-            found.add(new Branch(Branch.Sort.CONTACT, p, i, from, to));
-        }
-        int[] loadFrom = new int[part.loads().size()];
-        int[] loadTo = new int[loadFrom.length];
-        for (int i = 0; i < loadFrom.length; i++) {
-            Load load = part.loads().get(i);
-            loadFrom[i] = end(wired.ofLoad(load(p, i), 0), tag, load.from());
-            loadTo[i] = load.endsAtStarPoint() ? STAR_POINT : end(wired.ofLoad(load(p, i), 1), tag, load.to());
+            int from = nodes.of(p, terminals.ofContact(i, 0));
+            found.add(new Branch(Branch.Sort.CONTACT, p, i, from, nodes.of(p, terminals.ofContact(i, 1))));
         }
         for (int i = 0; i < part.sources().size(); i++) {
-            Source source = part.sources().get(i);
-            int live = number(tag, source.live());
-            found.add(new Branch(Branch.Sort.SOURCE, p, i, number(tag, source.reference()), live));
+            int from = nodes.of(p, terminals.referenceOf(i));
+            found.add(new Branch(Branch.Sort.SOURCE, p, i, from, nodes.of(p, terminals.liveOf(i))));
         }
-        for (String marking : part.bare()) {
-            int node = number(tag, marking);
-            if (marking.equals(PROTECTIVE_EARTH)) {
-                protectiveEarths.set(node);
-            }
+        if (part.bare().contains(PROTECTIVE_EARTH)) {
+            protectiveEarths.set(node(p, PROTECTIVE_EARTH));
         }
-        for (int i = 0; i < loadFrom.length; i++) {
-            int to = loadTo[i] == STAR_POINT ? number(tag, part.loads().get(i).to()) : loadTo[i];
-            found.add(new Branch(Branch.Sort.LOAD, p, i, loadFrom[i], to));
+        for (int i = 0; i < part.loads().size(); i++) {
+            int from = nodes.of(p, terminals.ofLoad(i, 0));
+            found.add(new Branch(Branch.Sort.LOAD, p, i, from, nodes.of(p, terminals.ofLoad(i, 1))));
         }
         List<Diode> diodes = Diode.of(part);
         for (int i = 0; i < diodes.size(); i++) {
-            int from = number(tag, diodes.get(i).from());
+            int from = node(p, diodes.get(i).from());
             found.add(new Branch(
-                    Branch.Sort.DIODE, p, i, from, number(tag, diodes.get(i).to())));
+                    Branch.Sort.DIODE, p, i, from, node(p, diodes.get(i).to())));
         }
+    }
+
+    private int node(int part, String marking) {
+        return nodes.of(part, assembly.terminals(part).of(marking));
     }
 
     /**
@@ -228,16 +176,17 @@ public final class Network {
      */
     private Set<Integer> bondedNodes(List<Part> parts) {
         Set<Integer> bonded = new LinkedHashSet<>();
-        for (Part part : parts) {
-            if (part.family() == Family.SUPPLY && part.bare().contains(PROTECTIVE_EARTH)) {
-                bonded.add(number(part.tag(), PROTECTIVE_EARTH));
+        for (int p = 0; p < parts.size(); p++) {
+            if (parts.get(p).family() == Family.SUPPLY && parts.get(p).bare().contains(PROTECTIVE_EARTH)) {
+                bonded.add(node(p, PROTECTIVE_EARTH));
             }
         }
         Set<Integer> grounded = new LinkedHashSet<>();
-        for (Part part : parts) {
-            for (Source source : part.sources()) {
-                if (source.grounded() && isBonded(part, bonded)) {
-                    grounded.add(number(part.tag(), source.reference()));
+        for (int p = 0; p < parts.size(); p++) {
+            List<Source> sources = parts.get(p).sources();
+            for (int i = 0; i < sources.size(); i++) {
+                if (sources.get(i).grounded() && isBonded(p, bonded)) {
+                    grounded.add(nodes.of(p, assembly.terminals(p).referenceOf(i)));
                 }
             }
         }
@@ -245,9 +194,10 @@ public final class Network {
         return bonded;
     }
 
-    private boolean isBonded(Part part, Set<Integer> bonded) {
+    private boolean isBonded(int p, Set<Integer> bonded) {
+        Part part = assembly.parts().get(p);
         return part.family() == Family.SUPPLY
-                || part.bare().contains(PROTECTIVE_EARTH) && bonded.contains(number(part.tag(), PROTECTIVE_EARTH));
+                || part.bare().contains(PROTECTIVE_EARTH) && bonded.contains(node(p, PROTECTIVE_EARTH));
     }
 
     private int[][] branchesByNode() {
@@ -289,7 +239,7 @@ public final class Network {
 
     /** The node that a terminal is on; empty if the terminal does not exist. */
     public Optional<Integer> node(Terminal terminal) {
-        return wired(terminal).or(() -> Optional.ofNullable(unwired.get(terminal)));
+        return nodes.of(terminal);
     }
 
     /** The node of a wire number; empty if no wire has it. */
@@ -303,12 +253,7 @@ public final class Network {
         if (node < numbered.size()) {
             return numbered.get(node).number();
         }
-        return unwired.entrySet().stream()
-                .filter(entry -> entry.getValue() == node)
-                .map(entry -> entry.getKey().toString())
-                .sorted()
-                .findFirst()
-                .orElse("earth");
+        return nodes.alone(node).map(Terminal::toString).orElse("earth");
     }
 
     /**

@@ -3,7 +3,7 @@ package parable.parts;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,23 +25,16 @@ public final class Assembly {
 
     private final Sheet sheet;
     private final JobTables tables;
-    private final List<Part> parts;
-    private final Map<String, Integer> indexByTag;
+    private final PartList parts;
     private final Nodes nodes;
 
     /** In the order of the sheet's: the power circuit's, then the ladder's. */
     private final List<FittedRung> rungs;
 
-    private Assembly(
-            Sheet sheet,
-            JobTables tables,
-            List<Part> parts,
-            Map<String, Integer> indexByTag,
-            Map<Rung, FittedRung> known) {
+    private Assembly(Sheet sheet, JobTables tables, PartList parts, Map<Rung, FittedRung> known) {
         this.sheet = sheet;
         this.tables = tables;
-        this.parts = List.copyOf(parts);
-        this.indexByTag = indexByTag;
+        this.parts = parts;
         this.nodes = Nodes.of(sheet);
         this.rungs = sheet.rungs()
                 .map(rung -> known.containsKey(rung) ? known.get(rung) : new FittedRung(rung, this))
@@ -75,10 +68,7 @@ public final class Assembly {
      * @param times how long their contacts take, by their tags
      */
     public Assembly timed(Map<String, Travel> times) {
-        List<Part> other = parts.stream()
-                .map(part -> times.containsKey(part.tag()) ? part.taking(times.get(part.tag())) : part)
-                .toList();
-        return new Assembly(sheet, tables, other, indexByTag, Map.of());
+        return new Assembly(sheet, tables, parts.timed(times), Map.of());
     }
 
     /**
@@ -88,7 +78,7 @@ public final class Assembly {
      */
     public Assembly on(Sheet changed) throws PartException {
         if (changed.devices() == sheet.devices()) {
-            return checked(changed, tables, parts, indexByTag, rungsWithout(Set.of()));
+            return checked(changed, tables, parts, rungsWithout(Set.of()));
         }
         Set<Device> staying = identical(changed.devices());
         Set<String> gone = sheet.devices().stream()
@@ -98,7 +88,7 @@ public final class Assembly {
         return fitted(
                 changed,
                 tables,
-                device -> part(device.tag()).filter(part -> part.device() == device),
+                device -> parts.entry(device.tag()).filter(entry -> entry.part().device() == device),
                 keepsOrder(changed.devices()) ? rungsWithout(gone) : Map.of());
     }
 
@@ -134,33 +124,31 @@ public final class Assembly {
     }
 
     private static Assembly fitted(
-            Sheet sheet, JobTables tables, Function<Device, Optional<Part>> known, Map<Rung, FittedRung> fitted)
+            Sheet sheet,
+            JobTables tables,
+            Function<Device, Optional<PartList.Entry>> known,
+            Map<Rung, FittedRung> fitted)
             throws PartException {
-        List<Part> parts = new ArrayList<>();
-        Map<String, Integer> indexByTag = new HashMap<>();
+        List<PartList.Entry> parts = new ArrayList<>();
+        Set<String> tags = new HashSet<>();
         for (Device device : sheet.devices()) {
             int index = parts.size();
-            if (indexByTag.put(device.tag(), index) != null) {
+            if (!tags.add(device.tag())) {
                 throw new PartException(
                         new Site.DeviceField(index, "tag"),
                         device.tag(),
                         device.tag(),
                         "a tag that no other device of the sheet has");
             }
-            Optional<Part> part = known.apply(device);
-            parts.add(part.isPresent() ? part.get() : fit(index, device, tables));
+            Optional<PartList.Entry> part = known.apply(device);
+            parts.add(part.isPresent() ? part.get() : PartList.Entry.of(fit(index, device, tables)));
         }
-        return checked(sheet, tables, parts, indexByTag, fitted);
+        return checked(sheet, tables, PartList.of(parts), fitted);
     }
 
-    private static Assembly checked(
-            Sheet sheet,
-            JobTables tables,
-            List<Part> parts,
-            Map<String, Integer> indexByTag,
-            Map<Rung, FittedRung> fitted)
+    private static Assembly checked(Sheet sheet, JobTables tables, PartList parts, Map<Rung, FittedRung> fitted)
             throws PartException {
-        Assembly assembly = new Assembly(sheet, tables, parts, indexByTag, fitted);
+        Assembly assembly = new Assembly(sheet, tables, parts, fitted);
         for (int i = 0; i < assembly.rungs.size(); i++) {
             FittedRung rung = assembly.rungs.get(i);
             if (!fitted.containsKey(rung.rung())) {
@@ -202,17 +190,22 @@ public final class Assembly {
 
     /** The parts, in the order of the sheet's devices; the list cannot be changed. */
     public List<Part> parts() {
-        return parts;
+        return parts.parts();
+    }
+
+    /** The terminals of a part, by its position in {@link #parts()}. */
+    public PartTerminals terminals(int part) {
+        return parts.terminals().get(part);
     }
 
     /** The part of this tag, empty if the sheet has none. */
     public Optional<Part> part(String tag) {
-        return indexOf(tag).map(parts::get);
+        return indexOf(tag).map(parts.parts()::get);
     }
 
     /** The position in {@link #parts()} of the part of this tag, empty if the sheet has none. */
     public Optional<Integer> indexOf(String tag) {
-        return Optional.ofNullable(indexByTag.get(tag));
+        return parts.indexOf(tag);
     }
 
     /** The rungs of one of its circuits, in the order of the sheet. */

@@ -23,7 +23,8 @@ public final class FittedRung {
     /** Position of the load that an item is. */
     private final int[] loads;
 
-    private final boolean[] reversed;
+    private final int[] lineTerminals;
+    private final int[] returnTerminals;
     private final boolean earthed;
 
     FittedRung(Rung rung, Assembly assembly) {
@@ -33,7 +34,8 @@ public final class FittedRung {
         indices = new int[items];
         contacts = new int[items];
         loads = new int[items];
-        reversed = new boolean[items];
+        lineTerminals = new int[items];
+        returnTerminals = new int[items];
         for (int item = 0; item < items; item++) {
             contacts[item] = NONE;
             loads[item] = NONE;
@@ -46,29 +48,25 @@ public final class FittedRung {
     private void fit(int item, Assembly assembly) {
         RungItem one = rung.items().get(item);
         if (one instanceof RungItem.TerminalEnd landing) {
-            assembly.indexOf(landing.terminal().tag()).ifPresent(index -> fit(item, assembly, index));
+            fit(item, assembly, landing.terminal(), landing.terminal());
         } else if (one instanceof RungItem.Passage passage) {
-            assembly.indexOf(passage.tag()).ifPresent(index -> {
-                fit(item, assembly, index);
-                fit(item, parts[item], passage);
-            });
+            fit(item, assembly, passage.lineSide(), passage.returnSide());
+            if (parts[item] != null) {
+                contacts[item] =
+                        parts[item].contactBetween(passage.from(), passage.to()).orElse(NONE);
+                loads[item] = contacts[item] != NONE
+                        ? NONE
+                        : parts[item].loadBetween(passage.from(), passage.to()).orElse(NONE);
+            }
         }
     }
 
-    private void fit(int item, Assembly assembly, int index) {
-        indices[item] = index;
-        parts[item] = assembly.parts().get(index);
-    }
-
-    private void fit(int item, Part part, RungItem.Passage passage) {
-        contacts[item] = part.contactBetween(passage.from(), passage.to()).orElse(NONE);
-        if (contacts[item] != NONE) {
-            reversed[item] = !part.contacts().get(contacts[item]).from().equals(passage.from());
-            return;
-        }
-        loads[item] = part.loadBetween(passage.from(), passage.to()).orElse(NONE);
-        if (loads[item] != NONE) {
-            reversed[item] = !part.loads().get(loads[item]).from().equals(passage.from());
+    private void fit(int item, Assembly assembly, Terminal line, Terminal back) {
+        indices[item] = assembly.indexOf(line.tag()).orElse(NONE);
+        if (indices[item] != NONE) {
+            parts[item] = assembly.parts().get(indices[item]);
+            lineTerminals[item] = assembly.terminals(indices[item]).of(line.marking());
+            returnTerminals[item] = assembly.terminals(indices[item]).of(back.marking());
         }
     }
 
@@ -147,8 +145,13 @@ public final class FittedRung {
         return loads[item];
     }
 
-    /** Whether an item goes through its contact or load against the order in which the device lists its terminals. */
-    public boolean isReversed(int item) {
-        return reversed[item];
+    /** The terminal of its part at the line side of an item, by its number; that of a landing at both sides. */
+    public int lineTerminal(int item) {
+        return lineTerminals[item];
+    }
+
+    /** The terminal of its part at the return side of an item, by its number; that of a landing at both sides. */
+    public int returnTerminal(int item) {
+        return returnTerminals[item];
     }
 }

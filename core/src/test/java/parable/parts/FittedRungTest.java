@@ -51,18 +51,16 @@ class FittedRungTest {
             assertThat(part.tag()).isEqualTo(passage.tag());
             boolean contact = fitted.contact(item) >= 0;
             assertThat(contact).isNotEqualTo(fitted.load(item) >= 0);
-            List<String> ends = contact
-                    ? List.of(
-                            part.contacts().get(fitted.contact(item)).from(),
-                            part.contacts().get(fitted.contact(item)).to())
-                    : List.of(
-                            part.loads().get(fitted.load(item)).from(),
-                            part.loads().get(fitted.load(item)).to());
-            List<String> drawn = new ArrayList<>(List.of(passage.from(), passage.to()));
-            if (fitted.isReversed(item)) {
-                Collections.reverse(drawn);
-            }
-            assertThat(drawn).isEqualTo(ends);
+            PartTerminals terminals = assembly.terminals(fitted.partIndex(item));
+            assertThat(terminals.marking(fitted.lineTerminal(item))).isEqualTo(passage.from());
+            assertThat(terminals.marking(fitted.returnTerminal(item))).isEqualTo(passage.to());
+            List<Integer> ends = Stream.of(0, 1)
+                    .map(end -> contact
+                            ? terminals.ofContact(fitted.contact(item), end)
+                            : terminals.ofLoad(fitted.load(item), end))
+                    .toList();
+            assertThat(List.of(fitted.lineTerminal(item), fitted.returnTerminal(item)))
+                    .containsExactlyInAnyOrderElementsOf(ends);
             assertThat(node(assembly, passage.lineSide()))
                     .isEqualTo(assembly.nodes().between(circuit, rung, item - 1));
             assertThat(node(assembly, passage.returnSide()))
@@ -118,7 +116,8 @@ class FittedRungTest {
             for (FittedRung rung : assembly.rungs(circuit)) {
                 for (int item = 0; item < rung.length(); item++) {
                     known.add(rung.rung().items().get(item).text() + " " + rung.partIndex(item) + " "
-                            + rung.contact(item) + " " + rung.load(item) + " " + rung.isReversed(item));
+                            + rung.contact(item) + " " + rung.load(item) + " "
+                            + rung.lineTerminal(item) + " " + rung.returnTerminal(item));
                 }
             }
         }
