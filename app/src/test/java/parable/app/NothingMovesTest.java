@@ -42,7 +42,7 @@ class NothingMovesTest extends DrivenWindow {
             "view-size-100");
 
     /** The ordinary run tries one in so many commands of a step, another share in each; the long run tries all. */
-    private static final int SHARE = 8;
+    private static final int SHARE = 14;
 
     @Start
     private void start(Stage stage) throws Exception {
