@@ -53,7 +53,7 @@ public final class Bench {
         interlocks = new Interlocks(rig);
         controllers = new Controllers(rig);
         physics = new Physics(rig);
-        trace = new Trace();
+        trace = new Trace(rig.parts.size());
         solution = rig.solve(state);
         for (int p = 0; p < rig.parts.size(); p++) {
             state.conditions[p] = rig.condition(p, state, solution);

@@ -2,8 +2,8 @@ package parable.bench;
 
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import parable.circuit.Places;
-import parable.circuit.Terminal;
 import parable.network.NodeState;
 import parable.network.Potential;
 import parable.network.Solution;
@@ -54,10 +54,9 @@ final class StrayVoltages {
     /** The cables that a node, and what it is joined to in any way, runs through; 0 if a motor is there. */
     private double metres(int node) {
         Set<String> places = new TreeSet<>();
-        for (Part part : assembly.parts()) {
-            boolean there = part.terminals().stream()
-                    .flatMap(marking -> solution.network().node(new Terminal(part.tag(), marking)).stream())
-                    .anyMatch(other -> isJoined(node, other));
+        for (int p = 0; p < assembly.parts().size(); p++) {
+            Part part = assembly.parts().get(p);
+            boolean there = nodesOf(p).anyMatch(other -> isJoined(node, other));
             if (there && part.family() == Family.MOTOR) {
                 return 0;
             }
@@ -72,12 +71,17 @@ final class StrayVoltages {
     }
 
     private boolean hasLiveCores(String place) {
-        return assembly.parts().stream()
-                .filter(part -> part.device().place().equals(place))
-                .flatMap(part -> part.terminals().stream().map(marking -> new Terminal(part.tag(), marking)))
-                .flatMap(terminal -> solution.network().node(terminal).stream())
-                .map(solution::state)
+        return IntStream.range(0, assembly.parts().size())
+                .filter(part -> assembly.parts().get(part).device().place().equals(place))
+                .flatMap(this::nodesOf)
+                .mapToObj(solution::state)
                 .anyMatch(state -> state == NodeState.LIVE || state == NodeState.LIVE_THROUGH_LOAD);
+    }
+
+    /** The nodes of the terminals of a part. */
+    private IntStream nodesOf(int part) {
+        return IntStream.range(0, assembly.terminals(part).screws())
+                .map(terminal -> solution.network().node(part, terminal));
     }
 
     private boolean isJoined(int node, int other) {

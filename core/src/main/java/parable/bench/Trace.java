@@ -2,9 +2,7 @@ package parable.bench;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import java.util.function.ToLongFunction;
@@ -15,13 +13,19 @@ final class Trace {
     private static final long EVERY = 5_000;
 
     /** By the positions of their parts; so are the releases. Most parts are neither. */
-    private final Map<Integer, List<Sample>> motors = new HashMap<>();
+    private final List<List<Sample>> motors;
 
-    private final Map<Integer, List<Warmth>> releases = new HashMap<>();
+    private final List<List<Warmth>> releases;
+
+    /** An empty trace for so many parts. */
+    Trace(int parts) {
+        motors = new ArrayList<>(Collections.nCopies(parts, List.of()));
+        releases = new ArrayList<>(Collections.nCopies(parts, List.of()));
+    }
 
     /** Adds the present of a motor; between events only if the last sample is old enough. */
     void add(int motor, Sample sample, boolean event) {
-        List<Sample> of = motors.computeIfAbsent(motor, any -> new ArrayList<>());
+        List<Sample> of = begun(motors, motor);
         if (event || of.isEmpty() || sample.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(sample);
         }
@@ -29,10 +33,19 @@ final class Trace {
 
     /** Adds the present of an overload release; between events only if the last one is old enough. */
     void add(int release, Warmth warmth, boolean event) {
-        List<Warmth> of = releases.computeIfAbsent(release, any -> new ArrayList<>());
+        List<Warmth> of = begun(releases, release);
         if (event || of.isEmpty() || warmth.time() - of.get(of.size() - 1).time() >= EVERY) {
             of.add(warmth);
         }
+    }
+
+    private static <T> List<T> begun(List<List<T>> all, int part) {
+        List<T> samples = all.get(part);
+        if (samples.isEmpty()) {
+            samples = new ArrayList<>();
+            all.set(part, samples);
+        }
+        return samples;
     }
 
     /**
@@ -45,20 +58,19 @@ final class Trace {
         takeOver(other.releases, releases, positions);
     }
 
-    private static <T> void takeOver(
-            Map<Integer, List<T>> others, Map<Integer, List<T>> own, IntUnaryOperator positions) {
-        others.forEach((from, samples) -> {
-            int to = positions.applyAsInt(from);
+    private static <T> void takeOver(List<List<T>> others, List<List<T>> own, IntUnaryOperator positions) {
+        for (int from = 0; from < others.size(); from++) {
+            int to = others.get(from).isEmpty() ? -1 : positions.applyAsInt(from);
             if (to >= 0) {
-                own.computeIfAbsent(to, any -> new ArrayList<>()).addAll(samples);
+                begun(own, to).addAll(others.get(from));
             }
-        });
+        }
     }
 
     /** Forgets what came after a time. */
     void cutAfter(long time) {
-        motors.values().forEach(of -> cutAfter(of, Sample::time, time));
-        releases.values().forEach(of -> cutAfter(of, Warmth::time, time));
+        motors.forEach(of -> cutAfter(of, Sample::time, time));
+        releases.forEach(of -> cutAfter(of, Warmth::time, time));
     }
 
     private static <T> void cutAfter(List<T> samples, ToLongFunction<T> timeOf, long time) {
@@ -66,36 +78,43 @@ final class Trace {
         while (kept > 0 && timeOf.applyAsLong(samples.get(kept - 1)) > time) {
             kept--;
         }
-        samples.subList(kept, samples.size()).clear();
+        if (kept < samples.size()) {
+            samples.subList(kept, samples.size()).clear();
+        }
     }
 
     /** Forgets what was over before a time; the last sample before it is kept. */
     void cutBefore(long time) {
-        motors.values()
-                .forEach(of -> of.subList(0, indexAt(of, Sample::time, time)).clear());
-        releases.values()
-                .forEach(of -> of.subList(0, indexAt(of, Warmth::time, time)).clear());
+        motors.forEach(of -> cutBefore(of, Sample::time, time));
+        releases.forEach(of -> cutBefore(of, Warmth::time, time));
+    }
+
+    private static <T> void cutBefore(List<T> samples, ToLongFunction<T> timeOf, long time) {
+        int gone = indexAt(samples, timeOf, time);
+        if (gone > 0) {
+            samples.subList(0, gone).clear();
+        }
     }
 
     /** How many samples are kept, of all parts together. */
     long size() {
-        return motors.values().stream().mapToLong(List::size).sum()
-                + releases.values().stream().mapToLong(List::size).sum();
+        return motors.stream().mapToLong(List::size).sum()
+                + releases.stream().mapToLong(List::size).sum();
     }
 
     /** The samples of a motor in the order of time. */
     List<Sample> of(int motor) {
-        return Collections.unmodifiableList(motors.getOrDefault(motor, List.of()));
+        return Collections.unmodifiableList(motors.get(motor));
     }
 
     /** The last sample of a motor at or before a time, the first if there is none; empty for what is no motor. */
     Optional<Sample> motorAt(int motor, long time) {
-        return at(motors.getOrDefault(motor, List.of()), Sample::time, time);
+        return at(motors.get(motor), Sample::time, time);
     }
 
     /** The last warmth of a release at or before a time, the first if there is none; empty for what has no release. */
     Optional<Warmth> releaseAt(int release, long time) {
-        return at(releases.getOrDefault(release, List.of()), Warmth::time, time);
+        return at(releases.get(release), Warmth::time, time);
     }
 
     private static <T> Optional<T> at(List<T> samples, ToLongFunction<T> timeOf, long time) {

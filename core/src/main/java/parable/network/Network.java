@@ -242,6 +242,11 @@ public final class Network {
         return nodes.of(terminal);
     }
 
+    /** The node that a terminal of a part is on, by the position of the part and the number that the terminal has among its own. */
+    public int node(int part, int terminal) {
+        return nodes.of(part, terminal);
+    }
+
     /** The node of a wire number; empty if no wire has it. */
     public Optional<Integer> node(String wireNumber) {
         return assembly.nodes().indexOf(wireNumber);

@@ -60,6 +60,11 @@ public final class PartTerminals {
         return markings.size();
     }
 
+    /** How many a wire can land on: all but an inner star point, which is the last. */
+    public int screws() {
+        return markings.contains(Part.STAR_POINT) ? markings.size() - 1 : markings.size();
+    }
+
     /** What is printed beside one. */
     public String marking(int terminal) {
         return markings.get(terminal);

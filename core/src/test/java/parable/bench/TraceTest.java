@@ -19,7 +19,7 @@ class TraceTest {
     }
 
     private static Trace filled(List<Sample> kept, Random random) {
-        Trace trace = new Trace();
+        Trace trace = new Trace(3);
         long time = 0;
         for (int i = 0; i < 60; i++) {
             time += 5_000 + random.nextInt(20_000);
@@ -85,7 +85,7 @@ class TraceTest {
 
     @Test
     void betweenEventsASampleIsKeptEveryFiveMilliseconds() {
-        Trace trace = new Trace();
+        Trace trace = new Trace(3);
         for (long time = 0; time <= 20_000; time += 1_000) {
             trace.add(MOTOR, sample(time), false);
         }
@@ -98,12 +98,12 @@ class TraceTest {
 
     @Test
     void whatIsNoMotorHasNoSample() {
-        Trace trace = new Trace();
+        Trace trace = new Trace(3);
         trace.add(MOTOR, sample(1), true);
 
         assertThat(trace.motorAt(RELEASE, 5)).isEmpty();
         assertThat(trace.releaseAt(MOTOR, 5)).isEmpty();
-        Trace other = new Trace();
+        Trace other = new Trace(3);
         other.takeOver(trace, part -> part == MOTOR ? 2 : -1);
         assertThat(other.of(2)).containsExactly(sample(1));
         assertThat(other.of(MOTOR)).isEmpty();
