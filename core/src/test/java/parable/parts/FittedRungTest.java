@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -72,6 +73,26 @@ class FittedRungTest {
                     .isEqualTo(assembly.nodes().between(circuit, rung, item == 0 ? 0 : item - 1));
         } else {
             assertThat(fitted.partIndex(item)).isEqualTo(-1);
+        }
+    }
+
+    /** A network numbers terminals in the order of the screws on the device; an inner star point has none. */
+    @ParameterizedTest
+    @MethodSource("sheets")
+    void terminalsAreNumberedAsTheyAreListed(Sheet sheet) {
+        Assembly assembly = Examples.fitted(sheet);
+        for (int p = 0; p < assembly.parts().size(); p++) {
+            PartTerminals terminals = assembly.terminals(p);
+            List<String> screws = IntStream.range(0, terminals.screws())
+                    .mapToObj(terminals::marking)
+                    .toList();
+            Part part = assembly.parts().get(p);
+            assertThat(screws).as(part.tag()).containsExactlyElementsOf(part.terminals());
+            boolean star = part.loads().stream().anyMatch(Load::endsAtStarPoint);
+            assertThat(terminals.count()).as(part.tag()).isEqualTo(screws.size() + (star ? 1 : 0));
+            assertThat(screws).allSatisfy(marking -> assertThat(terminals.marking(terminals.of(marking)))
+                    .isEqualTo(marking));
+            assertThat(terminals.of("no such")).isEqualTo(-1);
         }
     }
 
