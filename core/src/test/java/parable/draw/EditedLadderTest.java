@@ -2,6 +2,7 @@ package parable.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -13,6 +14,8 @@ import parable.circuit.Circuit;
 import parable.circuit.EditException;
 import parable.circuit.Place;
 import parable.circuit.Practice;
+import parable.circuit.Rung;
+import parable.circuit.RungItem;
 import parable.circuit.Sheet;
 import parable.circuit.Structure;
 import parable.parts.Assembly;
@@ -85,5 +88,27 @@ class EditedLadderTest {
         assertThat(drawing.marks().stream().filter(Mark.Text.class::isInstance).map(mark -> ((Mark.Text) mark).text()))
                 .contains("to @8")
                 .doesNotContain("to @7");
+    }
+
+    /** A copy of a contact on the same rung may be the very same object; it is pointed at where it is all the same. */
+    @Test
+    void whatIsOnARungTwiceHasTwoPlaces() {
+        Sheet sheet = Examples.sheet(
+                """
+                {"tag": "S1", "kind": "push-button"}, {"tag": "K1", "kind": "contactor", "coil": "230 V AC"}
+                """,
+                "",
+                """
+                "L S1[13-14] K1[A1-A2] N"
+                """);
+        List<RungItem> items = new ArrayList<>(sheet.control().get(0).items());
+        items.add(2, items.get(1));
+        Sheet twice = sheet.withRungs(Circuit.CONTROL, List.of(new Rung(items, "")));
+        Drawing drawing = SheetDrawing.of(Examples.fitted(twice), Practice.IEC);
+
+        Box first = drawing.boxOf(new Place(Circuit.CONTROL, 0, 1)).orElseThrow();
+        Box second = drawing.boxOf(new Place(Circuit.CONTROL, 0, 2)).orElseThrow();
+        assertThat(second.x()).isGreaterThan(first.x());
+        assertThat(drawing.placeAt(second.x() + 1, second.y() + 1)).hasValue(new Place(Circuit.CONTROL, 0, 2));
     }
 }
