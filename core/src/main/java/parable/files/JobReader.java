@@ -70,6 +70,7 @@ final class JobReader {
     static final List<String> ACCEPTANCE_FIELDS = List.of("code", "where", "remark", "by", "on");
     static final List<String> DEVICE_FIELDS = List.of("tag", "also", "kind", "label", "place", "at");
 
+    private static final Pattern TAG = Pattern.compile("[A-Za-z0-9.]+");
     private static final Pattern POSITION = Pattern.compile("(\\d{1,5}),(\\d{1,5})");
 
     private JobReader() {}
@@ -225,7 +226,7 @@ final class JobReader {
             }
         }
         Located tag = device.required("tag");
-        if (!tag.text().matches("[A-Za-z0-9.]+")) {
+        if (!TAG.matcher(tag.text()).matches()) {
             throw tag.refused("a tag of letters, digits and dots, such as 'K1'");
         }
         return new Device(

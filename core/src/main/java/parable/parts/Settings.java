@@ -19,6 +19,8 @@ import parable.ratings.JobTables;
 final class Settings {
 
     private static final Pattern QUANTITY = Pattern.compile("(\\d+(?:\\.\\d+)?) ?([A-Za-z%]+)");
+    private static final Pattern BETWEEN_CONTACTS = Pattern.compile("[ ,]+");
+    private static final Pattern CONTACT = Pattern.compile("(\\d{0,2})(\\d)-(\\d{0,2})(\\d)");
     private static final Pattern TABLE_ROW = Pattern.compile("(\\d{1,3})-(\\d{1,3})=(\\S+)");
 
     private static final Pattern PERCENTAGES = Pattern.compile("(\\d+(?:\\.\\d+)?) ?%(?: ?to ?(\\d+(?:\\.\\d+)?) ?%)?");
@@ -207,8 +209,7 @@ final class Settings {
         asked.accept(() -> new SettingForm.Written(name, SOME_CONTACTS, byDefault));
         String written = device.setting(name).orElse(byDefault);
         List<Contact> contacts = new ArrayList<>();
-        for (String marking :
-                written.isBlank() ? new String[0] : written.strip().split("[ ,]+")) {
+        for (String marking : written.isBlank() ? new String[0] : BETWEEN_CONTACTS.split(written.strip())) {
             contacts.add(contact(marking).orElseThrow(() -> refused(name, marking, SOME_CONTACTS)));
         }
         return contacts;
@@ -286,19 +287,17 @@ final class Settings {
     }
 
     private static Optional<Contact> contact(String marking) {
-        String[] sides = marking.split("-", 2);
-        if (sides.length < 2 || !sides[0].matches("\\d{0,2}\\d") || !sides[1].matches("\\d{0,2}\\d")) {
+        Matcher written = CONTACT.matcher(marking);
+        if (!written.matches() || !written.group(1).equals(written.group(3))) {
             return Optional.empty();
         }
-        boolean samePosition =
-                sides[0].substring(0, sides[0].length() - 1).equals(sides[1].substring(0, sides[1].length() - 1));
-        String functions = sides[0].substring(sides[0].length() - 1) + sides[1].substring(sides[1].length() - 1);
-        if (samePosition && functions.equals("12")) {
-            return Optional.of(Contact.normallyClosed(sides[0], sides[1]));
-        }
-        return samePosition && functions.equals("34")
-                ? Optional.of(Contact.normallyOpen(sides[0], sides[1]))
-                : Optional.empty();
+        String from = written.group(1) + written.group(2);
+        String to = written.group(3) + written.group(4);
+        return switch (written.group(2) + written.group(4)) {
+            case "12" -> Optional.of(Contact.normallyClosed(from, to));
+            case "34" -> Optional.of(Contact.normallyOpen(from, to));
+            default -> Optional.empty();
+        };
     }
 
     private SettingException refused(String name, String found, String expected) {
