@@ -19,7 +19,7 @@ class CoursesTest {
     /** The hunts take long on large panels: a few of them, and all that is not hunted. */
     static Stream<Task> few() {
         return Share.oneIn(
-                2,
+                3,
                 Courses.all().stream()
                         .filter(task ->
                                 task.kind() != TaskKind.FIND || task.course().equals("measuring")));
