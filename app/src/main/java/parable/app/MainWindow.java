@@ -1,6 +1,5 @@
 package parable.app;
 
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,7 +42,7 @@ import parable.circuit.Place;
 import parable.circuit.Sheet;
 import parable.logbook.Logbook;
 import parable.offer.Spot;
-import parable.ratings.JobTables;
+import parable.parts.Assembly;
 import parable.timing.Refutation;
 
 /** The one window: a page for each step of the job and what is beside it, under a header with job and file. */
@@ -78,7 +77,7 @@ public final class MainWindow {
     private final Lately lately = new Lately();
     private final TourGuide tour;
     private final WindowKeys keys;
-    private final Map<String, SheetPage> pages = new LinkedHashMap<>();
+    private final OpenPages pages = new OpenPages(this::page);
     private final ChangeListener<String> noticed = (any, before, words) -> tell(words);
     private Optional<RunModel> followed = Optional.empty();
     private SheetPage page;
@@ -257,6 +256,7 @@ public final class MainWindow {
         } else {
             wall.stop();
             checking.forget();
+            pages.leave();
         }
     }
 
@@ -281,16 +281,14 @@ public final class MainWindow {
     }
 
     private void showJob() {
-        pages.clear();
+        pages.close();
         header.showJob();
         showSheet(jobs.jobProperty().get().sheets().get(0).name());
     }
 
     /** An edit takes effect at once: what survives it keeps its state, and the rest of the window stays. */
     private void showEdited(Job job) {
-        pages.keySet().removeIf(name -> job.sheet(name).isEmpty());
-        JobTables tables = JobTables.of(job);
-        pages.forEach((name, one) -> Fitted.goOnWith(one.run(), job.sheet(name).orElseThrow(), tables));
+        pages.goOnWith(job);
         header.showJob();
         if (job.sheet(shown).isEmpty()) {
             showSheet(job.sheets().get(0).name());
@@ -327,8 +325,8 @@ public final class MainWindow {
             step = JobStep.DRAW;
         }
         shown = name;
-        pages.values().forEach(SheetPage::silence);
-        page = pages.computeIfAbsent(name, this::page);
+        pages.leave();
+        page = pages.of(name, jobs.jobProperty().get());
         recipes.look();
         arrange();
         route.follow(page.states().bySteps());
@@ -467,10 +465,8 @@ public final class MainWindow {
         page.desk().selection().selectDevice(tag);
     }
 
-    private SheetPage page(String name) {
-        Job job = jobs.jobProperty().get();
-        Sheet sheet = job.sheet(name).orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        SheetPage made = new SheetPage(workplace, name, Fitted.out(sheet, JobTables.of(job)));
+    private SheetPage page(String name, Assembly assembly) {
+        SheetPage made = new SheetPage(workplace, name, assembly);
         made.run().stirredProperty().addListener((any, before, now) -> wall.stirred());
         return made;
     }

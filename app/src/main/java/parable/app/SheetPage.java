@@ -336,9 +336,10 @@ final class SheetPage {
         return states;
     }
 
-    /** Another sheet is shown from now on. */
-    void silence() {
+    /** Nobody looks at this sheet from now on: nothing is heard of it, and no suspects are run ahead. */
+    void leave() {
         hearing.silence();
+        finding.rest();
     }
 
     /** How this sheet is to its sizing, in a word or two. */

@@ -33,7 +33,7 @@ final class CarryOver {
     private final RunState before;
     private final Map<String, String> renamed = new HashMap<>();
 
-    /** For each part its position in the changed sheet. */
+    /** For each part its position in the changed sheet, or that it is gone. */
     private final int[] survivors;
 
     private final Relabelling names;

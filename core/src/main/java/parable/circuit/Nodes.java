@@ -166,7 +166,7 @@ public final class Nodes {
             int count = numberNodes(nodeOf);
             gaps.values().forEach(rungs -> Arrays.stream(rungs)
                     .forEach(rung -> Arrays.setAll(rung, gap -> nodeOf[rung[gap]])));
-            return new Nodes(nodes(nodeOf, count, rails), ids, nodeOf, gaps);
+            return new Nodes(numbered(nodeOf, count, rails), ids, nodeOf, gaps);
         }
 
         /** Gives each key its node, in the order in which nodes are met; returns how many there are. */
@@ -183,7 +183,7 @@ public final class Nodes {
             return count;
         }
 
-        private List<Node> nodes(int[] nodeOf, int count, List<Rail> rails) {
+        private List<Node> numbered(int[] nodeOf, int count, List<Rail> rails) {
             Set<String> taken = taken(rails);
             int[] firstMember = new int[count + 1];
             for (int node : nodeOf) {

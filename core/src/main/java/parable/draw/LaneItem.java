@@ -44,16 +44,4 @@ final class LaneItem {
     boolean isShared() {
         return shared;
     }
-
-    /** Its own number, because items are looked up so often that what the runtime gives is felt. */
-    @Override
-    public int hashCode() {
-        return id;
-    }
-
-    /** An item is the same as no other. */
-    @Override
-    public boolean equals(Object other) {
-        return this == other;
-    }
 }

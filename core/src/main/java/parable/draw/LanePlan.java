@@ -37,7 +37,7 @@ abstract class LanePlan {
     final Circuit circuit;
     private final Pitch pitch;
     private final List<List<Placed>> lanes = new ArrayList<>();
-    private final LaneItems items = new LaneItems();
+    private final LaneItems laneItems = new LaneItems();
     private LaneLayout layout;
     private double[] columnAt;
     private double[] slotAt;
@@ -126,7 +126,7 @@ abstract class LanePlan {
     }
 
     private List<List<Placed>> settled(Set<Integer> detached) {
-        LaneOrder order = new LaneOrder(items);
+        LaneOrder order = new LaneOrder(laneItems);
         List<List<Placed>> settled = new ArrayList<>();
         for (int lane = 0; lane < rungs.size(); lane++) {
             List<Placed> placed = placed(lane);
@@ -136,7 +136,7 @@ abstract class LanePlan {
     }
 
     private LaneLayout layoutOf(List<List<Placed>> settled) {
-        return LaneLayout.of(settled, items);
+        return LaneLayout.of(settled, laneItems);
     }
 
     /** The lanes that are ended with a pointer, because in line with the others they would push those far along. */
@@ -173,16 +173,16 @@ abstract class LanePlan {
 
     private Optional<LaneItem> across(RungItem.NamedPoint point, int lane, int index) {
         int node = nodeAlong(lane, index);
-        return runsAcross(point, node) ? Optional.of(items.node(inPart(node, partOf(lane)))) : Optional.empty();
+        return runsAcross(point, node) ? Optional.of(laneItems.node(inPart(node, partOf(lane)))) : Optional.empty();
     }
 
     /** What a device on a rung is in the layout, where the rung may have been through the same group before. */
     private LaneItem device(Optional<Object> group, Map<Object, Integer> seen) {
         if (group.isEmpty()) {
-            return items.alone();
+            return laneItems.alone();
         }
         int before = seen.merge(group.get(), 1, Integer::sum) - 1;
-        return items.group(before == 0 ? group.get() : List.of(group.get(), before));
+        return laneItems.group(before == 0 ? group.get() : List.of(group.get(), before));
     }
 
     private void measure() {
@@ -225,7 +225,7 @@ abstract class LanePlan {
 
     /** The item of a node within a part of the diagram, empty if it does not run across the lanes. */
     final Optional<LaneItem> laidOut(int node) {
-        return items.knownNode(node).filter(layout::has);
+        return laneItems.knownNode(node).filter(layout::has);
     }
 
     /** Where a node runs across the lanes. */

@@ -152,7 +152,7 @@ public final class Assembly {
         for (int i = 0; i < assembly.rungs.size(); i++) {
             FittedRung rung = assembly.rungs.get(i);
             if (!fitted.containsKey(rung.rung())) {
-                rung.check(new Site.OnRung(i));
+                rung.check(new Site.OnRung(i), assembly);
             }
         }
         return assembly;

@@ -1,6 +1,8 @@
 package parable.parts;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import parable.circuit.Rung;
 import parable.circuit.RungItem;
 import parable.circuit.Terminal;
@@ -12,7 +14,6 @@ public final class FittedRung {
     private static final String PROTECTIVE_EARTH = "PE";
 
     private final Rung rung;
-    private final Part[] parts;
 
     /** Position of each item's part on the sheet. */
     private final int[] indices;
@@ -30,7 +31,6 @@ public final class FittedRung {
     FittedRung(Rung rung, Assembly assembly) {
         this.rung = rung;
         int items = rung.items().size();
-        parts = new Part[items];
         indices = new int[items];
         contacts = new int[items];
         loads = new int[items];
@@ -51,20 +51,26 @@ public final class FittedRung {
             fit(item, assembly, landing.terminal(), landing.terminal());
         } else if (one instanceof RungItem.Passage passage) {
             fit(item, assembly, passage.lineSide(), passage.returnSide());
-            if (parts[item] != null) {
-                contacts[item] =
-                        parts[item].contactBetween(passage.from(), passage.to()).orElse(NONE);
-                loads[item] = contacts[item] != NONE
-                        ? NONE
-                        : parts[item].loadBetween(passage.from(), passage.to()).orElse(NONE);
-            }
+            part(item, assembly).ifPresent(part -> fit(item, part, passage));
         }
+    }
+
+    private void fit(int item, Part part, RungItem.Passage passage) {
+        contacts[item] = part.contactBetween(passage.from(), passage.to()).orElse(NONE);
+        if (contacts[item] == NONE) {
+            loads[item] = part.loadBetween(passage.from(), passage.to()).orElse(NONE);
+        }
+    }
+
+    private Optional<Part> part(int item, Assembly assembly) {
+        return indices[item] == NONE
+                ? Optional.empty()
+                : Optional.of(assembly.parts().get(indices[item]));
     }
 
     private void fit(int item, Assembly assembly, Terminal line, Terminal back) {
         indices[item] = assembly.indexOf(line.tag()).orElse(NONE);
         if (indices[item] != NONE) {
-            parts[item] = assembly.parts().get(indices[item]);
             lineTerminals[item] = assembly.terminals(indices[item]).of(line.marking());
             returnTerminals[item] = assembly.terminals(indices[item]).of(back.marking());
         }
@@ -75,14 +81,14 @@ public final class FittedRung {
      *
      * @throws PartException at the first terminal that it has not, or else at the first two terminals that are not those of one contact or load
      */
-    void check(PartException.Site place) throws PartException {
+    void check(PartException.Site place, Assembly assembly) throws PartException {
         List<RungItem> items = rung.items();
         for (int item = 0; item < items.size(); item++) {
             if (items.get(item) instanceof RungItem.TerminalEnd landing) {
-                check(place, item, landing.terminal());
+                check(place, part(item, assembly), landing.terminal());
             } else if (items.get(item) instanceof RungItem.Passage passage && leadsNowhere(item)) {
-                check(place, item, passage.lineSide());
-                check(place, item, passage.returnSide());
+                check(place, part(item, assembly), passage.lineSide());
+                check(place, part(item, assembly), passage.returnSide());
             }
         }
         for (int item = 0; item < items.size(); item++) {
@@ -92,7 +98,8 @@ public final class FittedRung {
                         passage.tag(),
                         passage.text(),
                         "both ends of one contact or load of " + passage.tag() + ": "
-                                + String.join(", ", parts[item].passages()));
+                                + String.join(
+                                        ", ", part(item, assembly).orElseThrow().passages()));
             }
         }
     }
@@ -101,17 +108,18 @@ public final class FittedRung {
         return contacts[item] == NONE && loads[item] == NONE;
     }
 
-    private void check(PartException.Site place, int item, Terminal terminal) throws PartException {
+    private static void check(PartException.Site place, Optional<Part> part, Terminal terminal) throws PartException {
         String tag = terminal.tag();
-        if (parts[item] == null) {
+        if (part.isEmpty()) {
             throw new PartException(place, tag, tag, "a device that the sheet lists; it lists no " + tag);
         }
-        if (!parts[item].terminals().contains(terminal.marking())) {
+        Set<String> terminals = part.get().terminals();
+        if (!terminals.contains(terminal.marking())) {
             throw new PartException(
                     place,
                     tag,
                     terminal.toString(),
-                    "a terminal that " + tag + " has: " + String.join(", ", parts[item].terminals()));
+                    "a terminal that " + tag + " has: " + String.join(", ", terminals));
         }
     }
 
@@ -122,7 +130,7 @@ public final class FittedRung {
 
     /** How many items it has. */
     public int length() {
-        return parts.length;
+        return indices.length;
     }
 
     /** The position on the sheet of the part that an item goes through or lands on, -1 for a point. */

@@ -2,6 +2,7 @@ package parable.parts;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * The terminals of a part, numbered in the order in which they are listed on the device and an inner star point behind them, and which of them each contact, load
@@ -9,7 +10,8 @@ import java.util.List;
  */
 public final class PartTerminals {
 
-    private final List<String> markings = new ArrayList<>();
+    private final List<String> markings;
+    private final int screws;
 
     /** Both ends of each, one after the other. */
     private final int[] contacts;
@@ -18,28 +20,14 @@ public final class PartTerminals {
     private final int[] sources;
 
     private PartTerminals(Part part) {
-        contacts = new int[2 * part.contacts().size()];
-        loads = new int[2 * part.loads().size()];
-        sources = new int[2 * part.sources().size()];
-        for (int i = 0; i < part.contacts().size(); i++) {
-            contacts[2 * i] = number(part.contacts().get(i).from());
-            contacts[2 * i + 1] = number(part.contacts().get(i).to());
+        markings = new ArrayList<>(part.terminals());
+        screws = markings.size();
+        if (part.loads().stream().anyMatch(Load::endsAtStarPoint)) {
+            markings.add(Part.STAR_POINT);
         }
-        for (int i = 0; i < part.loads().size(); i++) {
-            Load load = part.loads().get(i);
-            loads[2 * i] = number(load.from());
-            if (!load.endsAtStarPoint()) {
-                loads[2 * i + 1] = number(load.to());
-            }
-        }
-        for (int i = 0; i < part.sources().size(); i++) {
-            sources[2 * i] = number(part.sources().get(i).live());
-            sources[2 * i + 1] = number(part.sources().get(i).reference());
-        }
-        part.bare().forEach(this::number);
-        for (int i = 0; i < part.loads().size(); i++) {
-            loads[2 * i + 1] = number(part.loads().get(i).to());
-        }
+        contacts = numbers(part.contacts().stream().flatMap(one -> Stream.of(one.from(), one.to())));
+        loads = numbers(part.loads().stream().flatMap(one -> Stream.of(one.from(), one.to())));
+        sources = numbers(part.sources().stream().flatMap(one -> Stream.of(one.live(), one.reference())));
     }
 
     /** Those of a part. */
@@ -47,12 +35,8 @@ public final class PartTerminals {
         return new PartTerminals(part);
     }
 
-    private int number(String marking) {
-        int known = markings.indexOf(marking);
-        if (known < 0) {
-            markings.add(marking);
-        }
-        return known < 0 ? markings.size() - 1 : known;
+    private int[] numbers(Stream<String> ends) {
+        return ends.mapToInt(this::of).toArray();
     }
 
     /** How many there are, an inner star point included. */
@@ -62,7 +46,7 @@ public final class PartTerminals {
 
     /** How many a wire can land on: all but an inner star point, which is the last. */
     public int screws() {
-        return markings.contains(Part.STAR_POINT) ? markings.size() - 1 : markings.size();
+        return screws;
     }
 
     /** What is printed beside one. */
