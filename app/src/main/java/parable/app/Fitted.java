@@ -1,5 +1,6 @@
 package parable.app;
 
+import java.util.List;
 import parable.app.run.RunModel;
 import parable.circuit.Fieldwork;
 import parable.circuit.Sheet;
@@ -42,8 +43,20 @@ final class Fitted {
         }
     }
 
-    /** A sheet of the job, fitted out. */
-    static Assembly out(Sheet sheet, JobTables tables) {
+    /**
+     * A sheet of the job, fitted out.
+     *
+     * @param known sheets that are fitted out already
+     */
+    static Assembly out(Sheet sheet, JobTables tables, List<Assembly> known) {
+        return known.stream()
+                .filter(assembly -> assembly.sheet() == sheet)
+                .filter(assembly -> assembly.tables().equals(tables))
+                .findFirst()
+                .orElseGet(() -> out(sheet, tables));
+    }
+
+    private static Assembly out(Sheet sheet, JobTables tables) {
         try {
             return Assembly.of(sheet, tables);
         } catch (PartException impossible) {

@@ -9,7 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
@@ -20,6 +19,7 @@ import javafx.scene.layout.Region;
 import parable.app.job.FilePrompt;
 import parable.app.job.JobModel;
 import parable.app.look.ActionButton;
+import parable.app.look.Hint;
 import parable.circuit.Job;
 import parable.files.JobFile;
 
@@ -84,7 +84,7 @@ final class Header extends HBox {
     private void fillJobMenu() {
         job.setId("job-menu");
         job.getStyleClass().add("job-name");
-        job.setTooltip(new Tooltip("The job and its file"));
+        Hint.on(job, "The job and its file");
         job.getItems()
                 .addAll(
                         keyed("open", "Open a job\u2026", KeyCode.O, this::open),
@@ -116,7 +116,7 @@ final class Header extends HBox {
 
     private void fillSheetMenu(SheetActions sheetActions) {
         sheetMenu.setId("sheet-menu");
-        sheetMenu.setTooltip(new Tooltip("A new sheet, and all else with sheets  Ctrl+N"));
+        Hint.on(sheetMenu, "A new sheet, and all else with sheets  Ctrl+N");
         sheetMenu
                 .getItems()
                 .addAll(

@@ -326,7 +326,7 @@ public final class MainWindow {
         }
         shown = name;
         pages.leave();
-        page = pages.of(name, jobs.jobProperty().get());
+        page = pages.of(name, jobs);
         recipes.look();
         arrange();
         route.follow(page.states().bySteps());

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
+import parable.app.job.JobModel;
 import parable.circuit.Job;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
@@ -29,9 +30,11 @@ final class OpenPages {
      *
      * @throws IllegalArgumentException if the job has no such sheet
      */
-    SheetPage of(String name, Job job) {
+    SheetPage of(String name, JobModel jobs) {
+        Job job = jobs.jobProperty().get();
         Sheet sheet = job.sheet(name).orElseThrow(() -> new IllegalArgumentException("the job has no sheet " + name));
-        return byName.computeIfAbsent(name, any -> maker.apply(name, Fitted.out(sheet, JobTables.of(job))));
+        return byName.computeIfAbsent(
+                name, any -> maker.apply(name, Fitted.out(sheet, JobTables.of(job), jobs.fitted())));
     }
 
     /** Nobody looks at any of them for now. */

@@ -8,9 +8,9 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import parable.app.job.JobModel;
+import parable.app.look.Hint;
 import parable.circuit.Sheet;
 import parable.files.FileFailure;
 import parable.files.PlainFile;
@@ -40,7 +40,7 @@ final class RecipeMenu extends MenuButton {
         this.tell = tell;
         setId("recipes");
         setMinWidth(Region.USE_PREF_SIZE);
-        setTooltip(new Tooltip("Scripts that operate this sheet and say what to expect"));
+        Hint.on(this, "Scripts that operate this sheet and say what to expect");
     }
 
     /** Lists the recipes of the sheet that is shown now. */

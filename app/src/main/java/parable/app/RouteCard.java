@@ -10,9 +10,9 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobStep;
+import parable.app.look.Hint;
 
 /** The steps of the job from top to bottom, each with how far it is; the one that is shown is selected. */
 final class RouteCard extends VBox {
@@ -37,7 +37,7 @@ final class RouteCard extends VBox {
             setGraphic(new VBox(name, state));
             setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
             setId("step-" + step.name().toLowerCase(Locale.ROOT));
-            setTooltip(new Tooltip(step.purpose() + "  " + step.key()));
+            Hint.on(this, step.purpose() + "  " + step.key());
             setMaxWidth(Double.MAX_VALUE);
         }
 
@@ -50,8 +50,7 @@ final class RouteCard extends VBox {
 
         void follow(ObservableStringValue words) {
             state.textProperty().bind(words);
-            getTooltip()
-                    .textProperty()
+            accessibleHelpProperty()
                     .bind(Bindings.createStringBinding(
                             () -> step.purpose() + "  " + step.key() + "\n" + words.get(), words));
             accessibleTextProperty()

@@ -5,9 +5,11 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import parable.circuit.Fingerprint;
 import parable.circuit.Job;
+import parable.parts.Assembly;
 
 /** A job on disk: one UTF-8 JSON file. Its format is published in {@code docs/job-file.schema.json}. */
 public final class JobFile {
@@ -23,10 +25,30 @@ public final class JobFile {
     /**
      * A job as it was read from a file.
      *
-     * @param job the job
+     * @param read what it says
      * @param fingerprint of the content of the file, by which a later change of it shows
      */
-    public record Opened(Job job, String fingerprint) {}
+    public record Opened(FittedJob read, String fingerprint) {
+
+        /** The job. */
+        public Job job() {
+            return read.job();
+        }
+    }
+
+    /**
+     * A job with its sheets fitted out, by which it was found that they can be.
+     *
+     * @param job the job
+     * @param sheets its sheets in their order, by the tables that ship
+     */
+    public record FittedJob(Job job, List<Assembly> sheets) {
+
+        /** Its sheets cannot be changed. */
+        public FittedJob {
+            sheets = List.copyOf(sheets);
+        }
+    }
 
     /**
      * Opens a job, wholly or not at all.
@@ -42,7 +64,7 @@ public final class JobFile {
     public static Opened opened(Path file) throws IOException, JobFormatException {
         byte[] content = PlainFile.bytes(file);
         try {
-            return new Opened(read(PlainFile.text(content)), Fingerprint.of(content));
+            return new Opened(JobReader.read(PlainFile.text(content)), Fingerprint.of(content));
         } catch (CharacterCodingException notText) {
             throw new JobFormatException(1, "", "bytes that are not UTF-8", "a text file in UTF-8");
         }
@@ -69,7 +91,7 @@ public final class JobFile {
      * @throws JobFormatException if it says none
      */
     public static Job read(String text) throws JobFormatException {
-        return JobReader.read(text);
+        return JobReader.read(text).job();
     }
 
     /** The text of the file that says this job. */

@@ -75,13 +75,14 @@ final class JobReader {
 
     private JobReader() {}
 
-    static Job read(String text) throws JobFormatException {
+    /** All of it; what is wrong with a sheet is found by fitting it out, which is kept. */
+    static JobFile.FittedJob read(String text) throws JobFormatException {
         if (text.isBlank()) {
             throw new JobFormatException(1, "", "an empty file", "a job");
         }
         Located root = JsonText.read(text);
         checkVersion(root.required("version"));
-        List<Sheet> sheets = new ArrayList<>();
+        List<Assembly> sheets = new ArrayList<>();
         Set<String> names = new HashSet<>();
         if (root.required("sheets").entries().isEmpty()) {
             throw root.required("sheets").refused("an empty list", "at least one sheet");
@@ -93,13 +94,14 @@ final class JobReader {
             }
         }
         Practice practice = practice(root);
-        return new Job(
+        Job job = new Job(
                 root.required("name").text(),
                 new Conventions(practice, ColoursText.read(root, practice), TitleText.read(root)),
-                sheets,
+                sheets.stream().map(Assembly::sheet).toList(),
                 SizingText.basis(root),
                 optional(root, "logbook"),
                 extras(root, JOB_FIELDS));
+        return new JobFile.FittedJob(job, sheets);
     }
 
     private static void checkVersion(Located version) throws JobFormatException {
@@ -121,7 +123,7 @@ final class JobReader {
                 .refused(Stream.of(Practice.values()).map(Practice::words).collect(Collectors.joining(" or "))));
     }
 
-    private static Sheet sheet(Located sheet) throws JobFormatException {
+    private static Assembly sheet(Located sheet) throws JobFormatException {
         List<Rail> rails = new ArrayList<>();
         Optional<Located> railFields = sheet.field("rails");
         if (railFields.isPresent()) {
@@ -152,8 +154,7 @@ final class JobReader {
                 FieldworkText.read(sheet),
                 SizingText.stated(sheet),
                 extras(sheet, SHEET_FIELDS));
-        checkParts(sheet, read);
-        return read;
+        return fitted(sheet, read);
     }
 
     private static List<Acceptance> accepted(Located sheet) throws JobFormatException {
@@ -273,9 +274,9 @@ final class JobReader {
     }
 
     /** Refuses a sheet with devices or terminals that do not exist, at the line where they are named. */
-    private static void checkParts(Located sheet, Sheet read) throws JobFormatException {
+    private static Assembly fitted(Located sheet, Sheet read) throws JobFormatException {
         try {
-            Assembly.of(read);
+            return Assembly.of(read);
         } catch (PartException impossible) {
             throw place(sheet, read, impossible.place()).refused("'" + impossible.found() + "'", impossible.expected());
         }

@@ -4,29 +4,35 @@ import java.util.List;
 import java.util.Optional;
 import parable.circuit.Basis;
 import parable.circuit.Extras;
-import parable.circuit.Fieldwork;
 import parable.circuit.Reading;
 import parable.circuit.Sheet;
 
 /** What the readings of a sheet are worth on its circuit as it is now. */
 public final class Results {
 
-    private final Fieldwork work;
-    private final Basis basis;
+    private final Sheet sheet;
 
-    private Results(Fieldwork work, Basis basis) {
-        this.work = work;
-        this.basis = basis;
+    /** Worked out when a reading is weighed or taken for the first time: on a large sheet it takes a while, and most have no reading yet. */
+    private Optional<Basis> basis = Optional.empty();
+
+    private Results(Sheet sheet) {
+        this.sheet = sheet;
     }
 
     /** Those of a sheet. */
     public static Results of(Sheet sheet) {
-        return new Results(sheet.fieldwork(), Basis.of(sheet));
+        return new Results(sheet);
+    }
+
+    private Basis basis() {
+        Basis worked = basis.orElseGet(() -> Basis.of(sheet));
+        basis = Optional.of(worked);
+        return worked;
     }
 
     /** What was found at a step, stale or not; empty if nothing was yet. */
     public Optional<Reading> reading(TestStep step) {
-        return work.reading(step.id());
+        return sheet.fieldwork().reading(step.id());
     }
 
     /** What a step has come to. */
@@ -35,7 +41,7 @@ public final class Results {
         if (reading.isEmpty()) {
             return StepVerdict.OPEN;
         }
-        if (basis.isStale(reading.get())) {
+        if (basis().isStale(reading.get())) {
             return StepVerdict.STALE;
         }
         if (step.passes(reading.get().found())) {
@@ -53,6 +59,6 @@ public final class Results {
 
     /** A reading that is taken on this circuit. */
     public Reading taken(TestStep step, String found, String remark, String by, String on) {
-        return new Reading(step.id(), found, remark, by, on, basis.revision(), basis.of(step.id()), Extras.NONE);
+        return new Reading(step.id(), found, remark, by, on, basis().revision(), basis().of(step.id()), Extras.NONE);
     }
 }

@@ -10,11 +10,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import parable.app.look.Hint;
 
 /** The parts that cards are made of. */
 final class CardParts {
@@ -59,7 +59,7 @@ final class CardParts {
         Button link = new Button(words);
         link.setId(id);
         link.getStyleClass().add("card-link");
-        link.setTooltip(new Tooltip(hint));
+        Hint.on(link, hint);
         link.setOnAction(event -> action.run());
         return link;
     }

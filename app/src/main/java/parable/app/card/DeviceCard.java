@@ -16,7 +16,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -24,6 +23,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import parable.app.fault.FaultGroups;
 import parable.app.look.Colours;
+import parable.app.look.Hint;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Fault;
@@ -207,7 +207,7 @@ final class DeviceCard extends VBox {
                 typed -> desk.put(device.with(name, line.completed(typed))),
                 refusal::setText);
         field.setPromptText(line.form().byDefault());
-        field.setTooltip(new Tooltip(line.expected()));
+        Hint.on(field, line.expected());
         return field;
     }
 

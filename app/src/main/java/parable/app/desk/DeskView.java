@@ -16,7 +16,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -24,6 +23,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
+import parable.app.look.Hint;
+import parable.app.look.WhileShown;
+import parable.circuit.Job;
 import parable.desk.DeskPreview;
 import parable.desk.DeskStroke;
 import parable.desk.PowerCircuit;
@@ -123,11 +125,13 @@ public final class DeskView extends VBox {
         desk.selection().stretchProperty().addListener((any, before, place) -> show());
         desk.strokeProperty().addListener((any, before, stroke) -> show());
         desk.lineProperty().addListener((any, before, text) -> showPreview());
-        jobs.jobProperty().addListener((any, before, job) -> {
-            if (job.sheet(desk.name()).isPresent()) {
-                show();
-            }
-        });
+        WhileShown.follow(this, () -> showEdited(jobs.jobProperty().get()), jobs.jobProperty());
+    }
+
+    private void showEdited(Job job) {
+        if (job.sheet(desk.name()).isPresent()) {
+            show();
+        }
     }
 
     private static Label heading(String words) {
@@ -166,7 +170,7 @@ public final class DeskView extends VBox {
         Button button = new Button(circuit.words());
         button.setId("power-" + circuit.name().toLowerCase(Locale.ROOT).replace('_', '-'));
         button.getStyleClass().add("latch");
-        button.setTooltip(new Tooltip("Puts supply, breaker, contactors, overload and motor on the sheet"));
+        Hint.on(button, "Puts supply, breaker, contactors, overload and motor on the sheet");
         button.setOnAction(event -> desk.drawPower(circuit));
         return button;
     }
@@ -224,7 +228,7 @@ public final class DeskView extends VBox {
             button.setId("complete-" + completions.getChildren().size());
             button.getStyleClass().add("latch");
             button.setFocusTraversable(false);
-            button.setTooltip(new Tooltip(completion.words()));
+            Hint.on(button, completion.words());
             button.setAccessibleText(completion.word() + ": " + completion.words());
             button.setOnAction(event -> complete(completion));
             completions.getChildren().add(button);

@@ -34,7 +34,7 @@ public final class Door extends DirectScroll {
     private static final String UNSEEN = "blocks";
 
     /** So far beyond its edge, in its own heights, devices are built before they are scrolled to. */
-    private static final double AHEAD = 1.5;
+    private static final double AHEAD = 0.5;
 
     private static final List<KeyCode> KEYS = List.of(
             KeyCode.DIGIT1,

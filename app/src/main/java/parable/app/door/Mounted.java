@@ -8,10 +8,10 @@ import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import parable.app.look.Hint;
 
 /** Lets a device of the door be mounted elsewhere: drag its name onto another plate, or choose the place from a menu. */
 final class Mounted {
@@ -39,7 +39,7 @@ final class Mounted {
     static void let(Region device, Node name, String tag, Supplier<Iterable<Plate>> plates, Placing placing) {
         Mounted mounted = new Mounted(device, tag, plates, placing);
         name.setCursor(Cursor.MOVE);
-        Tooltip.install(name, new Tooltip("Drag " + tag + " to another plate, or press the right button"));
+        Hint.on(name, "Drag " + tag + " to another plate, or press the right button");
         name.addEventHandler(MouseEvent.MOUSE_PRESSED, mounted::grip);
         name.addEventHandler(MouseEvent.MOUSE_DRAGGED, mounted::drag);
         name.addEventHandler(MouseEvent.MOUSE_RELEASED, mounted::drop);

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.Tooltip;
+import parable.app.look.Hint;
 import parable.app.run.RunModel;
 import parable.bench.Fault;
 import parable.parts.Assembly;
@@ -20,7 +20,7 @@ public final class FaultMenu extends MenuButton {
     public FaultMenu(RunModel run) {
         this.run = run;
         setId("faults");
-        setTooltip(new Tooltip("Weld a contact, take a wire off, burn a coil through, and see what it does"));
+        Hint.on(this, "Weld a contact, take a wire off, burn a coil through, and see what it does");
         addEventHandler(MenuButton.ON_SHOWING, event -> fit());
         run.shownProperty().addListener((any, before, moment) -> show(moment.faults()));
         show(run.shownProperty().get().faults());

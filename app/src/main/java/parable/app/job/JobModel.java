@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -23,6 +24,7 @@ import parable.files.JobFormatException;
 import parable.files.Journal;
 import parable.files.LogbookFile;
 import parable.files.UnknownFields;
+import parable.parts.Assembly;
 
 /** The open job and its file. What fails leaves the open job as it is and says why. */
 public final class JobModel {
@@ -36,6 +38,7 @@ public final class JobModel {
     private Optional<Job> saved;
     private Optional<FileClaim> claim = Optional.empty();
     private Optional<String> known = Optional.empty();
+    private List<Assembly> fitted = List.of();
     private final ReadOnlyObjectWrapper<Optional<Conflict>> conflict = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final Deque<Job> past = new ArrayDeque<>();
     private final Deque<Job> future = new ArrayDeque<>();
@@ -68,6 +71,11 @@ public final class JobModel {
         return job.getReadOnlyProperty();
     }
 
+    /** The sheets of the open job that were fitted out when its file was read, by the tables that ship; empty if there was none. */
+    public List<Assembly> fitted() {
+        return fitted;
+    }
+
     /** Whether there is anything that has not been saved. */
     public ReadOnlyBooleanProperty unsavedProperty() {
         return unsaved.getReadOnlyProperty();
@@ -78,6 +86,7 @@ public final class JobModel {
         claim(left.file());
         known = left.known();
         origin = Optional.empty();
+        fitted = List.of();
         begin(left.job(), left.file(), Optional.empty());
         message.set("Recovered. Save it to keep it.");
     }
@@ -252,6 +261,7 @@ public final class JobModel {
         known = Optional.of(read.fingerprint());
         origin = Optional.empty();
         claim(Optional.of(from));
+        fitted = read.read().sheets();
         begin(read.job(), Optional.of(from), Optional.of(read.job()));
         message.set(Stream.concat(claimed(from).stream(), UnknownFields.told(read.job()).stream())
                 .collect(Collectors.joining(" ")));

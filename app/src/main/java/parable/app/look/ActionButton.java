@@ -1,7 +1,6 @@
 package parable.app.look;
 
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 
 /** A button that says what it does, and more when pointed at. */
 public final class ActionButton extends Button {
@@ -15,7 +14,7 @@ public final class ActionButton extends Button {
     public ActionButton(String id, String words, String hint, Runnable action) {
         super(words);
         setId(id);
-        setTooltip(new Tooltip(hint));
+        Hint.on(this, hint);
         setOnAction(event -> action.run());
     }
 }

@@ -6,10 +6,10 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import parable.app.look.Hint;
 import parable.app.run.RunModel;
 import parable.bench.Action;
 import parable.bench.Moment;
@@ -80,7 +80,7 @@ public final class MachineView extends VBox {
         button.setId((by < 0 ? "less-" : "more-") + motor);
         button.getStyleClass().add("latch");
         button.setAccessibleText((by < 0 ? "Less" : "More") + " load on " + motor);
-        button.setTooltip(new Tooltip((by < 0 ? "Less" : "More") + " load, in per cent of the motor's rated torque"));
+        Hint.on(button, (by < 0 ? "Less" : "More") + " load, in per cent of the motor's rated torque");
         button.setOnAction(event -> {
             long percentage = Math.round(100 * moment().load(motor)) + by;
             run.act(new Action(Verb.LOAD, motor, Long.toString(Math.max(0, Math.min(MOST, percentage)))));

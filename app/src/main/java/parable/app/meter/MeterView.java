@@ -7,12 +7,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import parable.app.look.Hint;
 import parable.app.run.RunModel;
 import parable.bench.Meter;
 import parable.card.WireWalk;
@@ -84,9 +84,9 @@ public final class MeterView extends VBox {
         ToggleButton pick = new ToggleButton("Pick up " + probe.words());
         pick.setId("pick-" + probe.words());
         pick.getStyleClass().addAll("latch", "probe-" + probe.words());
-        pick.setTooltip(
-                new Tooltip(
-                        "Then click wires on the drawing one after the other, for amperes beside a terminal; or type a wire number or terminal"));
+        Hint.on(
+                pick,
+                "Then click wires on the drawing one after the other, for amperes beside a terminal; or type a wire number or terminal");
         pick.setOnAction(event -> meter.inHandProperty().set(pick.isSelected() ? probe : null));
         meter.inHandProperty().addListener((any, before, inHand) -> pick.setSelected(inHand == probe));
         TextField place = new TextField();

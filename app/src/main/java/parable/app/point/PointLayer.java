@@ -6,9 +6,9 @@ import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.geometry.Point2D;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
+import parable.app.look.Hint;
 import parable.app.look.Look;
 import parable.app.point.SpotMarks.SpotMark;
 import parable.app.sheet.SheetView;
@@ -57,8 +57,7 @@ public final class PointLayer extends Pane {
         plus.setManaged(false);
         plus.setVisible(false);
         plus.setFocusTraversable(false);
-        plus.setTooltip(
-                new Tooltip("What is to go here? Dragged to another plus of its rung: what is to lead around?"));
+        Hint.on(plus, "What is to go here? Dragged to another plus of its rung: what is to lead around?");
         plus.setOnAction(event -> near.ifPresent(mark -> model.point(mark.spot())));
         chooser = new Chooser(model, practice, look, this::goAlong);
         begin = new BeginPanel(model, questions);

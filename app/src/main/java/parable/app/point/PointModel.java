@@ -12,9 +12,12 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import parable.app.desk.DeskModel;
 import parable.app.job.JobModel;
 import parable.circuit.Circuit;
+import parable.circuit.Job;
 import parable.circuit.Place;
 import parable.circuit.RungItem;
 import parable.desk.DeskPreview;
@@ -33,6 +36,10 @@ public final class PointModel {
     private static final int MOST = 40;
 
     private final JobModel jobs;
+
+    /** Kept as long as this is; the open job outlives it. */
+    private final ChangeListener<Job> edited = (any, before, now) -> leave();
+
     private final DeskModel desk;
     private final Supplier<Assembly> fitted;
     private final ReadOnlyObjectWrapper<Optional<Spot>> spot = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -54,7 +61,7 @@ public final class PointModel {
         this.fitted = fitted;
         typed.addListener((any, before, now) -> filter());
         chosen.addListener((any, before, now) -> show());
-        jobs.jobProperty().addListener((any, before, now) -> leave());
+        jobs.jobProperty().addListener(new WeakChangeListener<>(edited));
     }
 
     /** The place that was pointed at, empty if none is. */

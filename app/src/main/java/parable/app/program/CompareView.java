@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
 import parable.app.look.DirectScroll;
+import parable.app.look.WhileShown;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
 import parable.parts.PartException;
@@ -57,15 +58,17 @@ final class CompareView extends VBox {
         scrolled.setFitToWidth(true);
         VBox.setVgrow(scrolled, Priority.ALWAYS);
         getChildren().addAll(heading, row, scrolled);
-        jobs.jobProperty().addListener((any, before, job) -> {
-            model.forget();
-            offer();
-        });
+        WhileShown.follow(this, this::forget, jobs.jobProperty());
         model.foundProperty().addListener((any, before, found) -> show());
         model.comparingProperty().addListener((any, before, found) -> show());
         model.doneProperty().addListener((any, before, found) -> show());
         offer();
         show();
+    }
+
+    private void forget() {
+        model.forget();
+        offer();
     }
 
     private void offer() {

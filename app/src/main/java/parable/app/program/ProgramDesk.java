@@ -7,12 +7,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
+import parable.app.look.Hint;
+import parable.app.look.WhileShown;
 import parable.desk.ProgramLine;
 import parable.desk.ProgramStroke;
 
@@ -39,7 +40,7 @@ final class ProgramDesk extends VBox {
         model.lineProperty().addListener((any, before, now) -> show());
         model.selectedProperty().addListener((any, before, now) -> show());
         model.troubleProperty().addListener((any, before, now) -> show());
-        jobs.jobProperty().addListener((any, before, now) -> show());
+        WhileShown.follow(this, this::show, jobs.jobProperty());
         show();
     }
 
@@ -53,7 +54,7 @@ final class ProgramDesk extends VBox {
             button.setId("program-" + way.name().toLowerCase(Locale.ROOT));
             button.getStyleClass().add("latch");
             button.setToggleGroup(group);
-            button.setTooltip(new Tooltip("What is typed goes there: " + way.help()));
+            Hint.on(button, "What is typed goes there: " + way.help());
             button.setOnAction(event -> choose(way));
             button.setSelected(way == model.wayProperty().get());
             model.wayProperty().addListener((any, before, now) -> button.setSelected(now == way));

@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import parable.app.look.Clip;
 import parable.app.look.Look;
 import parable.app.look.SharpCanvas;
+import parable.app.look.WhileShown;
 import parable.app.run.RunModel;
 import parable.desk.ProgramPlace;
 import parable.draw.ProgramDrawing;
@@ -62,8 +63,7 @@ final class ProgramView extends Region {
             setAccessibleText(model.words());
             requestLayout();
         });
-        look.zoomProperty().addListener(changed);
-        look.themeProperty().addListener(changed);
+        WhileShown.follow(this, this::requestLayout, look.zoomProperty(), look.themeProperty());
         down.valueProperty().addListener(changed);
         across.valueProperty().addListener(changed);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::select);

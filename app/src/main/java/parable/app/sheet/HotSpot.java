@@ -1,15 +1,14 @@
 package parable.app.sheet;
 
 import java.util.Locale;
-import java.util.Optional;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import parable.app.look.Hint;
 import parable.app.run.Handle;
 import parable.bench.Action;
 import parable.bench.Moment;
@@ -20,8 +19,6 @@ final class HotSpot extends Region {
 
     private final Handle handle;
     private final Box box;
-    private String words = "";
-    private Optional<Tooltip> tooltip = Optional.empty();
 
     HotSpot(Handle handle, Box box) {
         this.handle = handle;
@@ -32,7 +29,7 @@ final class HotSpot extends Region {
         setCursor(Cursor.HAND);
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.BUTTON);
-        addEventHandler(MouseEvent.MOUSE_ENTERED, event -> explain());
+        Hint.on(this, "");
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             if (event.getButton() == MouseButton.PRIMARY) {
                 requestFocus();
@@ -63,14 +60,6 @@ final class HotSpot extends Region {
         });
     }
 
-    /** A tooltip is a window of its own, so that one is made only where the mouse has been. */
-    private void explain() {
-        if (tooltip.isEmpty()) {
-            tooltip = Optional.of(new Tooltip(words));
-            Tooltip.install(this, tooltip.get());
-        }
-    }
-
     /** The device that is operated here. */
     String tag() {
         return handle.part().tag();
@@ -86,13 +75,10 @@ final class HotSpot extends Region {
         String tag = handle.part().tag();
         Action next = handle.next(moment);
         String verb = next.verb().word();
-        words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
+        String words = verb.substring(0, 1).toUpperCase(Locale.ROOT) + verb.substring(1) + " " + tag + " ("
                 + handle.part().device().title() + ")"
                 + (next.position().isEmpty() ? "" : " to " + next.position());
         setAccessibleText(words + ", now " + moment.condition(tag).word());
-        if (handle.hasStopButton()) {
-            words = words + "; S: its stop button";
-        }
-        tooltip.ifPresent(shown -> shown.setText(words));
+        setAccessibleHelp(handle.hasStopButton() ? words + "; S: its stop button" : words);
     }
 }

@@ -6,6 +6,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.shape.Line;
 import parable.app.look.Ink;
 import parable.app.look.Look;
+import parable.app.look.WhileShown;
 import parable.network.NodeState;
 
 /** What the weights of the wires mean. */
@@ -23,7 +24,7 @@ public final class Legend extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         setMouseTransparent(true);
         setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        look.themeProperty().addListener((any, before, theme) -> show());
+        WhileShown.follow(this, this::show, look.themeProperty());
         show();
     }
 

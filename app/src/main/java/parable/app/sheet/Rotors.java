@@ -9,6 +9,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 import javafx.util.Duration;
 import parable.app.look.Look;
+import parable.app.look.WhileShown;
 import parable.app.run.RunModel;
 import parable.bench.Condition;
 import parable.bench.Moment;
@@ -73,7 +74,7 @@ final class Rotors extends Pane {
         turning.setCycleCount(Animation.INDEFINITE);
         run.shownProperty().addListener((any, before, now) -> look());
         run.runningProperty().addListener((any, before, now) -> look());
-        look.motionProperty().addListener((any, before, now) -> look());
+        WhileShown.follow(this, this::look, look.motionProperty());
         sceneProperty().addListener((any, before, now) -> look());
     }
 

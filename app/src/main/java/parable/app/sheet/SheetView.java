@@ -16,6 +16,7 @@ import javafx.scene.layout.Region;
 import parable.app.desk.DeskModel;
 import parable.app.look.Clip;
 import parable.app.look.Look;
+import parable.app.look.WhileShown;
 import parable.app.meter.MeterModel;
 import parable.app.meter.Probe;
 import parable.app.run.Handle;
@@ -109,10 +110,7 @@ public final class SheetView extends Region {
         fit(laid.drawing());
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
-        look.zoomProperty().addListener(changed);
-        look.wholeProperty().addListener(changed);
-        look.themeProperty().addListener(changed);
-        look.magnificationProperty().addListener(changed);
+        followLook();
         for (Probe probe : Probe.values()) {
             meter.placeProperty(probe).addListener(changed);
         }
@@ -123,6 +121,16 @@ public final class SheetView extends Region {
         hand.hold(this);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::askAbout);
         setOnContextMenuRequested(this::askByKey);
+    }
+
+    private void followLook() {
+        WhileShown.follow(
+                this,
+                this::requestLayout,
+                look.zoomProperty(),
+                look.wholeProperty(),
+                look.themeProperty(),
+                look.magnificationProperty());
     }
 
     /** Draws the sheet as it has become. */

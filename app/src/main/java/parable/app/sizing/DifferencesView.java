@@ -9,6 +9,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
+import parable.app.look.WhileShown;
 import parable.sizing.DrawingDifference;
 import parable.sizing.SheetSizing;
 
@@ -37,7 +38,7 @@ public final class DifferencesView extends VBox {
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(all, scroll);
-        model.sizedProperty().addListener((any, before, now) -> show());
+        WhileShown.follow(this, this::show, model.sizedProperty());
         show();
     }
 

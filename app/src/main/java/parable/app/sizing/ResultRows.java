@@ -9,11 +9,11 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import parable.app.look.Hint;
 import parable.sizing.SizingResult;
 
 /** Results below each other: the value, its limit, how it follows, and a field to put another in its place. */
@@ -123,7 +123,7 @@ final class ResultRows extends VBox {
         field.setMinWidth(OTHER);
         field.setMaxWidth(OTHER);
         field.setAccessibleText("Another value for " + result.name());
-        field.setTooltip(new Tooltip("Your own value, such as a data sheet says; empty: as it follows"));
+        Hint.on(field, "Your own value, such as a data sheet says; empty: as it follows");
         field.getStyleClass().add("card-field");
         Runnable commit = () -> {
             String before = result.overridden() ? value(result) : "";

@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.look.DirectScroll;
 import parable.app.look.Look;
+import parable.app.look.WhileShown;
 import parable.check.MotorCircuit;
 import parable.circuit.Stated;
 import parable.files.SizingJson;
@@ -93,11 +94,7 @@ public final class SizingPage {
         centre.getStyleClass().add("sizing");
         curvesScroll.setFitToWidth(true);
         curves.getStyleClass().add("findings");
-        model.sizedProperty().addListener((any, before, now) -> {
-            if (centre.getScene() != null) {
-                show();
-            }
-        });
+        WhileShown.follow(centre, this::show, model.sizedProperty());
         scroll.viewportBoundsProperty().addListener((any, before, now) -> {
             if (isNarrow(before.getWidth()) != isNarrow(now.getWidth()) && centre.getScene() != null) {
                 show();

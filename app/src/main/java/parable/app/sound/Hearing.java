@@ -1,6 +1,8 @@
 package parable.app.sound;
 
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
 
@@ -10,6 +12,9 @@ public final class Hearing {
     private final RunModel run;
     private final ReadOnlyBooleanProperty wanted;
     private final Speaker speaker;
+
+    /** Kept as long as this is; who wants to hear outlives it. */
+    private final ChangeListener<Boolean> unwanted = (any, before, now) -> silenceUnless(now);
 
     /**
      * Listens to a sheet, by the speaker of this machine.
@@ -25,16 +30,14 @@ public final class Hearing {
         this.wanted = wanted;
         this.speaker = speaker;
         run.shownProperty().addListener((any, before, now) -> hear(before, now));
-        run.runningProperty().addListener((any, before, now) -> {
-            if (!now) {
-                speaker.horn(false);
-            }
-        });
-        wanted.addListener((any, before, now) -> {
-            if (!now) {
-                speaker.horn(false);
-            }
-        });
+        run.runningProperty().addListener((any, before, now) -> silenceUnless(now));
+        wanted.addListener(new WeakChangeListener<>(unwanted));
+    }
+
+    private void silenceUnless(boolean heard) {
+        if (!heard) {
+            speaker.horn(false);
+        }
     }
 
     private void hear(Moment before, Moment now) {

@@ -24,6 +24,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
 import parable.app.job.Person;
+import parable.app.look.WhileShown;
 import parable.circuit.Reading;
 import parable.logbook.SignedStep;
 import parable.testsheet.LikelyCauses;
@@ -185,12 +186,12 @@ public final class TestingPage {
         });
         model.selectedProperty().addListener((any, before, now) -> show());
         model.causesProperty().addListener((any, before, now) -> showCauses());
-        jobs.jobProperty().addListener((any, before, now) -> {
-            showVerdict();
-            if (beside.getScene() != null) {
-                showSignature();
-            }
-        });
+        WhileShown.follow(beside, this::showEdited, jobs.jobProperty());
+    }
+
+    private void showEdited() {
+        showVerdict();
+        showSignature();
     }
 
     private int stepNumber(TestStep step) {

@@ -9,11 +9,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import parable.app.look.ActionButton;
+import parable.app.look.Hint;
 import parable.app.run.RunModel;
 import parable.app.run.Speed;
 
@@ -42,7 +42,7 @@ public final class TimeBar extends HBox {
         tense.getStyleClass().add("tense");
         tense.setMouseTransparent(true);
         runOrPause.setId("run-or-pause");
-        runOrPause.setTooltip(new Tooltip("Lets time run or stand still  P"));
+        Hint.on(runOrPause, "Lets time run or stand still  P");
         runOrPause.setOnAction(event -> run.setRunning(!run.runningProperty().get()));
         runOrPause.setMinWidth(64);
         past.setId("past");
@@ -56,7 +56,7 @@ public final class TimeBar extends HBox {
         now = new ActionButton("back-to-now", "Now", "Back to the present", run::backToNow);
         Button restart = new ActionButton("restart", "Start over", "Everything back to rest at 0 ms", run::restart);
         strip.setId("strip-open");
-        strip.setTooltip(new Tooltip("What every device did, side by side over time"));
+        Hint.on(strip, "What every device did, side by side over time");
         HBox speeds = speeds();
         getChildren().addAll(clock, back, runOrPause, forward, speeds, past, now, restart, strip);
         leftOut = List.of(speeds, restart, now, strip);
@@ -119,7 +119,7 @@ public final class TimeBar extends HBox {
         for (Speed speed : Speed.values()) {
             ToggleButton button = new ToggleButton(speed.perSecond());
             button.setId("speed-" + speed.name().toLowerCase(Locale.ROOT).replace('_', '-'));
-            button.setTooltip(new Tooltip("Each second shows " + speed.perSecond()));
+            Hint.on(button, "Each second shows " + speed.perSecond());
             button.setAccessibleText("Each second shows " + speed.perSecond());
             button.setToggleGroup(group);
             button.setSelected(run.speedProperty().get() == speed);

@@ -17,6 +17,7 @@ import parable.app.look.Ink;
 import parable.app.look.Look;
 import parable.app.look.SharpCanvas;
 import parable.app.look.Typeface;
+import parable.app.look.WhileShown;
 import parable.app.run.RunModel;
 import parable.bench.Moment;
 import parable.bench.Sample;
@@ -77,7 +78,6 @@ public final class TimeStrip extends DirectScroll {
         this.look = look;
         canvas = new SharpCanvas(look);
         whole = new Pane(canvas);
-        look.magnificationProperty().addListener((any, before, now) -> requestLayout());
         setId("time-strip");
         folds.setId("strip-folds");
         folds.setSelected(true);
@@ -94,7 +94,7 @@ public final class TimeStrip extends DirectScroll {
         vvalueProperty().addListener((any, before, value) -> requestLayout());
         run.shownTimeProperty().addListener((any, before, time) -> goOn());
         run.nowProperty().addListener((any, before, time) -> goOn());
-        look.themeProperty().addListener((any, before, theme) -> requestLayout());
+        WhileShown.follow(this, this::requestLayout, look.themeProperty(), look.magnificationProperty());
         canvas.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> lookAt(event.getX()));
         canvas.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> lookAt(event.getX()));
         addEventFilter(ScrollEvent.SCROLL, event -> {

@@ -25,6 +25,7 @@ import parable.app.look.Clip;
 import parable.app.look.Look;
 import parable.app.look.SharpCanvas;
 import parable.app.look.Typeface;
+import parable.app.look.WhileShown;
 import parable.app.sheet.Marked;
 import parable.app.sheet.Painter;
 import parable.app.sheet.WireMark;
@@ -103,9 +104,7 @@ public final class PanelView extends Region {
             scrolled = HERE;
             follow();
         });
-        look.themeProperty().addListener(changed);
-        look.zoomProperty().addListener(changed);
-        look.magnificationProperty().addListener(changed);
+        WhileShown.follow(this, this::follow, look.themeProperty(), look.zoomProperty(), look.magnificationProperty());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::take);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::drop);

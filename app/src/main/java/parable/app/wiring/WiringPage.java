@@ -21,7 +21,6 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -29,7 +28,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.job.JobModel;
+import parable.app.look.Hint;
 import parable.app.look.Look;
+import parable.app.look.WhileShown;
 import parable.bench.Moment;
 import parable.circuit.Terminal;
 import parable.circuit.Tick;
@@ -76,7 +77,7 @@ public final class WiringPage {
         beside.getStyleClass().add("findings");
         model.listsProperty().addListener((any, before, now) -> showLists());
         model.selectedProperty().addListener((any, before, now) -> showWire());
-        jobs.jobProperty().addListener((any, before, now) -> showTicks());
+        WhileShown.follow(beside, this::showTicks, jobs.jobProperty());
         showLists();
     }
 
@@ -103,7 +104,7 @@ public final class WiringPage {
 
     private void offerDone() {
         done.setId("wire-done");
-        done.setTooltip(new Tooltip("Ticks it off and goes to the next that is not made  Space"));
+        Hint.on(done, "Ticks it off and goes to the next that is not made  Space");
         done.setOnAction(event -> model.done());
         strip.setId("wire-strip");
         strip.setOnAction(
