@@ -8,6 +8,7 @@ import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 
 /** How one looks at the sheets of a window. */
 public final class Look {
@@ -55,6 +56,11 @@ public final class Look {
     /** How many times larger drawings are shown than they open, or than fits if all of them is shown; from 0.4 to 4. */
     public ReadOnlyDoubleProperty zoomProperty() {
         return zoom;
+    }
+
+    /** All of it that a drawing is to be laid out anew for. */
+    public ObservableValue<?>[] ofDrawings() {
+        return new ObservableValue<?>[] {zoom, whole, theme, magnification};
     }
 
     /** Shows drawings larger by so many steps, smaller if negative. */

@@ -63,7 +63,7 @@ final class ProgramView extends Region {
             setAccessibleText(model.words());
             requestLayout();
         });
-        WhileShown.follow(this, this::requestLayout, look.zoomProperty(), look.themeProperty());
+        WhileShown.follow(this, this::requestLayout, look.ofDrawings());
         down.valueProperty().addListener(changed);
         across.valueProperty().addListener(changed);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::select);

@@ -110,7 +110,7 @@ public final class SheetView extends Region {
         fit(laid.drawing());
         run.assemblyProperty().addListener((any, before, sheet) -> fit());
         run.shownProperty().addListener(changed);
-        followLook();
+        WhileShown.follow(this, this::requestLayout, look.ofDrawings());
         for (Probe probe : Probe.values()) {
             meter.placeProperty(probe).addListener(changed);
         }
@@ -121,16 +121,6 @@ public final class SheetView extends Region {
         hand.hold(this);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::askAbout);
         setOnContextMenuRequested(this::askByKey);
-    }
-
-    private void followLook() {
-        WhileShown.follow(
-                this,
-                this::requestLayout,
-                look.zoomProperty(),
-                look.wholeProperty(),
-                look.themeProperty(),
-                look.magnificationProperty());
     }
 
     /** Draws the sheet as it has become. */

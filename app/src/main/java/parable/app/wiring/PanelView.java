@@ -104,7 +104,7 @@ public final class PanelView extends Region {
             scrolled = HERE;
             follow();
         });
-        WhileShown.follow(this, this::follow, look.themeProperty(), look.zoomProperty(), look.magnificationProperty());
+        WhileShown.follow(this, this::follow, look.ofDrawings());
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::take);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::drop);
