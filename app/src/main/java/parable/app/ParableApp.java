@@ -1,9 +1,11 @@
 package parable.app;
 
 import atlantafx.base.theme.PrimerLight;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
 import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
@@ -16,13 +18,14 @@ public final class ParableApp extends Application {
     public static final String JOURNAL = HomeFolder.PROPERTY;
 
     private static Supplier<JobModel> jobs;
+    private static Optional<RuntimeException> nothingToShow = Optional.empty();
     private JobModel shown;
     private static Consumer<MainWindow> whenShown = window -> {};
 
     /**
-     * Opens the window and returns when it is closed.
+     * Opens the window and returns when it is closed. If there is nothing to show, there is no window.
      *
-     * @param toShow gives the job to show; asked once the toolkit is up, so that the job can be read meanwhile
+     * @param toShow gives the job to show; asked once the toolkit is up, so that the job can be read meanwhile. What it throws is thrown by this
      * @param afterwards called on the interface thread once the window is up
      */
     public static void show(Supplier<JobModel> toShow, Consumer<MainWindow> afterwards) {
@@ -30,12 +33,21 @@ public final class ParableApp extends Application {
         whenShown = afterwards;
         paintFewPixels();
         launch(ParableApp.class);
+        nothingToShow.ifPresent(why -> {
+            throw why;
+        });
     }
 
     @Override
     public void start(Stage stage) {
         prepare();
-        shown = jobs.get();
+        try {
+            shown = jobs.get();
+        } catch (RuntimeException nothing) {
+            nothingToShow = Optional.of(nothing);
+            Platform.exit();
+            return;
+        }
         MainWindow window = new MainWindow(shown, new SystemFilePrompt(stage));
         stage.setTitle("Parable");
         stage.setMinWidth(1000);
@@ -51,7 +63,9 @@ public final class ParableApp extends Application {
 
     @Override
     public void stop() {
-        shown.close();
+        if (nothingToShow.isEmpty()) {
+            shown.close();
+        }
     }
 
     /**

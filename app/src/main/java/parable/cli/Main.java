@@ -1,5 +1,6 @@
 package parable.cli;
 
+import java.nio.file.Path;
 import java.util.List;
 import parable.files.FailureNote;
 import picocli.CommandLine;
@@ -29,6 +30,7 @@ import picocli.CommandLine.Command;
         version = "Parable 0.1.0")
 public final class Main implements Runnable {
 
+    private static final int USERS_FAULT = 2;
     private static final int UNFORESEEN = 3;
 
     /**
@@ -39,6 +41,8 @@ public final class Main implements Runnable {
         try {
             if (arguments.length == 0 || List.of(arguments).equals(List.of("demo"))) {
                 new DemoCommand().run();
+            } else if (arguments.length == 2 && arguments[0].equals("open") && !arguments[1].startsWith("-")) {
+                System.exit(open(arguments[1]));
             } else {
                 System.exit(commandLine().execute(arguments));
             }
@@ -48,12 +52,22 @@ public final class Main implements Runnable {
         }
     }
 
+    private static int open(String file) {
+        try {
+            OpenCommand.open(Path.of(file));
+            return 0;
+        } catch (UsersFaultException fault) {
+            System.err.println(fault.getMessage());
+            return USERS_FAULT;
+        }
+    }
+
     /** The command line as it is set up, for tests too. */
     static CommandLine commandLine() {
         return new CommandLine(new Main()).setExecutionExceptionHandler((failure, command, parsed) -> {
             if (failure instanceof UsersFaultException fault) {
                 command.getErr().println(fault.getMessage());
-                return 2;
+                return USERS_FAULT;
             }
             command.getErr().println(FailureNote.words(failure));
             return UNFORESEEN;

@@ -75,10 +75,16 @@ public final class FindingsModel {
         long mine = asked.incrementAndGet();
         checking.set(true);
         KnownFindings.Asked sheet = new KnownFindings.Asked(assembly.sheet(), conventions);
+        Platform.runLater(() -> begin(mine, assembly, sheet));
+    }
+
+    /** The while is counted from when the window is done with what it was doing, such as opening the job. */
+    private void begin(long mine, Assembly assembly, KnownFindings.Asked sheet) {
         worker.schedule(
                 () -> run(mine, () -> KNOWN.of(sheet)
                         .ifPresentOrElse(
-                                known -> show(mine, known), () -> tell(mine, read(assembly, conventions), true))),
+                                known -> show(mine, known),
+                                () -> tell(mine, read(assembly, sheet.conventions()), true))),
                 REDRAW_MILLIS,
                 TimeUnit.MILLISECONDS);
         worker.schedule(
