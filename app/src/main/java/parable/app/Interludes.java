@@ -47,7 +47,7 @@ record Interludes(JobModel jobs, Look look, SheetList sheets, Lately known, Pers
 
     /** Shows all sheets, and those of the library. */
     void showAll() {
-        exits.instead(new SheetsPage(jobs.jobProperty().get(), look.ink(), this, exits::back));
+        exits.instead(new SheetsPage(jobs.jobProperty().get(), look, this, exits::back));
     }
 
     /** Shows all keys. */

@@ -8,14 +8,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 import javafx.event.Event;
 import javafx.scene.Node;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.PickResult;
@@ -31,6 +34,7 @@ import parable.app.job.JobModel;
 import parable.app.job.JobStep;
 import parable.app.look.Theme;
 import parable.app.sheet.SheetView;
+import parable.app.sheet.Stamp;
 import parable.bench.Action;
 import parable.bench.Condition;
 import parable.circuit.Circuit;
@@ -311,6 +315,34 @@ class LookTest {
         robot.interact(() -> window.look().magnificationProperty().set(1));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(menuHeight(robot)).isEqualTo(menu);
+    }
+
+    @Test
+    void thePicturesOfSheetsArePaintedAsSharpAsTheyAreMagnified(FxRobot robot) {
+        robot.interact(() -> window.look().magnificationProperty().set(1.5));
+        key(robot, KeyCode.CONTROL, KeyCode.N);
+        WaitForAsyncUtils.waitForFxEvents();
+        Stamp stamp = robot.lookup(node -> node instanceof Stamp).query();
+        Canvas canvas = (Canvas) stamp.lookup("Canvas");
+        assertThat(canvas.getWidth()).isEqualTo(Math.ceil(1.5 * stamp.getWidth()));
+        assertThat(painted(canvas)).isNotEmpty();
+        robot.interact(() -> window.look().magnificationProperty().set(2));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(canvas.getWidth()).isEqualTo(2 * stamp.getWidth());
+        assertThat(painted(canvas)).isNotEmpty();
+    }
+
+    /** The colours of a canvas that are not those of its corner. */
+    private static List<Integer> painted(Canvas canvas) {
+        WritableImage image =
+                WaitForAsyncUtils.waitForAsyncFx(5_000, () -> canvas.snapshot(new SnapshotParameters(), null));
+        int corner = image.getPixelReader().getArgb(0, 0);
+        return IntStream.range(0, (int) (image.getWidth() * image.getHeight()))
+                .map(at -> image.getPixelReader().getArgb(at % (int) image.getWidth(), at / (int) image.getWidth()))
+                .filter(colour -> colour != corner)
+                .distinct()
+                .boxed()
+                .toList();
     }
 
     /** The width of the canvases that the drawing is painted on, in pixels. */

@@ -5,6 +5,7 @@ import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import parable.app.look.Ink;
+import parable.app.look.Look;
 import parable.bench.Moment;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -16,16 +17,18 @@ final class Overview extends Region {
     private static final double HIGHEST = 110;
     private static final double EDGE = 1;
 
-    private final Stamp stamp = new Stamp(WIDEST, HIGHEST);
+    private final Stamp stamp;
     private final Region frame = new Region();
     private double scale = 1;
 
     /**
      * An overview.
      *
+     * @param look how the window is looked at
      * @param goTo takes the point of the drawing, across and down in its units, that is to be in the middle
      */
-    Overview(BiConsumer<Double, Double> goTo) {
+    Overview(Look look, BiConsumer<Double, Double> goTo) {
+        stamp = new Stamp(WIDEST, HIGHEST, look);
         setId("overview");
         getStyleClass().add("overview");
         frame.getStyleClass().add("overview-frame");

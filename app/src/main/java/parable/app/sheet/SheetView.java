@@ -66,7 +66,7 @@ public final class SheetView extends Region {
     private final Readability readability = new Readability();
     private final Viewport viewport = new Viewport(this::moved);
     private Runnable onMoved = () -> {};
-    private final Overview overview = new Overview(this::goTo);
+    private final Overview overview;
     private final ChangeListener<Object> selected = (any, before, now) -> showSelected();
     private final ChangeListener<Object> typed = (any, before, now) -> draft();
     private final ChangeListener<Object> changed = (any, before, now) -> requestLayout();
@@ -106,6 +106,7 @@ public final class SheetView extends Region {
         getStyleClass().add("sheet");
         Clip.atTheEdgesOf(this);
         movements = new Movements(run, look);
+        overview = new Overview(look, this::goTo);
         getChildren().addAll(paper, movements, hotSpots, overview, viewport.down(), viewport.across());
         fit(laid.drawing());
         run.assemblyProperty().addListener((any, before, sheet) -> fit());

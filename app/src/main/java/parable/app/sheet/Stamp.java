@@ -2,10 +2,13 @@ package parable.app.sheet;
 
 import java.util.List;
 import java.util.Map;
-import javafx.scene.canvas.Canvas;
+import java.util.Optional;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import parable.app.look.Ink;
+import parable.app.look.Look;
+import parable.app.look.SharpCanvas;
 import parable.bench.Moment;
 import parable.draw.Box;
 import parable.draw.Drawing;
@@ -14,11 +17,13 @@ import parable.draw.Point;
 import parable.network.NodeState;
 
 /** A drawing as small as a stamp: its wires as they are, and a dot for each symbol. */
-public final class Stamp extends Canvas {
+public final class Stamp extends Region {
 
     private final double widest;
     private final double highest;
-    private Object painted = List.of();
+    private final SharpCanvas canvas;
+    private List<Seen> painted = List.of();
+    private Optional<Ink> worn = Optional.empty();
     private double scale = 1;
 
     /**
@@ -26,10 +31,14 @@ public final class Stamp extends Canvas {
      *
      * @param widest no stamp is wider, in pixels
      * @param highest no stamp is higher, in pixels
+     * @param look how the window is looked at
      */
-    public Stamp(double widest, double highest) {
+    public Stamp(double widest, double highest, Look look) {
         this.widest = widest;
         this.highest = highest;
+        canvas = new SharpCanvas(look);
+        canvas.densityProperty().addListener((any, before, now) -> worn.ifPresent(ink -> paint(painted, ink)));
+        getChildren().add(canvas);
     }
 
     /** Pixels for a unit of a drawing. */
@@ -44,19 +53,26 @@ public final class Stamp extends Canvas {
                 .toList();
         List<Seen> seen = new Sight(moment, (fault, subject) -> false, Map.of()).of(strokes);
         scale = scaleFor(drawing);
-        Object look = List.of(seen, ink);
-        if (!look.equals(painted)) {
-            painted = look;
-            setWidth(Math.rint(drawing.width() * scale));
-            setHeight(Math.rint(drawing.height() * scale));
+        if (!seen.equals(painted) || !worn.equals(Optional.of(ink))) {
+            painted = seen;
+            worn = Optional.of(ink);
+            double width = Math.rint(drawing.width() * scale);
+            double height = Math.rint(drawing.height() * scale);
+            setMinSize(width, height);
+            setMaxSize(width, height);
+            resize(width, height);
+            canvas.resize(width, height);
             paint(seen, ink);
         }
     }
 
     private void paint(List<Seen> seen, Ink ink) {
-        GraphicsContext graphics = getGraphicsContext2D();
+        canvas.paint(graphics -> paint(graphics, seen, ink));
+    }
+
+    private void paint(GraphicsContext graphics, List<Seen> seen, Ink ink) {
         graphics.setFill(ink.paper());
-        graphics.fillRect(0, 0, getWidth(), getHeight());
+        graphics.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
         for (Seen one : seen) {
             if (one instanceof Seen.OnWire wire) {
                 line(graphics, wire.mark().points(), ink.of(wire.state()), wire.state() != NodeState.DEAD);

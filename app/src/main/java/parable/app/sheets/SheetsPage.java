@@ -16,7 +16,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import parable.app.look.ActionButton;
 import parable.app.look.DirectScroll;
-import parable.app.look.Ink;
+import parable.app.look.Look;
 import parable.app.look.PageHead;
 import parable.app.sheet.Stamp;
 import parable.bench.Bench;
@@ -37,7 +37,7 @@ public final class SheetsPage extends BorderPane {
     private static final double WIDE = 216;
     private static final double HIGH = 116;
 
-    private final Ink ink;
+    private final Look look;
     private final Actions actions;
 
     /** What is done from the page. */
@@ -68,11 +68,11 @@ public final class SheetsPage extends BorderPane {
     /**
      * The page of a job.
      *
-     * @param ink the colours of the pictures
+     * @param look how the window is looked at
      * @param done called when one is through with it
      */
-    public SheetsPage(Job job, Ink ink, Actions actions, Runnable done) {
-        this.ink = ink;
+    public SheetsPage(Job job, Look look, Actions actions, Runnable done) {
+        this.look = look;
         this.actions = actions;
         setId("sheets-page");
         getStyleClass().add("keys");
@@ -143,11 +143,11 @@ public final class SheetsPage extends BorderPane {
         frame.setMinSize(WIDE, HIGH);
         try {
             Assembly assembly = Assembly.of(sheet, JobTables.of(job));
-            Stamp stamp = new Stamp(WIDE, HIGH);
+            Stamp stamp = new Stamp(WIDE, HIGH, look);
             stamp.show(
                     SheetDrawing.of(assembly, job.practice()),
                     Bench.of(assembly).moment(),
-                    ink);
+                    look.ink());
             frame.getChildren().add(stamp);
             what.setText(words(assembly));
         } catch (PartException impossible) {
