@@ -10,6 +10,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import javafx.event.Event;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
@@ -17,6 +18,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.ContextMenuEvent;
@@ -33,6 +35,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import parable.app.job.JobModel;
 import parable.app.job.JobStep;
 import parable.app.look.Theme;
+import parable.app.sheet.Legend;
 import parable.app.sheet.SheetView;
 import parable.app.sheet.Stamp;
 import parable.bench.Action;
@@ -41,6 +44,7 @@ import parable.circuit.Circuit;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.circuit.TitleBlock;
+import parable.network.NodeState;
 import parable.parts.Verb;
 import parable.starters.Library;
 
@@ -376,5 +380,62 @@ class LookTest {
             }
         }
         robot.interact(() -> window.look().magnificationProperty().set(1));
+    }
+
+    /** At twice the size on 1280 by 800 not all fits side by side: the rest is a bar away, and comes by itself with the keyboard. */
+    @Test
+    void whatDoesNotFitSideBySideIsWithinReach(FxRobot robot) {
+        robot.interact(() -> window.look().magnificationProperty().set(2));
+        ScrollBar across = robot.lookup("#magnified-across").query();
+        assertThat(across.isVisible()).isTrue();
+        for (String part : List.of("save", "door-S1")) {
+            Node shown = window.part(part);
+            robot.interact(() -> across.setValue(0));
+            assertThat(rightEdge(shown)).as(part).isGreaterThan(0);
+            robot.interact(() -> across.setValue(across.getMax()));
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(rightEdge(shown)).as(part).isLessThanOrEqualTo(0);
+        }
+        robot.interact(() -> across.setValue(0));
+        robot.interact(window.part("save")::requestFocus);
+        assertThat(rightEdge(window.part("save"))).isLessThanOrEqualTo(0);
+        robot.interact(window.part("step-draw")::requestFocus);
+        assertThat(across.getValue()).isLessThan(10);
+        robot.interact(() -> window.look().magnificationProperty().set(1));
+        assertThat(across.isVisible()).isFalse();
+    }
+
+    /** How far something reaches beyond the right edge of the window, in pixels. */
+    private double rightEdge(Node part) {
+        return part.localToScene(part.getBoundsInLocal()).getMaxX()
+                - window.scene().getWidth();
+    }
+
+    @Test
+    void theLegendIsWholeAndHidesNoOverviewHoweverLargeItIs(FxRobot robot) {
+        for (double factor : new double[] {1, 1.5, 2}) {
+            robot.interact(() -> window.look().magnificationProperty().set(factor));
+            WaitForAsyncUtils.waitForFxEvents();
+            Legend legend = robot.lookup(node -> node instanceof Legend).query();
+            Bounds drawing = legend.getParent().localToScene(legend.getParent().getLayoutBounds());
+            assertThat(legend.lookupAll(".label").stream()
+                            .filter(Node::isVisible)
+                            .map(Label.class::cast)
+                            .filter(label -> !label.getText().isEmpty()))
+                    .as("at %s", factor)
+                    .hasSizeGreaterThanOrEqualTo(NodeState.values().length)
+                    .allSatisfy(label -> {
+                        assertThat(drawing.contains(label.localToScene(label.getLayoutBounds())))
+                                .as(label.getText())
+                                .isTrue();
+                        assertThat(label.getWidth()).isGreaterThanOrEqualTo(label.prefWidth(-1));
+                    });
+            Node overview = window.part("overview");
+            assertThat(overview.isVisible()
+                            && overview.localToScene(overview.getLayoutBounds())
+                                    .intersects(legend.localToScene(legend.getLayoutBounds())))
+                    .as("overlap at %s", factor)
+                    .isFalse();
+        }
     }
 }

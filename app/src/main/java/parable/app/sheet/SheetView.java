@@ -45,9 +45,6 @@ public final class SheetView extends Region {
     /** A click is on a wire if it is no further from it, in drawing units. */
     private static final double CLOSE = 8;
 
-    /** The lower edge has the legend on it; what is drawn there can be moved up so far, in pixels. */
-    private static final double FOOT = 30;
-
     private static final double ABOVE_LADDER = 100;
     private static final double RUNGS_TO_SEE = 250;
 
@@ -78,6 +75,10 @@ public final class SheetView extends Region {
     private Marked marked = Marked.NOTHING;
     private Optional<Moment> instead = Optional.empty();
     private Optional<Box> wanted = Optional.empty();
+
+    /** The lower edge has the legend on it; what is drawn there can be moved up so far, in pixels. */
+    private double foot = 30;
+
     private boolean spotsFit;
     private boolean probed;
 
@@ -142,9 +143,8 @@ public final class SheetView extends Region {
         desk.ifPresent(before -> {
             before.selection().stretchProperty().removeListener(changed);
             before.selection().stretchProperty().removeListener(selected);
-            before.lineProperty().removeListener(typed);
-            before.strokeProperty().removeListener(typed);
-            before.offeredProperty().removeListener(typed);
+            List.of(before.lineProperty(), before.strokeProperty(), before.offeredProperty())
+                    .forEach(value -> value.removeListener(typed));
         });
         desk = Optional.empty();
         laid.draft(Optional.empty());
@@ -161,9 +161,8 @@ public final class SheetView extends Region {
         setFocusTraversable(true);
         model.selection().stretchProperty().addListener(changed);
         model.selection().stretchProperty().addListener(selected);
-        model.lineProperty().addListener(typed);
-        model.strokeProperty().addListener(typed);
-        model.offeredProperty().addListener(typed);
+        List.of(model.lineProperty(), model.strokeProperty(), model.offeredProperty())
+                .forEach(value -> value.addListener(typed));
         say();
         showLadder();
     }
@@ -175,6 +174,12 @@ public final class SheetView extends Region {
                 .filter(first -> viewport.top() == 0 && getHeight() > 0)
                 .filter(first -> first.y() + RUNGS_TO_SEE > viewport.seen().height())
                 .ifPresent(first -> viewport.bring(0, first.y() - ABOVE_LADDER, 0, 0));
+    }
+
+    /** Keeps so much of the lower edge free, in pixels. */
+    public void keepFree(double pixels) {
+        foot = pixels;
+        requestLayout();
     }
 
     /** Whether clicks select what they hit, because one draws. */
@@ -413,10 +418,10 @@ public final class SheetView extends Region {
         Drawing whole = laid.shown();
         Box before = viewport.seen();
         double scaleBefore = viewport.scale();
-        double scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR - FOOT);
-        boolean hides = whole.width() * scale > width || whole.height() * scale + FOOT > height;
-        double foot = hides ? Math.max(FOOT, overview.heightFor(whole) + 2 * FOOT) : FOOT;
-        viewport.fit(new Box(0, 0, whole.width(), whole.height()), scale, width, height, foot);
+        double scale = look.zoomProperty().get() * fittingScale(width - BAR, height - BAR - foot);
+        boolean hides = whole.width() * scale > width || whole.height() * scale + foot > height;
+        double free = hides ? Math.max(foot, overview.heightFor(whole) + 2 * foot) : foot;
+        viewport.fit(new Box(0, 0, whole.width(), whole.height()), scale, width, height, free);
         if (scale != scaleBefore) {
             Point2D at = hand.takeKept().orElseGet(() -> new Point2D(width / 2, height / 2));
             viewport.bring(
@@ -446,7 +451,7 @@ public final class SheetView extends Region {
         if (overview.isVisible()) {
             overview.show(whole, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(
-                    getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - FOOT);
+                    getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - foot);
         }
     }
 

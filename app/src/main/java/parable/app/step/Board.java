@@ -24,6 +24,12 @@ public final class Board {
     private static final double LEAST_DRAWING = 200;
     private static final double EDGE = 6;
 
+    /** So high, in pixels, the legend is with all of it on one line, its edges included. */
+    private static final double LEAST_LEGEND = 30;
+
+    /** What of the width the legend cannot have: its own edges and the bar that moves the drawing. */
+    private static final double LEGEND_EDGE = 40;
+
     private final SheetView sheet;
     private final Legend legend;
     private final TimeBar bar;
@@ -48,6 +54,9 @@ public final class Board {
         drawing = new StackPane(sheet, legend, bar.tense());
         drawing.setMinSize(0, 0);
         whole.setMinWidth(0);
+        legend.prefWrapLengthProperty().bind(drawing.widthProperty().subtract(LEGEND_EDGE));
+        legend.heightProperty()
+                .addListener((any, before, now) -> sheet.keepFree(Math.max(LEAST_LEGEND, now.doubleValue() + EDGE)));
         StackPane.setAlignment(legend, Pos.BOTTOM_LEFT);
         StackPane.setMargin(legend, new Insets(0, EDGE * 2, EDGE * 2, 0));
         StackPane.setAlignment(bar.tense(), Pos.TOP_CENTER);
