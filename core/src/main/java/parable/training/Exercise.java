@@ -1,6 +1,8 @@
 package parable.training;
 
 import java.util.List;
+import java.util.Optional;
+import parable.bench.Moment;
 import parable.finding.FindingException;
 
 /** A task while it is worked at. Moves are typed or come from the window, one after the other. */
@@ -31,6 +33,14 @@ public interface Exercise {
      * @throws FindingException if it is no move here
      */
     List<String> move(String text) throws FindingException;
+
+    /**
+     * How the drawing would have the machine be after what was done, wires that were lifted included; empty where that would give the answer away, or where
+     * nothing is operated.
+     */
+    default Optional<Moment> asDrawn() {
+        return Optional.empty();
+    }
 
     /** Whether it is over. */
     boolean isOver();

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import parable.bench.Action;
 import parable.bench.Fault;
+import parable.bench.Moment;
 import parable.finding.FaultSearch;
 import parable.finding.FindingException;
 import parable.finding.LookNotation;
@@ -78,7 +79,7 @@ final class FindExercise implements Exercise {
     @Override
     public List<String> brief() {
         return List.of(
-                "The machine: " + hidden.symptom().text() + ".",
+                "What was told: " + hidden.symptom().text() + ".",
                 hidden.faults().size() == 1
                         ? "One thing is wrong."
                         : hidden.faults().size() + " things are wrong.");
@@ -161,6 +162,11 @@ final class FindExercise implements Exercise {
             }
             default -> operated(move);
         };
+    }
+
+    @Override
+    public Optional<Moment> asDrawn() {
+        return Optional.of(new StepRehearsal(assembly, acts).rest(now).moment());
     }
 
     private List<String> switched(Phase phase, String words) {

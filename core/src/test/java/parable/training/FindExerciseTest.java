@@ -8,6 +8,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import parable.bench.Condition;
 import parable.finding.FindingException;
 
 /** A panel with a hidden fault under the hands of a learner who does not always know better. */
@@ -49,6 +51,35 @@ class FindExerciseTest {
         assertThat(score.looks()).isEqualTo(4);
         assertThat(score.minutes()).isGreaterThan(4);
         assertThat(exercise.best().steps()).isNotEmpty();
+    }
+
+    /** The drawing goes along with what is done, and knows nothing of the fault. */
+    @Test
+    void theDrawingIsShownAsItWouldBeWithoutTheFault() throws FindingException {
+        assertThat(asDrawn("Q1")).isEqualTo(Condition.OPEN);
+        moves("close Q1", "press S1");
+        assertThat(asDrawn("Q1")).isEqualTo(Condition.CLOSED);
+        assertThat(asDrawn("K1")).isEqualTo(Condition.IN);
+        assertThat(asDrawn("M1")).isNotEqualTo(Condition.STOPPED);
+        moves("dead", "lift K1:A1", "live", "close Q1", "press S1");
+        assertThat(asDrawn("K1")).isEqualTo(Condition.OUT);
+        moves("rest");
+        assertThat(asDrawn("Q1")).isEqualTo(Condition.OPEN);
+    }
+
+    private Condition asDrawn(String tag) {
+        return exercise.asDrawn().orElseThrow().condition(tag);
+    }
+
+    /** What is asked in the other kinds of task would be answered by it. */
+    @ParameterizedTest
+    @EnumSource(value = TaskKind.class, names = "FIND", mode = EnumSource.Mode.EXCLUDE)
+    void theOtherKindsOfTaskShowTheDrawingAtRest(TaskKind kind) throws FindingException {
+        Task one = Courses.all().stream()
+                .filter(task -> task.kind() == kind)
+                .findFirst()
+                .orElseThrow();
+        assertThat(Courses.begin(one, 1).asDrawn()).isEmpty();
     }
 
     @ParameterizedTest

@@ -17,6 +17,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import parable.app.job.Latest;
 import parable.app.job.Person;
+import parable.bench.Moment;
 import parable.files.FileFailure;
 import parable.files.JobFormatException;
 import parable.files.ProgressFile;
@@ -38,13 +39,14 @@ public final class LearnModel {
     private final ReadOnlyObjectWrapper<Optional<Work>> work = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ObservableList<String> said = FXCollections.observableArrayList();
     private final ReadOnlyObjectWrapper<Set<String>> solved = new ReadOnlyObjectWrapper<>(Set.of());
+    private final ReadOnlyObjectWrapper<Optional<Moment>> drawn = new ReadOnlyObjectWrapper<>(Optional.empty());
     private long seed = 1;
 
     /** A task at work. */
     record Work(Task task, Exercise exercise) {}
 
     /** What came of a move: what was said, and whether the task is over. */
-    private record Answer(List<String> lines, Optional<Ended> ended) {}
+    private record Answer(List<String> lines, Optional<Moment> drawn, Optional<Ended> ended) {}
 
     private record Ended(Score score, BestWay best) {}
 
@@ -81,6 +83,11 @@ public final class LearnModel {
         return work.getReadOnlyProperty();
     }
 
+    /** How the drawing would have the machine be after what was done; empty where that is not told. */
+    ReadOnlyObjectProperty<Optional<Moment>> drawnProperty() {
+        return drawn.getReadOnlyProperty();
+    }
+
     /** What was asked, done and answered, a line each. */
     ObservableList<String> said() {
         return said;
@@ -105,11 +112,13 @@ public final class LearnModel {
     public void begin(Task task) {
         said.clear();
         work.set(Optional.empty());
+        drawn.set(Optional.empty());
         busy.set(true);
         long hides = seed;
         working.ask(() -> begun(task, hides), begun -> {
             busy.set(false);
             work.set(Optional.of(begun));
+            drawn.set(begun.exercise().asDrawn());
             said.setAll(begun.exercise().brief());
         });
     }
@@ -136,6 +145,7 @@ public final class LearnModel {
         working.ask(() -> answer(at.exercise(), move), answer -> {
             busy.set(false);
             said.addAll(answer.lines());
+            drawn.set(answer.drawn());
             answer.ended().ifPresent(ended -> end(at.task(), ended));
         });
     }
@@ -149,6 +159,7 @@ public final class LearnModel {
         }
         return new Answer(
                 lines,
+                exercise.asDrawn(),
                 exercise.isOver() ? Optional.of(new Ended(exercise.score(), exercise.best())) : Optional.empty());
     }
 

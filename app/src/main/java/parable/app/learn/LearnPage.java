@@ -7,6 +7,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -56,6 +57,8 @@ public final class LearnPage extends BorderPane {
     private final VBox said = new VBox(3);
     private final ScrollPane saidScroll = new ScrollPane(said);
     private final StackPane drawing = new StackPane();
+    private final Label caption = new Label();
+    private Optional<SheetView> sheet = Optional.empty();
     private final MoveButtons moves;
     private final Label title = new Label("Choose a task at the left.");
     private final TextField typed = new TextField();
@@ -78,9 +81,19 @@ public final class LearnPage extends BorderPane {
         drawing.setMinSize(0, 0);
         setRight(beside());
         model.workProperty().addListener((any, before, now) -> now.ifPresent(this::show));
+        model.drawnProperty().addListener((any, before, now) -> now.ifPresent(this::showAsDrawn));
         model.busyProperty().addListener((any, before, now) -> moves.setDisable(now));
         model.solvedProperty().addListener((any, before, now) -> tasks.refresh());
         model.said().addListener((ListChangeListener<String>) change -> tell());
+        chooseNext();
+    }
+
+    /** Whoever comes here sees a task, the first that is not solved. */
+    private void chooseNext() {
+        tasks.getItems().stream()
+                .filter(task -> !model.solvedProperty().get().contains(task.id()))
+                .findFirst()
+                .ifPresent(tasks.getSelectionModel()::select);
     }
 
     private TextField name() {
@@ -138,6 +151,9 @@ public final class LearnPage extends BorderPane {
     }
 
     private VBox beside() {
+        caption.setId("learn-caption");
+        caption.getStyleClass().add("finding-text");
+        caption.setPadding(new Insets(4, 8, 2, 12));
         title.getStyleClass().add("finding-text");
         title.setId("learn-title");
         title.setWrapText(true);
@@ -186,8 +202,15 @@ public final class LearnPage extends BorderPane {
         moves.show(work.exercise());
         Sheet sheet = Courses.sheet(work.task());
         SheetView view = sheet(sheet);
+        this.sheet = Optional.of(view);
+        caption.setText("The drawing, all of it at rest.");
         VBox.setVgrow(view, Priority.ALWAYS);
-        drawing.getChildren().setAll(new VBox(4, view, panel(sheet)));
+        drawing.getChildren().setAll(new VBox(4, caption, view, panel(sheet)));
+    }
+
+    private void showAsDrawn(Moment moment) {
+        caption.setText("As the drawing would have it after what you did. The machine may do otherwise.");
+        sheet.ifPresent(view -> view.showInstead(Optional.of(moment)));
     }
 
     /** The places of the machine as one sees them, each by a button; what is clicked goes into the places of a move. */
