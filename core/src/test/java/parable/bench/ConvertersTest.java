@@ -182,6 +182,23 @@ class ConvertersTest {
                 .isCloseTo(480 / Math.sqrt(3) / 2, within(0.5));
     }
 
+    /** Beside one that works, plus on plus, a supply without input does nothing; crosswise its diodes short the other. */
+    @ParameterizedTest
+    @CsvSource({"+, -, false", "-, +, true"})
+    void aDcSupplyThatIsOffBesideOneThatWorks(String plus, String minus, boolean shorted) {
+        Bench bench = Bench.of(Examples.fitted(Examples.sheet(
+                SUPPLY
+                        + """
+                        {"tag": "G2", "kind": "dc-supply", "input": "277 V AC"},
+                        {"tag": "G3", "kind": "dc-supply", "input": "277 V AC"}
+                        """,
+                "\"G1[L1] G2[L-N] G1[N]\", \"G2[+] G3[%s]\", \"G2[-] G3[%s]\"".formatted(plus, minus),
+                "")));
+        bench.runUntil(500_000);
+
+        assertThat(bench.moment().shorted()).isEqualTo(shorted);
+    }
+
     /** What copper does on the output of a bridge: by itself, without its input, and with only one side of its input. */
     @ParameterizedTest
     @CsvSource(
@@ -192,6 +209,7 @@ class ConvertersTest {
                 "G1[L1] Q1[1-2] V1[~1-~2] Q1[4-3] G1[L2] | V1[+] V1[-]  | true",
                 "G1[L1] Q1[1-2] V1[~1]                   | G1[N] V1[-]  | true",
                 "G1[L1] Q1[1-2] V1[-]                    | G1[L2] V1[+] | true",
+                "G1[L1] Q1[1-2] V1[-]                    | V1[-] V1[+]  | false",
                 "G1[L1] Q1[1-2] V1[-]                    | G1[N] N      | false"
             })
     void copperOnARectifierShortsThroughItsDiodes(String power, String more, boolean shorted) {

@@ -104,6 +104,10 @@ class OpposedContactorsTest {
         "Mill, KY KD",
         "Press platen, K1 K2",
         "Juice separator, K1 K2",
+        "Timed brake, K1 K2",
+        "Compressor, S 2M",
+        "Crusher, F R",
+        "Supplies joined, ''",
     })
     void theOpponentsOfKnownStarters(String sheet, String pairs) {
         assertThat(OpposedContactors.of(Examples.fitted(Examples.ofLibrary(sheet))))
