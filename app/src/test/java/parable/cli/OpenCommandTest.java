@@ -11,7 +11,9 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import parable.app.job.JobModel;
 import parable.files.FileClaim;
+import parable.files.JobFile;
 
 /** The command that opens a window, in a process of its own as it is used. */
 class OpenCommandTest {
@@ -47,7 +49,7 @@ class OpenCommandTest {
     }
 
     @Test
-    void aJobIsOpenInAWindowUntilThatIsClosed() throws Exception {
+    void aJobThatIsOpenInAWindowIsTheirsUntilThatIsGone() throws Exception {
         Path file = Files.copy(DEMO, folder.resolve("job.parable.json"));
         Process open = open(file);
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
@@ -57,6 +59,15 @@ class OpenCommandTest {
         }
         assertThat(isTaken(file)).isTrue();
         assertThat(open.isAlive()).isTrue();
+
+        JobModel second = new JobModel(JobFile.open(DEMO), Optional.empty());
+        byte[] before = Files.readAllBytes(file);
+        assertThat(second.open(file)).isTrue();
+        assertThat(second.messageProperty().get()).contains("is open in another window");
+        second.edit(second.jobProperty().get().sheets().get(0).named("Other pump"));
+        assertThat(second.save(file)).isFalse();
+        assertThat(file).hasBinaryContent(before);
+        assertThat(isTaken(file)).isTrue();
     }
 
     /** Its holder writes into the mark once it has it. */
