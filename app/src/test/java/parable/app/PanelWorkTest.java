@@ -24,6 +24,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.job.JobModel;
+import parable.app.job.JobStep;
 import parable.circuit.Circuit;
 import parable.circuit.Fieldwork;
 import parable.circuit.Position;
@@ -189,6 +190,17 @@ class PanelWorkTest {
         robot.clickOn("#wire-strip");
         until(robot, () -> table("wires").getItems().size() > direct);
         assertThat(work().method()).isEqualTo(WiringMethod.TERMINAL_STRIP);
+    }
+
+    @Test
+    void stepsThatWereWorkedOutBeforeAnybodyCameAreListed(FxRobot robot) throws Exception {
+        robot.interact(() -> window.page().states().look());
+        until(
+                robot,
+                () -> !window.page().states().bySteps().get(JobStep.TEST).get().isEmpty());
+        key(robot, KeyCode.CONTROL, KeyCode.B);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(table("test-steps").getItems()).hasSizeGreaterThan(200);
     }
 
     @Test

@@ -79,6 +79,7 @@ public final class TestingPage {
                 6, phase, words, expected, found, remark, buttons(), verdict, causes, list, progress, sign, lastSigned);
         beside.getStyleClass().add("findings");
         follow(jobs);
+        listSteps();
         show();
     }
 
@@ -181,12 +182,17 @@ public final class TestingPage {
 
     private void follow(JobModel jobs) {
         model.stepsProperty().addListener((any, before, now) -> {
-            list.setItems(FXCollections.observableArrayList(now));
+            listSteps();
             show();
         });
         model.selectedProperty().addListener((any, before, now) -> show());
         model.causesProperty().addListener((any, before, now) -> showCauses());
         WhileShown.follow(beside, this::showEdited, jobs.jobProperty());
+    }
+
+    /** They may have been worked out before anybody came here. */
+    private void listSteps() {
+        list.setItems(FXCollections.observableArrayList(model.stepsProperty().get()));
     }
 
     private void showEdited() {
