@@ -182,6 +182,21 @@ class ConvertersTest {
                 .isCloseTo(480 / Math.sqrt(3) / 2, within(0.5));
     }
 
+    /** It regulates what it gets as long as that is enough: all of its output, or nothing. */
+    @ParameterizedTest
+    @CsvSource({"277 V AC, 24", "300 V AC, 24", "690 V AC, 0"})
+    void aDcSupplyGivesAllOrNothing(String input, double volts) {
+        Bench bench = Bench.of(Examples.fitted(Examples.sheet(
+                SUPPLY
+                        + "{\"tag\": \"G2\", \"kind\": \"dc-supply\", \"input\": \"%s\"}, {\"tag\": \"P1\", \"kind\": \"pilot-lamp\", \"lamp\": \"24 V DC\"}"
+                                .formatted(input),
+                "\"G1[L1] G2[L-N] G1[N]\"",
+                "\"G2[+] P1[X1-X2] G2[-]\"")));
+        bench.runUntil(500_000);
+
+        assertThat(volts(bench, "G2:+", "G2:-")).isCloseTo(volts, within(0.1));
+    }
+
     /** Beside one that works, plus on plus, a supply without input does nothing; crosswise its diodes short the other. */
     @ParameterizedTest
     @CsvSource({"+, -, false", "-, +, true"})

@@ -1,7 +1,7 @@
 package parable.mutation;
 
 import java.util.Collection;
-import java.util.Random;
+import java.util.SplittableRandom;
 import org.pitest.bytecode.analysis.ClassTree;
 import org.pitest.mutationtest.build.InterceptorType;
 import org.pitest.mutationtest.build.MutationInterceptor;
@@ -43,7 +43,7 @@ final class Sample implements MutationInterceptor {
 
     /** Whether a mutant is in the sample, by its name. */
     boolean isIn(String mutant) {
-        return new Random(seed ^ (long) mutant.hashCode() * 0x9E3779B97F4A7C15L).nextDouble() < share;
+        return new SplittableRandom(seed ^ (long) mutant.hashCode() * 0x9E3779B97F4A7C15L).nextDouble() < share;
     }
 
     @Override

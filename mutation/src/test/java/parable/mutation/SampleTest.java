@@ -26,6 +26,11 @@ class SampleTest {
     void oneSeedHasTheSameMutantsAndAnotherHasOthers() {
         assertThat(sampled(new Sample(7, 0.1))).isEqualTo(sampled(new Sample(7, 0.1)));
         assertThat(sampled(new Sample(8, 0.1))).isNotEqualTo(sampled(new Sample(7, 0.1)));
+        assertThat(sampled(new Sample(97, 0.1)).stream()
+                        .filter(sampled(new Sample(41, 0.1))::contains)
+                        .count())
+                .as("two samples of a tenth have about a hundredth of all in common")
+                .isBetween(60L, 140L);
         assertThat(sampled(new Sample(7, 0.2)))
                 .as("a larger sample has the smaller in it")
                 .containsAll(sampled(new Sample(7, 0.1)));
