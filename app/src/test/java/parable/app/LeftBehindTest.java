@@ -28,6 +28,7 @@ class LeftBehindTest extends DrivenWindow {
         open(new Stage());
     }
 
+    /** But for the one that was closed last: the toolkit may keep that until something else has been shown. */
     @Test
     void pagesOfAJobThatWasClosedAreFreeToGo() throws Exception {
         List<WeakReference<SheetPage>> closed = new ArrayList<>();

@@ -45,6 +45,9 @@ public final class LearnModel {
     /** A task at work. */
     record Work(Task task, Exercise exercise) {}
 
+    /** A task that is begun, with how the drawing would have the machine. */
+    private record Begun(Work work, Optional<Moment> drawn) {}
+
     /** What came of a move: what was said, and whether the task is over. */
     private record Answer(List<String> lines, Optional<Moment> drawn, Optional<Ended> ended) {}
 
@@ -117,15 +120,16 @@ public final class LearnModel {
         long hides = seed;
         working.ask(() -> begun(task, hides), begun -> {
             busy.set(false);
-            work.set(Optional.of(begun));
-            drawn.set(begun.exercise().asDrawn());
-            said.setAll(begun.exercise().brief());
+            work.set(Optional.of(begun.work()));
+            drawn.set(begun.drawn());
+            said.setAll(begun.work().exercise().brief());
         });
     }
 
-    private static Work begun(Task task, long seed) {
+    private static Begun begun(Task task, long seed) {
         try {
-            return new Work(task, Courses.begin(task, seed));
+            Exercise exercise = Courses.begin(task, seed);
+            return new Begun(new Work(task, exercise), exercise.asDrawn());
         } catch (FindingException impossible) {
             throw new IllegalStateException("a task that ships makes no sense: " + task.id(), impossible);
         }
