@@ -13,6 +13,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
 import javafx.util.Duration;
@@ -54,7 +55,7 @@ public final class MainWindow {
     private final JobModel jobs;
     private final BorderPane root = new BorderPane();
     private final Magnified magnified = new Magnified(root);
-    private final Scene scene = new Scene(magnified, 1280, 800);
+    private final Scene scene = new Scene(new Region(), 1280, 800);
 
     /** Kept as long as the window is. */
     private final MagnifiedPopups popups;
@@ -122,6 +123,13 @@ public final class MainWindow {
         follow();
         takeKeys();
         showJob();
+        enter();
+    }
+
+    /** What is put into a scene part by part is styled as often; so it is put there as a whole. */
+    private void enter() {
+        scene.setRoot(magnified);
+        stepPage().takeKeyboard();
     }
 
     private static void place(Node slip, Pos where, Insets margin) {

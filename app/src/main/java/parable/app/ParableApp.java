@@ -1,6 +1,5 @@
 package parable.app;
 
-import atlantafx.base.theme.PrimerLight;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -9,6 +8,7 @@ import javafx.application.Platform;
 import javafx.stage.Stage;
 import parable.app.job.HomeFolder;
 import parable.app.job.JobModel;
+import parable.app.look.Theme;
 import parable.app.look.Typeface;
 
 /** Starts the window. */
@@ -78,6 +78,6 @@ public final class ParableApp extends Application {
     /** Fonts and theme, for everything that shows a window. */
     public static void prepare() {
         Typeface.load();
-        setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheetBSS());
+        setUserAgentStylesheet(Wardrobe.controls(Theme.DAY));
     }
 }

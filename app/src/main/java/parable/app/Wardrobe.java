@@ -1,7 +1,5 @@
 package parable.app;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.util.Locale;
 import javafx.scene.Scene;
 import parable.app.look.Theme;
@@ -17,10 +15,12 @@ final class Wardrobe {
         if (theme != Theme.DAY) {
             scene.getStylesheets().add(style("parable-" + theme.name().toLowerCase(Locale.ROOT) + ".css"));
         }
-        scene.setUserAgentStylesheet(
-                theme == Theme.NIGHT
-                        ? new PrimerDark().getUserAgentStylesheet()
-                        : new PrimerLight().getUserAgentStylesheet());
+        scene.setUserAgentStylesheet(controls(theme));
+    }
+
+    /** What controls wear, by theme: the style sheet under those of the window. */
+    static String controls(Theme theme) {
+        return style(theme == Theme.NIGHT ? "/parable/theme/night.bss" : "/parable/theme/day.bss");
     }
 
     /** A style sheet of the window, by its name. */
