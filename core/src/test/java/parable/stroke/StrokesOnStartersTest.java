@@ -39,8 +39,18 @@ class StrokesOnStartersTest {
     /** By then every timer of the library has run off, in microseconds. */
     private static final long SPENT = 15_000_000;
 
+    /** Found once; every stroke is tried on them. */
+    private static List<Arguments> started = List.of();
+
     /** Sheets of the library with a contactor of which a tap on a button brings it in to stay. */
     private static List<Arguments> started() throws ActionRefusedException {
+        if (started.isEmpty()) {
+            started = findStarted();
+        }
+        return started;
+    }
+
+    private static List<Arguments> findStarted() throws ActionRefusedException {
         List<Arguments> found = new ArrayList<>();
         List<Sheet> sheets = Share.oneIn(3, Library.jobs().stream().flatMap(job -> job.sheets().stream()))
                 .toList();
