@@ -5,8 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
-import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -14,7 +12,6 @@ import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.stage.Window;
 import javafx.util.Duration;
 import parable.app.find.FindSlip;
@@ -60,7 +57,7 @@ public final class MainWindow {
     /** Kept as long as the window is. */
     private final MagnifiedPopups popups;
 
-    private final StackPane middle = new StackPane();
+    private final Middle middle;
     private final MessageSlip slip;
     private final FindSlip find = new FindSlip(
             () -> run().assembly().sheet(), this::showFound, () -> stepPage().takeKeyboard());
@@ -113,9 +110,7 @@ public final class MainWindow {
         keys = new WindowKeys(this, jobs, viewMenu, header, find);
         recipes = new RecipeMenu(jobs, () -> run().assembly().sheet(), script -> run().play(script), this::tell);
         slip = new MessageSlip(jobs::acknowledge);
-        place(slip, Pos.BOTTOM_CENTER, new Insets(0, 24, 60, 24));
-        place(tour.slip(), Pos.TOP_RIGHT, new Insets(64, 28, 0, 0));
-        place(find, Pos.TOP_RIGHT, new Insets(8, 28, 0, 0));
+        middle = new Middle(find, tour.slip(), slip);
         root.setTop(header);
         root.setLeft(route);
         root.setCenter(middle);
@@ -130,11 +125,6 @@ public final class MainWindow {
     private void enter() {
         scene.setRoot(magnified);
         stepPage().takeKeyboard();
-    }
-
-    private static void place(Node slip, Pos where, Insets margin) {
-        StackPane.setAlignment(slip, where);
-        StackPane.setMargin(slip, margin);
     }
 
     /** What pages ask of the window. */
@@ -318,7 +308,7 @@ public final class MainWindow {
     private void arrange() {
         asking = false;
         root.setRight(page.beside(step, recipes));
-        middle.getChildren().setAll(stepPage().centre(), find, tour.slip(), slip);
+        middle.show(stepPage().centre());
         route.select(step);
     }
 
@@ -367,7 +357,7 @@ public final class MainWindow {
         @Override
         public void instead(Node page) {
             asking = true;
-            middle.getChildren().setAll(page, slip);
+            middle.interrupt(page);
             root.setRight(null);
         }
 

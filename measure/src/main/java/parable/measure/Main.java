@@ -14,7 +14,7 @@ public final class Main {
     private static final int LONG_TYPE = 450;
     private static final int LONG_CONSTRUCTOR = 40;
     private static final int MANY_PARAMETERS = 6;
-    private static final List<String> MODULES = List.of("core", "app");
+    private static final List<String> MODULES = List.of("core", "app", "theme");
 
     private Main() {}
 

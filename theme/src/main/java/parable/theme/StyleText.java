@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
  *
  * @param rules in their order
  */
-record StyleText(List<Rule> rules) {
+record StyleText(List<StyleRule> rules) {
 
     private static final Pattern COMMENT = Pattern.compile("/\\*.*?\\*/", Pattern.DOTALL);
     private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
@@ -23,11 +23,11 @@ record StyleText(List<Rule> rules) {
      * @param selectors any of which makes it apply
      * @param body what it sets, without braces
      */
-    record Rule(List<String> selectors, String body) {
+    record StyleRule(List<String> selectors, String body) {
 
         /** The rule with those of its selectors that name no style class but these. */
-        Rule within(Set<String> classes) {
-            return new Rule(
+        StyleRule within(Set<String> classes) {
+            return new StyleRule(
                     selectors.stream()
                             .filter(selector -> classes.containsAll(classesOf(selector)))
                             .toList(),
@@ -39,7 +39,7 @@ record StyleText(List<Rule> rules) {
     static StyleText of(String text) {
         return new StyleText(RULE.matcher(COMMENT.matcher(text).replaceAll(""))
                 .results()
-                .map(found -> new Rule(
+                .map(found -> new StyleRule(
                         Arrays.stream(found.group(1).split(","))
                                 .map(String::strip)
                                 .toList(),
