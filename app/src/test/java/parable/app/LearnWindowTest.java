@@ -72,6 +72,21 @@ class LearnWindowTest extends DrivenWindow {
     private void move(FxRobot robot, String id, String comes) throws Exception {
         robot.interact(() -> ((Button) window.part(id)).fire());
         until(() -> said().contains(comes));
+        robot.interact(() -> assertThat(edgeOfTheLastLine())
+                .as("what was said last is in view after %s", id)
+                .isLessThanOrEqualTo(edgeOfWhatIsSeen() + 1));
+    }
+
+    private double edgeOfWhatIsSeen() {
+        Node scroll = window.part("learn-said");
+        return scroll.localToScene(scroll.getLayoutBounds()).getMaxY();
+    }
+
+    private double edgeOfTheLastLine() {
+        Parent said = (Parent) ((ScrollPane) window.part("learn-said")).getContent();
+        Node last = said.getChildrenUnmodifiable()
+                .get(said.getChildrenUnmodifiable().size() - 1);
+        return last.localToScene(last.getLayoutBounds()).getMaxY();
     }
 
     @Test

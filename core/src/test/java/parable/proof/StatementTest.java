@@ -99,6 +99,15 @@ class StatementTest {
                 "Press platen  | M1 turns only while K1 or K2 in         | HOLDS_AT_ANY_SPEED",
                 "Press platen  | M1 turns only while S0 is not held      | HOLDS_AT_ANY_SPEED",
                 "Press platen  | M1 turns only while S1 held             | FAILS",
+                "Press platen  | M1 never runs forward                   | FAILS",
+                "Wash pump     | K1 out whenever F2 tripped              | HOLDS_AT_ANY_SPEED",
+                "Wash pump     | K1 in only while F2 healthy             | HOLDS_AT_ANY_SPEED",
+                "Wash pump     | K1 in whenever F2 healthy               | FAILS",
+                "Wash pump     | K1 in only while F2 tripped             | FAILS",
+                "Mill          | P1 off whenever KM out                  | HOLDS_AT_ANY_SPEED",
+                "Mill          | P1 off whenever KM in                   | FAILS",
+                "Juice separator | M1 braked only while K2 in            | HOLDS_AT_ANY_SPEED",
+                "Juice separator | M1 never braked                       | FAILS",
                 "Press platen  | Z1 never lit                            | UNFINISHED"
             })
     void provesWhatIsClaimed(String sheet, String sentence, Verdict verdict) {

@@ -205,6 +205,20 @@ class TestSheetTest {
                 .isPresent();
     }
 
+    /** Set to 4.9 A it opens at once from 14 times that, 68.6 A; two thirds of 230.9 V over it are 2.244 ohms, less some milliohms of the way. */
+    @Test
+    void aMotorProtectiveBreakerOpensByItsDial() {
+        assertThat(TestSheet.of(Examples.fitted(Examples.ofLibrary("Breaker auxiliary")), Practice.IEC))
+                .extracting(TestStep::observation)
+                .filteredOn(Observation.Loop.class::isInstance)
+                .map(Observation.Loop.class::cast)
+                .first()
+                .satisfies(loop -> {
+                    assertThat(loop.opens()).isEqualTo("Q1 opens in time at 69 A");
+                    assertThat(loop.most()).isBetween(1.744, 2.244);
+                });
+    }
+
     /** Two thirds of 230.9 V over what opens the breaker at once, less some milliohms of line and protective conductor. */
     @ParameterizedTest
     @CsvSource({

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Insets;
@@ -193,7 +192,9 @@ public final class LearnPage extends BorderPane {
                             return line;
                         })
                         .toList());
-        Platform.runLater(() -> saidScroll.setVvalue(saidScroll.getVmax()));
+        saidScroll.applyCss();
+        saidScroll.layout(); // the bar has to know how long it is before it goes to the end
+        saidScroll.setVvalue(saidScroll.getVmax());
     }
 
     private void show(LearnModel.Work work) {
