@@ -50,7 +50,6 @@ public final class WorstSag {
     }
 
     /** What is left while the coil pulls in of which least is left. */
-    /** What is left while the coil pulls in of which least is left. */
     private double share(Part part, Source source) {
         double watts = 0;
         double vars = 0;

@@ -188,7 +188,6 @@ class OffersTest {
         }
     }
 
-    /** One spot of each sort on every third rung. */
     /** The first few are the first few of all, also of those that have what is typed. */
     @ParameterizedTest
     @MethodSource("sheets")
