@@ -6,6 +6,8 @@ import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.net.URI;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -19,6 +21,7 @@ import javafx.css.StyleClass;
 import javafx.css.Stylesheet;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.MenuButton;
@@ -39,6 +42,8 @@ import parable.app.look.Theme;
 /** The theme of the controls is cut down to what the window wears. What was cut away, nothing in the window would have worn. */
 @ExtendWith(ApplicationExtension.class)
 class WornTest extends DrivenWindow {
+
+    private final Set<Node> opened = Collections.newSetFromMap(new IdentityHashMap<>());
 
     @Start
     private void start(Stage stage) throws Exception {
@@ -102,20 +107,42 @@ class WornTest extends DrivenWindow {
         Set<String> worn = new TreeSet<>();
         for (JobStep step : JobStep.values()) {
             robot.interact(() -> window.setStep(step));
-            WaitForAsyncUtils.waitForFxEvents();
-            robot.interact(() -> addClasses(window.scene().getRoot(), worn));
-            for (Node control : openers()) {
-                robot.interact(() -> open(control));
-                robot.interact(() -> List.copyOf(Window.getWindows()).stream()
-                        .filter(shown -> shown != window.scene().getWindow())
-                        .forEach(popup -> {
-                            addClasses(popup.getScene().getRoot(), worn);
-                            popup.hide();
-                        }));
+            look(robot, worn);
+            for (Node leaf : List.copyOf(window.scene().getRoot().lookupAll(".leaf-line .toggle-button"))) {
+                fire(robot, leaf);
+                look(robot, worn);
             }
+        }
+        for (List<String> way : List.of(
+                List.of("all-sheets"), List.of("all-sheets", "sheets-ask"), List.of("all-sheets", "sheets-learn"))) {
+            way.forEach(button -> fire(robot, window.part(button)));
+            look(robot, worn);
         }
         robot.interact(() -> addClasses(new TextInputDialog().getDialogPane(), worn));
         return worn;
+    }
+
+    private static void fire(FxRobot robot, Node button) {
+        robot.interact(() -> ((ButtonBase) button).fire());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** What is shown, and what opens from it. */
+    private void look(FxRobot robot, Set<String> worn) {
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> addClasses(window.scene().getRoot(), worn));
+        for (Node control : openers()) {
+            if (!opened.add(control)) {
+                continue;
+            }
+            robot.interact(() -> open(control));
+            robot.interact(() -> List.copyOf(Window.getWindows()).stream()
+                    .filter(shown -> shown != window.scene().getWindow())
+                    .forEach(popup -> {
+                        addClasses(popup.getScene().getRoot(), worn);
+                        popup.hide();
+                    }));
+        }
     }
 
     @Test
