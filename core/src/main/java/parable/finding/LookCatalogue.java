@@ -184,10 +184,24 @@ final class LookCatalogue {
         earth().ifPresent(earth -> assembly.nodes().all().stream()
                 .filter(node -> !node.equals(earth) && !node.terminals().isEmpty())
                 .forEach(node -> add(rest, new Observation.Ohms(node.number(), earth.number()))));
+        closedByHand();
         for (Situation done : situations.dead()) {
             Part part = assembly.part(done.hands().get(0).tag()).orElseThrow();
             contacts(done, part);
             fromConverters(done, part);
+        }
+    }
+
+    /** One reading through a whole line judges all that lies in it; read again further on, it halves what is left. */
+    private void closedByHand() {
+        ClosedByHand lines = new ClosedByHand(assembly, sound);
+        for (Situation closed : lines.situations()) {
+            lines.pairs().forEach(pair -> add(closed, pair));
+            for (Part part : assembly.parts()) {
+                between(closed, part.contacts().stream().filter(Contact::pole).toList(), part);
+            }
+            earth().ifPresent(earth ->
+                    lines.lines().forEach(line -> add(closed, new Observation.Ohms(line, earth.number()))));
         }
     }
 

@@ -42,7 +42,7 @@ final class Limits {
             return explorer.firstShort().isPresent() ? claim.provided(List.of(SHORTED_FIRST)) : claim;
         }
         List<String> provided = new ArrayList<>();
-        if (explorer.firstShort().isPresent()) {
+        if (explorer.firstShort().isPresent() && !claim.id().equals(Shorts.NO_SHORT)) {
             provided.add(SHORTED_FIRST);
         }
         if (machine.outages().size() > 1) {

@@ -73,7 +73,7 @@ public final class Situations {
     }
 
     /** All breakers and isolators closed. */
-    List<Action> closed() {
+    public List<Action> closed() {
         return assembly.parts().stream()
                 .filter(Situations::isToBeClosed)
                 .map(part -> new Action(Verb.CLOSE, part.tag()))
