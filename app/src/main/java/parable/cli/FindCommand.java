@@ -190,13 +190,7 @@ final class FindCommand implements Callable<Integer> {
     }
 
     private static String words(Proposal.Show show) {
-        int more = show.suspects().size() - 1;
-        return String.format(
-                "  %3.0f %%  %s: %s%s",
-                100 * show.share(),
-                show.found(),
-                show.suspects().get(0).words(),
-                more > 0 ? ", and " + more + " more" : "");
+        return String.format("  %3.0f %%  %s: %s", 100 * show.share(), show.found(), show.means());
     }
 
     private static List<String> words(Mend mend) {

@@ -73,7 +73,8 @@ public final class FindingJson {
             ObjectNode one = shows.addObject();
             one.put("found", show.found());
             one.put("share", rounded(show.share()));
-            show.suspects().forEach(suspect -> one.withArray("suspects").add(suspect.words()));
+            ArrayNode suspects = one.putArray("suspects");
+            show.suspects().forEach(suspect -> suspects.add(suspect.words()));
         }
     }
 

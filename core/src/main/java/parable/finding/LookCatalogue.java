@@ -19,6 +19,7 @@ import parable.parts.Load;
 import parable.parts.LoadRole;
 import parable.parts.Part;
 import parable.parts.Verb;
+import parable.testsheet.Found;
 import parable.testsheet.Glimpse;
 import parable.testsheet.Observation;
 import parable.testsheet.Phase;
@@ -80,6 +81,11 @@ final class LookCatalogue {
         return bySituation.entrySet().stream()
                 .flatMap(entry -> looks(entry.getKey(), entry.getValue()))
                 .toList();
+    }
+
+    /** What a look finds on a sound panel. */
+    Found sound(PanelLook look) {
+        return look.observation().at(sound.rest(look.situation()));
     }
 
     private static Stream<PanelLook> looks(Situation situation, Set<Observation> observations) {

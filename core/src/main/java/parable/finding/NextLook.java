@@ -38,6 +38,7 @@ final class NextLook {
 
     private final SearchBasis basis;
     private final Beliefs beliefs;
+    private final List<LookResult> seen;
     private final List<Integer> play;
     private final Set<PanelLook> made;
     private final Set<Situation> brought;
@@ -46,6 +47,7 @@ final class NextLook {
     NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
         this.basis = basis;
         this.beliefs = beliefs;
+        this.seen = seen;
         double doubted = basis.doubt() > FaultSearch.USUAL_DOUBT ? IN_PLAY : DOUBTED_IN_PLAY;
         play = beliefs.atLeast(IN_PLAY, MOST_IN_PLAY).stream()
                 .filter(suspect -> beliefs.isUnchallenged(suspect) || beliefs.isAtLeast(doubted, suspect))
@@ -78,7 +80,18 @@ final class NextLook {
         return best(near)
                 .filter(choice -> choice.bits() >= ENOUGH_BITS)
                 .or(() -> best(basis.looks().situations(brought)))
-                .map(this::proposal);
+                .map(this::proposal)
+                .or(() -> confirmation(near));
+    }
+
+    private Optional<Proposal> confirmation(Set<Situation> near) {
+        Confirmation confirmation = new Confirmation(basis, beliefs, seen);
+        return seen.isEmpty() || confirmation.isGiven()
+                ? Optional.empty()
+                : confirmation.look(
+                        List.of(near, basis.looks().situations(brought)),
+                        last,
+                        look -> !made.contains(look) && isHarmless(look));
     }
 
     private static List<Situation> onTheWayTo(Situation situation) {

@@ -83,6 +83,11 @@ final class PanelLooks {
         return panels.get(suspect).found(situation, place);
     }
 
+    /** What a look finds where nothing is wrong. */
+    synchronized Found sound(PanelLook look) {
+        return catalogue.sound(look);
+    }
+
     boolean harms(int suspect, Situation situation) {
         return panels.get(suspect).harms(situation);
     }

@@ -17,18 +17,29 @@ import parable.testsheet.Observation;
  */
 public record Proposal(PanelLook look, double minutes, double bits, List<Show> shows) {
 
+    private static final String TO_MAKE_SURE =
+            " and makes sure: so far it is only what was left over, and nothing that was measured shows it.";
+
     /**
      * What a look may show.
      *
      * @param found as it would be written down
      * @param share how likely that is
-     * @param suspects which would show it, the likeliest first
+     * @param suspects which would show it, the likeliest first; none where it would speak against all that are left
      */
     public record Show(String found, double share, List<Suspect> suspects) {
 
         /** Not modified: the list is copied. */
         public Show {
             suspects = List.copyOf(suspects);
+        }
+
+        /** What it would mean: {@code K1 13-14 no longer conducts, and 2 more}. */
+        public String means() {
+            int more = suspects.size() - 1;
+            return suspects.isEmpty()
+                    ? "then it is something else"
+                    : suspects.get(0).words() + (more > 0 ? ", and " + more + " more" : "");
         }
     }
 
@@ -60,10 +71,19 @@ public record Proposal(PanelLook look, double minutes, double bits, List<Show> s
 
     /** Why this one, in a sentence. */
     public String why() {
+        return "It takes about " + (minutes < 1 ? Math.round(60 * minutes) + " s" : Math.round(minutes) + " min")
+                + (isToMakeSure() ? TO_MAKE_SURE : " and " + sorts() + ".");
+    }
+
+    /** Whether it tells no suspects apart, but shows whether it is what was left over. */
+    public boolean isToMakeSure() {
+        return shows.stream().anyMatch(show -> show.suspects().isEmpty());
+    }
+
+    private String sorts() {
         long suspects = shows.stream().mapToLong(show -> show.suspects().size()).sum();
         Show first = shows.get(0);
-        return "It takes about " + (minutes < 1 ? Math.round(60 * minutes) + " s" : Math.round(minutes) + " min")
-                + " and sorts " + suspects + " suspects into " + shows.size() + " groups; the largest has "
-                + first.suspects().size() + ".";
+        return "sorts " + suspects + " suspects into " + shows.size() + " groups; the largest has "
+                + first.suspects().size();
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
+import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.LoadRole;
 import parable.parts.Part;
@@ -21,7 +22,7 @@ public final class Coverage {
 
     private Coverage() {}
 
-    /** Every fault that can be on what is wired. */
+    /** Every fault that can be on what is wired, and mechanical interlocks that are missing. */
     public static List<Fault> possible(Assembly assembly) {
         List<Fault> possible = new ArrayList<>();
         for (Part part : assembly.parts()) {
@@ -33,6 +34,9 @@ public final class Coverage {
     }
 
     private static boolean isWired(Assembly assembly, Part part, Fault fault) {
+        if (part.drive() instanceof Drive.Interlocking) {
+            return true;
+        }
         if (fault.place().isEmpty()) {
             return part.terminals().stream().anyMatch(marking -> isWired(assembly, part, marking));
         }

@@ -11,6 +11,7 @@ import parable.bench.Fault;
 import parable.circuit.Practice;
 import parable.circuit.Sheet;
 import parable.parts.Assembly;
+import parable.parts.Verb;
 
 /** What may be wrong at a failed step: found back from the readings that one fault makes. */
 class LikelyCausesTest {
@@ -70,6 +71,28 @@ class LikelyCausesTest {
                 .extracting(LikelyCauses.Cause::fault)
                 .as(fault.words())
                 .contains(fault);
+    }
+
+    /** No wire shows it: the step that tries both armatures does. */
+    @Test
+    void anInterlockThatIsMissingIsSuspectedWhereBothArmaturesGoIn() {
+        Assembly mill = Examples.fitted(Examples.ofLibrary("Mill"));
+        TestStep both = TestSheet.of(mill, Practice.IEC).stream()
+                .filter(step -> step.situation().hands().size() == 2
+                        && step.situation().hands().stream().allMatch(hand -> hand.verb() == Verb.PUSH))
+                .findFirst()
+                .orElseThrow();
+        Fault missing = new Fault(Fault.Kind.MISSING, "X1", "");
+        Found in = TestSheet.found(mill, List.of(both), List.of(missing)).get(0);
+        Sheet read = mill.sheet()
+                .withFieldwork(mill.sheet()
+                        .fieldwork()
+                        .with(Results.of(mill.sheet()).taken(both, in.text(), "", "E. Marsh", "2026-11-26")));
+
+        assertThat(both.passes(in.text())).isFalse();
+        assertThat(LikelyCauses.of(mill, List.of(both), Results.of(read), both))
+                .extracting(LikelyCauses.Cause::fault)
+                .containsExactly(missing);
     }
 
     @Test

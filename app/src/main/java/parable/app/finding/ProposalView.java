@@ -96,14 +96,8 @@ final class ProposalView extends VBox {
 
     private void add(Proposal.Show show) {
         int number = shows.getChildren().size() + 1;
-        int more = show.suspects().size() - 1;
         Label means = label("means-" + number, "finding-reason");
-        means.setText(String.format(
-                Locale.ROOT,
-                "%.0f %%: %s%s",
-                100 * show.share(),
-                show.suspects().get(0).words(),
-                more > 0 ? ", and " + more + " more" : ""));
+        means.setText(String.format(Locale.ROOT, "%.0f %%: %s", 100 * show.share(), show.means()));
         Button button = new Button(show.found());
         button.setId("answer-" + number);
         button.setWrapText(true);
