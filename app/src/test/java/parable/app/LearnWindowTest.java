@@ -105,6 +105,10 @@ class LearnWindowTest extends DrivenWindow {
         robot.interact(() -> choose("K1 broken"));
         move(robot, "move-it-is-fault-", "Solved.");
         assertThat(said()).contains("1 dangerous act.", "The shortest way", "Kept in");
+        ScrollPane moves = (ScrollPane) window.part("learn-moves");
+        assertThat(moves.getContent().getLayoutBounds().getHeight())
+                .as("moves are not behind a bar, however much was said")
+                .isLessThanOrEqualTo(moves.getViewportBounds().getHeight());
         assertThat(ProgressFile.read(folder.resolve("progress.jsonl")))
                 .singleElement()
                 .matches(attempt -> attempt.learner().equals("E. Marsh")

@@ -1,66 +1,96 @@
 package parable.finding;
 
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
-import parable.testsheet.Situation;
+import java.util.PriorityQueue;
 
 /** Two faults at once that may together show what was seen. */
 final class FaultPairs {
 
-    /** So many readings may fit neither of two alone: a motor that lacks two lines does not hum, and two wires come off where each fault alone shows one. */
-    private static final int MOST_OF_BOTH = 2;
+    private final SearchBasis basis;
+    private final List<LookResult> seen;
+    private final List<BitSet> fits;
+    private final double[] weights;
 
-    private FaultPairs() {}
-
-    /** Two suspects, with how many of the readings fit neither. */
-    private record Pair(Suspect suspect, int unexplained) {}
+    private FaultPairs(SearchBasis basis, List<LookResult> seen) {
+        this.basis = basis;
+        this.seen = seen;
+        fits = basis.suspects().stream().map(any -> new BitSet()).toList();
+        weights = basis.suspects().stream().mapToDouble(basis.weights()::of).toArray();
+        for (int reading = 0; reading < seen.size(); reading++) {
+            read(reading);
+        }
+    }
 
     /**
-     * The pairs of which what was seen fits the one or the other, all of it first, then all but {@value #MOST_OF_BOTH}, the likeliest of each first. Whether both together show it is only known when they
-     * are run.
+     * Two suspects by their places.
+     *
+     * @param unexplained how many of the readings fit neither
+     * @param weight how likely both are, against other pairs
+     */
+    private record Pair(int one, int other, int unexplained, double weight) {
+
+        private static final Comparator<Pair> BEST_FIRST =
+                Comparator.comparingInt(Pair::unexplained).thenComparingDouble(pair -> -pair.weight());
+    }
+
+    /**
+     * The pairs that leave the fewest of the readings to neither of the two, the likeliest of each number first. Some are of both together: a motor that lacks two lines does not hum, and two wires come
+     * off where each fault alone shows one. Whether both together show what was seen is only known when they are run.
      */
     static List<Suspect> of(SearchBasis basis, List<LookResult> seen, int most) {
-        List<BitSet> fits = basis.suspects().stream().map(any -> new BitSet()).toList();
-        for (int reading = 0; reading < seen.size(); reading++) {
-            PanelLook look = seen.get(reading).look();
-            Situation situation = look.situation();
-            int place = basis.looks().place(look);
-            basis.looks().run(basis.everyone(), List.of(situation));
-            for (int suspect : basis.everyone()) {
-                boolean fit = look.observation()
-                        .accepts(
-                                basis.looks().found(suspect, situation, place),
-                                seen.get(reading).found());
-                fits.get(suspect).set(reading, fit);
-            }
+        return new FaultPairs(basis, seen).best(most);
+    }
+
+    private void read(int reading) {
+        PanelLook look = seen.get(reading).look();
+        int place = basis.looks().place(look);
+        basis.looks().run(basis.everyone(), List.of(look.situation()));
+        for (int suspect : basis.everyone()) {
+            fits.get(suspect)
+                    .set(
+                            reading,
+                            look.observation()
+                                    .accepts(
+                                            basis.looks().found(suspect, look.situation(), place),
+                                            seen.get(reading).found()));
         }
-        List<Pair> pairs = new ArrayList<>();
+    }
+
+    /** Of a large sheet there are millions: no more are kept than are asked for. */
+    private List<Suspect> best(int most) {
+        PriorityQueue<Pair> best = new PriorityQueue<>(Pair.BEST_FIRST.reversed());
         for (int one = 0; one < fits.size(); one++) {
             for (int other = one + 1; other < fits.size(); other++) {
-                BitSet both = (BitSet) fits.get(one).clone();
-                both.or(fits.get(other));
-                int unexplained = seen.size() - both.cardinality();
-                if (unexplained <= Math.min(MOST_OF_BOTH, seen.size() - 1)
-                        && isPossible(
-                                basis.suspects().get(one), basis.suspects().get(other))) {
-                    pairs.add(new Pair(
-                            basis.suspects().get(one).and(basis.suspects().get(other)), unexplained));
+                Pair pair = pair(one, other);
+                if ((best.size() < most || Pair.BEST_FIRST.compare(pair, best.element()) < 0) && isPossible(pair)) {
+                    best.add(pair);
+                    if (best.size() > most) {
+                        best.remove();
+                    }
                 }
             }
         }
-        return pairs.stream()
-                .sorted(Comparator.comparingInt(Pair::unexplained)
-                        .thenComparingDouble(pair -> -basis.weights().of(pair.suspect())))
-                .map(Pair::suspect)
-                .limit(most)
+        return best.stream()
+                .sorted(Pair.BEST_FIRST)
+                .map(pair -> suspect(pair.one()).and(suspect(pair.other())))
                 .toList();
     }
 
+    private Pair pair(int one, int other) {
+        BitSet either = (BitSet) fits.get(one).clone();
+        either.or(fits.get(other));
+        return new Pair(one, other, seen.size() - either.cardinality(), weights[one] * weights[other]);
+    }
+
+    private Suspect suspect(int place) {
+        return basis.suspects().get(place);
+    }
+
     /** At one place there is one fault. */
-    private static boolean isPossible(Suspect one, Suspect other) {
-        return one.faults().stream().noneMatch(fault -> other.faults().stream()
+    private boolean isPossible(Pair pair) {
+        return suspect(pair.one()).faults().stream().noneMatch(fault -> suspect(pair.other()).faults().stream()
                 .anyMatch(another ->
                         fault.tag().equals(another.tag()) && fault.place().equals(another.place())));
     }

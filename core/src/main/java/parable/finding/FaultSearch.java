@@ -25,7 +25,7 @@ public final class FaultSearch {
     public static final double USUAL_DOUBT = 0.02;
 
     /** More pairs of faults are not tried at a time. */
-    public static final int MOST_PAIRS = 3000;
+    public static final int MOST_PAIRS = 1000;
 
     private static final int PREPARED_TOGETHER = 8;
 
@@ -126,8 +126,7 @@ public final class FaultSearch {
     }
 
     /**
-     * This search with pairs of faults among the suspects too: those of which each thing that was seen fits the one or the other, the likeliest {@value #MOST_PAIRS} of them at most. To be asked for
-     * once something was seen.
+     * This search with pairs of faults among the suspects too: the {@value #MOST_PAIRS} of them that leave the fewest of the readings to neither of the two. To be asked for once something was seen.
      */
     public FaultSearch withPairs() {
         List<Suspect> all = new ArrayList<>(basis.suspects());

@@ -9,8 +9,8 @@ final class FaultWeights {
 
     private static final double LEAST = 0.01;
 
-    /** Of a hundred troubles with something in common about one has two causes. */
-    private static final double PAIRS = 1e-3;
+    /** Pairs are suspected where somebody asks for them, because no single fault fits: one that fits all of it comes before a single fault and a wrong reading. */
+    private static final double PAIRS = 1e-2;
 
     private final RatingTables tables;
     private final String column;

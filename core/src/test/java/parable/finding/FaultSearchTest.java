@@ -15,6 +15,10 @@ import parable.bench.Fault;
 import parable.circuit.Practice;
 import parable.parts.Assembly;
 import parable.testsheet.Coverage;
+import parable.testsheet.Found;
+import parable.testsheet.Glimpse;
+import parable.testsheet.Observation;
+import parable.testsheet.StepRehearsal;
 
 /** Faults hidden in a panel on the bench, hunted by the looks that are proposed. */
 class FaultSearchTest {
@@ -32,12 +36,22 @@ class FaultSearchTest {
                 .toList();
     }
 
-    /** The fault is always among the suspects, is named at the end, and no look on the way does harm. */
+    /** Whether something was measured, and not only seen to work or not, that a sound panel does not show. */
+    private static boolean isMeasured(FaultSearch end, StepRehearsal sound) {
+        return end.seen().stream().anyMatch(one -> {
+            Observation observation = one.look().observation();
+            Found asSound = observation.at(sound.rest(one.look().situation()));
+            return !(observation instanceof Glimpse) && !observation.accepts(asSound, one.found());
+        });
+    }
+
+    /** The fault is always among the suspects, is measured and named at the end, and no look on the way does harm. */
     @ParameterizedTest
     @CsvSource({"Two-wire, IEC", "Fan, NORTH_AMERICAN"})
     void whatIsHiddenIsNamedInFewLooks(String sheet, Practice practice) {
         Assembly assembly = assembly(sheet);
         FaultHunt hunt = new FaultHunt(assembly, practice, FaultSearch.Knowledge.NONE);
+        StepRehearsal sound = new StepRehearsal(assembly, List.of());
         double looks = 0;
         double bound = 0;
         for (Fault fault : some(assembly, 3, 31)) {
@@ -47,6 +61,9 @@ class FaultSearchTest {
                         .as("%s: %s", fault.words(), came.get().end().verdict())
                         .isTrue();
                 assertThat(came.get().end().fitting()).contains(Suspect.of(fault));
+                assertThat(isMeasured(came.get().end(), sound))
+                        .as("%s is measured, not only left over", fault.words())
+                        .isTrue();
                 assertThat(came.get().harmful()).as(fault.words()).isEmpty();
                 assertThat(came.get().looks()).as(fault.words()).isLessThan(12);
                 looks += came.get().looks();

@@ -160,12 +160,14 @@ public final class LearnPage extends BorderPane {
         saidScroll.setFitToWidth(true);
         saidScroll.setId("learn-said");
         saidScroll.setMinHeight(160);
+        saidScroll.setPrefHeight(160); // and what the moves leave
         said.getStyleClass().add("findings");
         VBox.setVgrow(saidScroll, Priority.ALWAYS);
         ScrollPane pointed = new ScrollPane(moves);
         pointed.setFitToWidth(true);
-        pointed.setMinHeight(220);
-        pointed.setPrefHeight(360);
+        pointed.setId("learn-moves");
+        pointed.setMinHeight(120);
+        pointed.prefHeightProperty().bind(moves.heightProperty().add(2)); // as high as they are, where that leaves room
         typed.setId("learn-typed");
         typed.setPromptText("or type a move, and Enter");
         typed.setAccessibleText("A move that is typed");
