@@ -48,6 +48,9 @@ public final class SheetView extends Region {
     private static final double ABOVE_LADDER = 100;
     private static final double RUNGS_TO_SEE = 250;
 
+    /** Where it would cover more of what is looked at, an overview helps nobody. */
+    private static final double MOST_OF_HEIGHT = 0.4;
+
     /** In rungs. Of a very large drawing an overview would be one grey patch, and all of it would have to be drawn. */
     private static final int MOST_IN_OVERVIEW = 300;
 
@@ -447,7 +450,9 @@ public final class SheetView extends Region {
     }
 
     private void showOverview(Drawing whole) {
-        overview.setVisible(viewport.hides() && run.assembly().sheet().control().size() <= MOST_IN_OVERVIEW);
+        overview.setVisible(viewport.hides()
+                && run.assembly().sheet().control().size() <= MOST_IN_OVERVIEW
+                && overview.heightFor(whole) <= MOST_OF_HEIGHT * getHeight());
         if (overview.isVisible()) {
             overview.show(whole, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(

@@ -20,7 +20,7 @@ import parable.sizing.SizingQuestion;
 /** The inputs of a sizing in two columns, or in one where there is less room, each with a field and where it is from. */
 final class InputGrid extends GridPane {
 
-    private static final double FIELD = 112;
+    private static final double FIELD = 120;
     private static final double WIDEST = 940;
     private static final int COLUMNS = 3;
 

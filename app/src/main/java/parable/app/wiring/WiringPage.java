@@ -125,6 +125,7 @@ public final class WiringPage {
         Label caution =
                 new Label("Before you touch copper: isolate, lock out, tag out, prove dead. Local code decides.");
         caution.setWrapText(true);
+        caution.setMinHeight(Region.USE_PREF_SIZE);
         caution.getStyleClass().add("finding-reason");
         return caution;
     }
