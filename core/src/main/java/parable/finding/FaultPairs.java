@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.PriorityQueue;
+import parable.bench.Fault;
 
 /** Two faults at once that may together show what was seen. */
 final class FaultPairs {
@@ -88,10 +89,12 @@ final class FaultPairs {
         return basis.suspects().get(place);
     }
 
-    /** At one place there is one fault. */
+    /** At one place there is one fault; and no more than two are suspected at once. */
     private boolean isPossible(Pair pair) {
-        return suspect(pair.one()).faults().stream().noneMatch(fault -> suspect(pair.other()).faults().stream()
-                .anyMatch(another ->
-                        fault.tag().equals(another.tag()) && fault.place().equals(another.place())));
+        List<Fault> one = suspect(pair.one()).faults();
+        List<Fault> other = suspect(pair.other()).faults();
+        boolean apart = !one.get(0).tag().equals(other.get(0).tag())
+                || !one.get(0).place().equals(other.get(0).place());
+        return one.size() == 1 && other.size() == 1 && apart;
     }
 }

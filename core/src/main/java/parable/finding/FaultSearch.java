@@ -129,9 +129,11 @@ public final class FaultSearch {
      * This search with pairs of faults among the suspects too: the {@value #MOST_PAIRS} of them that leave the fewest of the readings to neither of the two. To be asked for once something was seen.
      */
     public FaultSearch withPairs() {
-        List<Suspect> all = new ArrayList<>(basis.suspects());
+        List<Suspect> all = new ArrayList<>(basis.suspects().stream()
+                .filter(suspect -> suspect.faults().size() == 1)
+                .toList());
         all.addAll(FaultPairs.of(basis, seen, MOST_PAIRS));
-        SearchBasis wider = basis.of(all, assembly);
+        SearchBasis wider = (cannotBe() ? basis.ofNoSingleFault() : basis).of(all, assembly);
         return new FaultSearch(assembly, wider, after(seen, wider), seen, skipped);
     }
 

@@ -24,6 +24,11 @@ record SearchBasis(List<Suspect> suspects, PanelLooks looks, LookTimes times, Fa
         return new SearchBasis(others, new PanelLooks(assembly, others), times, weights, doubt);
     }
 
+    /** The same where it is known that no single fault fits. */
+    SearchBasis ofNoSingleFault() {
+        return new SearchBasis(suspects, looks, times, weights.ofNoSingleFault(), doubt);
+    }
+
     /** The places of all suspects. */
     List<Integer> everyone() {
         return IntStream.range(0, suspects.size()).boxed().toList();

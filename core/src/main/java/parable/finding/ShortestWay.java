@@ -42,6 +42,9 @@ public record ShortestWay(List<LookResult> looks, double minutes, List<Suspect> 
             looks.add(result);
             minutes += next.get().minutes();
             search = search.with(result);
+            if (hidden.size() > 1 && search.cannotBe()) {
+                search = search.withPairs();
+            }
             next = search.next();
         }
         return new ShortestWay(looks, minutes, search.verdict());

@@ -353,9 +353,7 @@ final class FindExercise implements Exercise {
 
     private ShortestWay way() {
         if (way.isEmpty()) {
-            FaultSearch begun = search.with(hidden.symptom());
-            way = Optional.of(
-                    ShortestWay.of(assembly, hidden.faults().size() > 1 ? begun.withPairs() : begun, hidden.faults()));
+            way = Optional.of(ShortestWay.of(assembly, search.with(hidden.symptom()), hidden.faults()));
         }
         return way.get();
     }
