@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import parable.bench.Action;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Part;
@@ -79,8 +80,15 @@ final class ClosedByHand {
     private List<String> contactors() {
         return assembly.parts().stream()
                 .filter(part -> part.family() == Family.CONTACTOR && part.drive() instanceof Drive.ByCoil)
+                .filter(part -> part.contacts().stream().anyMatch(contact -> contact.pole() && isWired(part, contact)))
                 .map(Part::tag)
                 .toList();
+    }
+
+    private boolean isWired(Part part, Contact contact) {
+        return Stream.of(contact.from(), contact.to()).allMatch(marking -> assembly.nodes()
+                .indexOf(new Terminal(part.tag(), marking))
+                .isPresent());
     }
 
     private static List<List<String>> choices(List<String> contactors) {

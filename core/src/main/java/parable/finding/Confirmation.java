@@ -86,9 +86,15 @@ final class Confirmation {
     }
 
     private Proposal proposal(PanelLook look, Situation last) {
-        Found shown = basis.looks().found(top, look.situation(), basis.looks().place(look));
-        List<Integer> left = beliefs.atLeast(NextLook.IN_PLAY, NextLook.MOST_IN_PLAY).stream()
+        Situation situation = look.situation();
+        int place = basis.looks().place(look);
+        List<Integer> unchallenged = beliefs.atLeast(NextLook.IN_PLAY, NextLook.MOST_IN_PLAY).stream()
                 .filter(beliefs::isUnchallenged)
+                .toList();
+        basis.looks().run(unchallenged, List.of(situation));
+        int outcome = basis.looks().outcome(top, situation, place);
+        List<Integer> left = unchallenged.stream()
+                .filter(suspect -> basis.looks().outcome(suspect, situation, place) == outcome)
                 .toList();
         double sure = left.stream().mapToDouble(beliefs::share).sum();
         return new Proposal(
@@ -97,7 +103,7 @@ final class Confirmation {
                 0,
                 List.of(
                         new Proposal.Show(
-                                shown.text(),
+                                basis.looks().found(top, situation, place).text(),
                                 sure,
                                 left.stream().map(basis.suspects()::get).toList()),
                         new Proposal.Show(basis.looks().sound(look).text(), 1 - sure, List.of())));

@@ -17,6 +17,12 @@ final class Overview extends Region {
     private static final double HIGHEST = 110;
     private static final double EDGE = 1;
 
+    /** Of a very large drawing an overview would be one grey patch, and all of it would have to be drawn. */
+    private static final int MOST_RUNGS = 300;
+
+    /** Where it covers more of what is looked at, it helps nobody. */
+    private static final double MOST_OF_HEIGHT = 0.4;
+
     private final Stamp stamp;
     private final Region frame = new Region();
     private double scale = 1;
@@ -50,6 +56,11 @@ final class Overview extends Region {
     /** How high it is for a drawing, in pixels. */
     double heightFor(Drawing drawing) {
         return Math.rint(drawing.height() * stamp.scaleFor(drawing)) + 2 * EDGE;
+    }
+
+    /** Whether it is worth its place over a drawing of so many rungs in a view of this height, in pixels. */
+    boolean helps(Drawing drawing, int rungs, double height) {
+        return rungs <= MOST_RUNGS && heightFor(drawing) <= MOST_OF_HEIGHT * height;
     }
 
     /**

@@ -48,12 +48,6 @@ public final class SheetView extends Region {
     private static final double ABOVE_LADDER = 100;
     private static final double RUNGS_TO_SEE = 250;
 
-    /** Where it would cover more of what is looked at, an overview helps nobody. */
-    private static final double MOST_OF_HEIGHT = 0.4;
-
-    /** In rungs. Of a very large drawing an overview would be one grey patch, and all of it would have to be drawn. */
-    private static final int MOST_IN_OVERVIEW = 300;
-
     private final RunModel run;
     private final Look look;
     private final Map<String, Handle> handles;
@@ -450,9 +444,8 @@ public final class SheetView extends Region {
     }
 
     private void showOverview(Drawing whole) {
-        overview.setVisible(viewport.hides()
-                && run.assembly().sheet().control().size() <= MOST_IN_OVERVIEW
-                && overview.heightFor(whole) <= MOST_OF_HEIGHT * getHeight());
+        int rungs = run.assembly().sheet().control().size();
+        overview.setVisible(viewport.hides() && overview.helps(whole, rungs, getHeight()));
         if (overview.isVisible()) {
             overview.show(whole, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(
