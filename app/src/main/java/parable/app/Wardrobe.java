@@ -1,5 +1,7 @@
 package parable.app;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.Scene;
 import parable.app.look.Theme;
@@ -11,11 +13,12 @@ final class Wardrobe {
 
     /** Lets a scene wear a theme, and no other. */
     static void wear(Scene scene, Theme theme) {
-        scene.getStylesheets().setAll(style("parable.css"));
+        List<String> sheets = new ArrayList<>(List.of(style("parable.css")));
         if (theme != Theme.DAY) {
-            scene.getStylesheets().add(style("parable-" + theme.name().toLowerCase(Locale.ROOT) + ".css"));
+            sheets.add(style("parable-" + theme.name().toLowerCase(Locale.ROOT) + ".css"));
         }
         scene.setUserAgentStylesheet(controls(theme));
+        scene.getStylesheets().setAll(sheets);
     }
 
     /** What controls wear, by theme: the style sheet under those of the window. */
