@@ -17,6 +17,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.look.SharpCanvas;
 import parable.circuit.Job;
@@ -183,9 +184,10 @@ class SizingWindowTest extends DrivenWindow {
         robot.clickOn("Mill");
         size(robot);
         robot.clickOn("#leaf-sizing-curves");
-        SharpCanvas plot = robot.lookup(node -> node instanceof SharpCanvas canvas
-                        && String.valueOf(canvas.getAccessibleText()).startsWith("Torque and current"))
-                .query();
+        NodeQuery torque = robot.lookup(node -> node instanceof SharpCanvas canvas
+                && String.valueOf(canvas.getAccessibleText()).startsWith("Torque and current"));
+        until(() -> torque.tryQuery().isPresent());
+        SharpCanvas plot = torque.query();
         assertThat(colours(plot)).as("it is painted").isGreaterThan(5);
         assertThat(reading(robot)).startsWith("1  Torque in delta");
         robot.moveTo(plot);

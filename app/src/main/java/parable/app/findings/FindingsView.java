@@ -30,6 +30,10 @@ public final class FindingsView extends VBox {
     private final OwnClaimsView own;
     private final Label heading = new Label();
     private final VBox list = new VBox(8);
+
+    /** Where the answer of the proof was brought into view; whoever scrolls away stays away. */
+    private double brought = Double.NaN;
+
     private final ChangeListener<Object> changed = (any, before, now) -> show();
     private final ChangeListener<Object> proved = (any, before, now) -> Platform.runLater(this::showClaims);
     private final ProofModel proof;
@@ -78,6 +82,7 @@ public final class FindingsView extends VBox {
                     - scrolled.getViewportBounds().getHeight();
             if (beyond > 0) {
                 scrolled.setVvalue(Math.min(1, claims.getBoundsInParent().getMinY() / beyond));
+                brought = scrolled.getVvalue();
             }
         }
     }
@@ -102,6 +107,7 @@ public final class FindingsView extends VBox {
     }
 
     private void show() {
+        boolean atClaims = scrolled.getVvalue() == brought;
         own.show();
         List<Finding> findings = model.findingsProperty().get();
         heading.setText(heading(findings));
@@ -112,6 +118,9 @@ public final class FindingsView extends VBox {
                                 i -> accepting.of(findings.get(i)).isPresent()))
                         .map(i -> entry(i + 1, findings.get(i)))
                         .toList());
+        if (atClaims) {
+            showClaims(); // what the rules found meanwhile stands over it
+        }
     }
 
     private String heading(List<Finding> findings) {
