@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.skin.ScrollPaneSkin;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -89,6 +90,8 @@ public final class FindPage {
         scroll.setId(id);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setSkin(
+                new ScrollPaneSkin(scroll)); // so that its fields are in the window at once, and can have the keyboard
         return scroll;
     }
 
