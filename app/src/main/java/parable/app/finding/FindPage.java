@@ -90,8 +90,8 @@ public final class FindPage {
         scroll.setId(id);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setSkin(
-                new ScrollPaneSkin(scroll)); // so that its fields are in the window at once, and can have the keyboard
+        // So that its fields are in the window at once, and can have the keyboard.
+        scroll.setSkin(new ScrollPaneSkin(scroll));
         return scroll;
     }
 
