@@ -17,20 +17,6 @@ import parable.parts.Verb;
  */
 public final class Bench {
 
-    /** What is older than an hour is forgotten, a minute's worth at a time. */
-    private static final long KEPT = 3_600_000_000L;
-
-    private static final long SLACK = 60_000_000;
-
-    /** About the most memory that the past may take. */
-    private static final long MOST_BYTES = 120_000_000;
-
-    private static final long BYTES_PER_SAMPLE = 64;
-    private static final int EVERY_SO_MANY = 64;
-
-    /** So many instants are kept, however large they are. */
-    private static final int FEWEST = 256;
-
     private final Rig rig;
     private final Narrator narrator;
     private final Timers timers;
@@ -40,20 +26,26 @@ public final class Bench {
     private final Trace trace;
     private final Story story = new Story();
     private final History history = new History();
+    private final Forgetting forgetting;
     private final RunState state;
+    private final boolean told;
     private Solution solution;
-    private int remembered;
-    private boolean pastShortened;
 
-    private Bench(Rig rig, RunState state) {
+    private Bench(Rig rig, RunState state, boolean told) {
         this.rig = rig;
         this.state = state;
+        this.told = told;
         narrator = new Narrator(rig);
         timers = new Timers(rig);
         interlocks = new Interlocks(rig);
         controllers = new Controllers(rig);
         physics = new Physics(rig);
         trace = new Trace(rig.parts.size());
+        forgetting = new Forgetting(
+                history,
+                trace,
+                rig.parts.size(),
+                rig.network.assembly().nodes().all().size());
         solution = rig.solve(state);
         for (int p = 0; p < rig.parts.size(); p++) {
             state.conditions[p] = rig.condition(p, state, solution);
@@ -67,9 +59,18 @@ public final class Bench {
 
     /** A sheet at rest whose changes take times of their own. */
     public static Bench of(Assembly assembly, Pace pace) {
+        return of(assembly, pace, true);
+    }
+
+    /** A sheet at rest that is run without a story, which stays empty; to put everything into words takes longer than some runs. */
+    public static Bench untold(Assembly assembly) {
+        return of(assembly, Pace.NOMINAL, false);
+    }
+
+    private static Bench of(Assembly assembly, Pace pace, boolean told) {
         Rig rig = new Rig(assembly, pace);
-        Bench bench = new Bench(rig, rig.initial());
-        bench.settle(List.of());
+        Bench bench = new Bench(rig, rig.initial(), told);
+        bench.settle(List.of(), false);
         return bench;
     }
 
@@ -84,7 +85,7 @@ public final class Bench {
         RunState then = checked(time) == state.time ? state : stateAt(time);
         Rig next = rig.on(changed);
         CarryOver carryOver = new CarryOver(rig, then, next);
-        Bench bench = new Bench(next, carryOver.state());
+        Bench bench = new Bench(next, carryOver.state(), told);
         carryOver.tellFrom(bench.state);
         carryOver.trace(trace, bench.trace);
         bench.trace.cutAfter(time);
@@ -92,7 +93,7 @@ public final class Bench {
         if (time > 0) {
             bench.tell(carryOver.words(), OptionalInt.empty());
         }
-        bench.settle(List.of());
+        bench.settle(List.of(), false);
         return bench;
     }
 
@@ -101,7 +102,7 @@ public final class Bench {
      * have taken. Both remember together what the circuit came to, so that they are to be used from one thread.
      */
     public Bench paced(Pace pace) {
-        Bench bench = new Bench(new Rig(rig, pace), state.copy());
+        Bench bench = new Bench(new Rig(rig, pace), state.copy(), told);
         bench.history.addAll(history);
         bench.trace.takeOver(trace, part -> part);
         bench.story.begin(story, story.length());
@@ -110,7 +111,7 @@ public final class Bench {
 
     /** The state at a past time, worked out anew from the instant before it; nothing but speeds and heat changes between. */
     private RunState stateAt(long time) {
-        Bench again = new Bench(rig, history.at(time).state().copy());
+        Bench again = new Bench(rig, history.at(time).state().copy(), false);
         again.run(time);
         return again.state;
     }
@@ -174,7 +175,7 @@ public final class Bench {
 
     /** Whether instants of the last hour are forgotten because they would take too much memory. */
     public boolean isPastShortened() {
-        return pastShortened;
+        return forgetting.hasShortenedTheHour();
     }
 
     /** When something will happen by itself, empty if nothing is under way; speeds and heat are not counted. */
@@ -208,7 +209,7 @@ public final class Bench {
             state.openedItself.clear(part);
             int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
             command(part, position, line);
-            settle(List.of());
+            settle(List.of(), false);
         }
     }
 
@@ -221,7 +222,7 @@ public final class Bench {
         int position = action.verb() == Verb.PUSH || state.energised.get(part) ? 1 : 0;
         int line = tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
         command(part, position, line);
-        settle(List.of());
+        settle(List.of(), false);
     }
 
     private void load(Action action, int part) throws ActionRefusedException {
@@ -230,7 +231,7 @@ public final class Bench {
             state.physical.loads[part] = load;
             physics.disturb(state);
             tell(narrator.done(action, rig.parts.get(part)), OptionalInt.empty());
-            settle(List.of());
+            settle(List.of(), false);
         }
     }
 
@@ -262,7 +263,7 @@ public final class Bench {
         if (!there) {
             command(part.get(), state.commanded[part.get()], line);
         }
-        settle(List.of());
+        settle(List.of(), false);
     }
 
     /**
@@ -284,7 +285,7 @@ public final class Bench {
             boolean shaken = Faults.nextShake(state.faults, state.time - 1) == state.time;
             List<Reaction.Order> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
             if (!steady || shaken || !felt.isEmpty() || physics.standsOut(state)) {
-                settle(felt);
+                settle(felt, felt.isEmpty() && !shaken && physics.isSteady(state) && !physics.standsOut(state));
             } else {
                 physics.trace(state, trace, false);
             }
@@ -340,8 +341,12 @@ public final class Bench {
         }
     }
 
-    /** Lets everything happen that is due now, until the instant is over. */
-    private void settle(List<Reaction.Order> felt) {
+    /**
+     * Lets everything happen that is due now, until the instant is over.
+     *
+     * @param undisturbed whether only what was under way can change anything, so that a controller's scan that comes to nothing leads to nothing
+     */
+    private void settle(List<Reaction.Order> felt, boolean undisturbed) {
         List<Reaction.Order> waiting = felt;
         do {
             boolean heat = !waiting.isEmpty();
@@ -349,16 +354,17 @@ public final class Bench {
             waiting = List.of();
             Arrivals arrivals = arrivals();
             arrivals.deeds.forEach(this::perform);
+            if (undisturbed && arrivals.cameToNothing()) {
+                continue;
+            }
             Solution before = solution;
             solution = rig.solve(state);
-            Reaction reaction = Reaction.of(rig, state, before, solution);
+            Reaction reaction = Reaction.of(rig, state, before, solution, told);
             reaction.words().addAll(arrivals.heldBack);
             OptionalInt cause = arrivals.moved.isEmpty()
                     ? OptionalInt.empty()
                     : OptionalInt.of(arrivals.moved.get(0).cause());
-            int line = narrator.told(arrivals.moved, reaction, state)
-                    .map(sentence -> tell(sentence, cause))
-                    .orElse(story.length() - 1);
+            int line = tell(arrivals.moved, reaction, cause);
             carryOut(reaction.commands(), line);
             reaction.timersFed().forEach(part -> timers.fed(part, state, line));
             reaction.timersReleased().forEach(part -> timers.released(part, state, line));
@@ -394,7 +400,14 @@ public final class Bench {
     }
 
     /** What arrived in an instant, the words for what was held back instead, and what the controller has done. */
-    private record Arrivals(List<Pending.Move> moved, List<String> heldBack, List<Controllers.Deed> deeds) {}
+    private record Arrivals(List<Pending.Move> moved, List<String> heldBack, List<Controllers.Deed> deeds) {
+
+        boolean cameToNothing() {
+            return moved.isEmpty()
+                    && heldBack.isEmpty()
+                    && deeds.stream().allMatch(deed -> deed.command().isEmpty());
+        }
+    }
 
     private Arrivals arrivals() {
         Arrivals arrivals = new Arrivals(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
@@ -418,36 +431,18 @@ public final class Bench {
         return arrivals;
     }
 
+    private int tell(List<Pending.Move> moved, Reaction reaction, OptionalInt cause) {
+        Optional<String> sentence = told ? narrator.told(moved, reaction, state) : Optional.empty();
+        return sentence.map(words -> tell(words, cause)).orElse(story.length() - 1);
+    }
+
     private int tell(String sentence, OptionalInt cause) {
-        return story.tell(state.time, sentence, cause);
+        return told ? story.tell(state.time, sentence, cause) : story.length() - 1;
     }
 
     private void remember() {
         physics.trace(state, trace, true);
         history.add(state, solution, story.length());
-        if (state.time - history.earliest() > KEPT + SLACK) {
-            history.cutBefore(state.time - KEPT);
-            trace.cutBefore(state.time - KEPT);
-        }
-        if (++remembered % EVERY_SO_MANY == 0) {
-            keepWithinMemory();
-        }
-    }
-
-    /** Forgets the oldest quarter of the past once all of it takes too much memory. */
-    private void keepWithinMemory() {
-        long bytes = history.size() * bytesPerInstant() + trace.size() * BYTES_PER_SAMPLE;
-        if (bytes > MOST_BYTES && history.size() > FEWEST) {
-            long time = history.times().get(history.size() / 4);
-            history.cutBefore(time);
-            trace.cutBefore(time);
-            pastShortened = true;
-        }
-    }
-
-    private long bytesPerInstant() {
-        return 1_000L
-                + 150L * rig.parts.size()
-                + 100L * rig.network.assembly().nodes().all().size();
+        forgetting.keptOneMore(state.time);
     }
 }

@@ -135,11 +135,20 @@ public final class Faults {
 
     /** When a loose terminal will next lose or regain contact, in microseconds; never if none is loose. */
     static long nextShake(List<Fault> faults, long time) {
-        if (faults.isEmpty() || faults.stream().noneMatch(fault -> fault.kind() == Fault.Kind.LOOSE)) {
+        if (!isAnyLoose(faults)) {
             return Long.MAX_VALUE;
         }
         long inPeriod = time % SHAKE_PERIOD;
         return time - inPeriod + (inPeriod < SHAKE ? SHAKE : SHAKE_PERIOD);
+    }
+
+    private static boolean isAnyLoose(List<Fault> faults) {
+        for (Fault fault : faults) {
+            if (fault.kind() == Fault.Kind.LOOSE) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** How many times its right value the setting of a release is. */

@@ -106,6 +106,11 @@ final class Physics {
         return rig.parts.get(motor).machine().orElseThrow();
     }
 
+    /** Whether no motor changes its speed. */
+    boolean isSteady(RunState state) {
+        return !state.physical.unsteady;
+    }
+
     /** Whether a motor has come to rest, or has begun to turn, without anybody having said so yet. */
     boolean standsOut(RunState state) {
         for (int motor : motors) {

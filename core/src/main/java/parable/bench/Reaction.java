@@ -28,6 +28,7 @@ final class Reaction {
     /** Up to this, in V, a touch is not dangerous (IEC 60364-4-41, alternating). */
     private static final double TOUCHABLE = 50;
 
+    private final boolean told;
     private final List<String> words = new ArrayList<>();
     private final List<Order> commands = new ArrayList<>();
     private final List<Integer> timersFed = new ArrayList<>();
@@ -40,15 +41,20 @@ final class Reaction {
      */
     record Order(int part, int position, boolean byItself) {}
 
-    private Reaction(Rig rig, RunState state, Solution after) {
+    private Reaction(Rig rig, RunState state, Solution after, boolean told) {
         this.rig = rig;
         this.state = state;
         this.after = after;
+        this.told = told;
     }
 
-    /** The reaction of all devices; their coils and conditions in the state are brought up to date. */
-    static Reaction of(Rig rig, RunState state, Solution before, Solution after) {
-        Reaction reaction = new Reaction(rig, state, after);
+    /**
+     * The reaction of all devices; their coils and conditions in the state are brought up to date.
+     *
+     * @param told whether it is put into words, which takes longer than all else
+     */
+    static Reaction of(Rig rig, RunState state, Solution before, Solution after, boolean told) {
+        Reaction reaction = new Reaction(rig, state, after, told);
         for (int p = 0; p < rig.parts.size(); p++) {
             int part = p;
             rig.coil(p).ifPresent(coil -> reaction.feel(part, coil));
@@ -56,10 +62,14 @@ final class Reaction {
         }
         for (int p = 0; p < rig.parts.size(); p++) {
             reaction.look(p);
-            reaction.touch(p, before);
+            if (told) {
+                reaction.touch(p, before);
+            }
         }
         if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
-            reaction.tellOf(after.shorts().get(0));
+            if (told) {
+                reaction.tellOf(after.shorts().get(0));
+            }
             after.shorts().forEach(reaction::protect);
             if (reaction.commands.stream().noneMatch(Order::byItself)) {
                 reaction.words.add("nothing in its way can open it");
@@ -111,7 +121,10 @@ final class Reaction {
         boolean timer = rig.program(part).isPresent();
         if (!state.energised.get(part) && share >= coil.pullIn()) {
             state.energised.set(part);
-            words.add(tag + "'s coil gets " + volts(part, coil.load()) + new FeedWords(after).of(part, coil.load()));
+            if (told) {
+                words.add(
+                        tag + "'s coil gets " + volts(part, coil.load()) + new FeedWords(after).of(part, coil.load()));
+            }
             set(part, timer, 1);
         } else if (state.energised.get(part) && share < coil.dropOut()) {
             state.energised.clear(part);
@@ -153,6 +166,12 @@ final class Reaction {
             return;
         }
         state.conditions[part] = now;
+        if (told) {
+            tellOf(part, before, now);
+        }
+    }
+
+    private void tellOf(int part, Condition before, Condition now) {
         String tag = rig.parts.get(part).tag();
         boolean moved = before == Condition.COASTING || before == Condition.BRAKED;
         switch (now) {

@@ -1,5 +1,7 @@
 package parable.bench;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -31,6 +33,7 @@ final class StrayVoltages {
 
     private final Assembly assembly;
     private final Solution solution;
+    private final Map<Integer, Potential> known = new HashMap<>();
 
     StrayVoltages(Solution solution) {
         this.solution = solution;
@@ -39,6 +42,10 @@ final class StrayVoltages {
 
     /** The potential that a meter finds at a node. */
     Potential potential(int node) {
+        return known.computeIfAbsent(node, this::workedOut);
+    }
+
+    private Potential workedOut(int node) {
         Potential solved = solution.potential(node);
         if (solution.state(node) != NodeState.DEAD || solved.alternating() < NOTHING) {
             return solved;

@@ -221,7 +221,7 @@ final class StartTrials {
 
     /** Everything switched on and the selectors turned, after the longest warning. */
     private Bench ready(Map<String, String> arrangement) {
-        Bench bench = Bench.of(assembly);
+        Bench bench = Bench.untold(assembly);
         for (Part part : assembly.parts()) {
             if (part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0) {
                 act(bench, new Action(Verb.CLOSE, part.tag()));

@@ -21,6 +21,9 @@ public final class Solution {
     private final List<ShortCircuit> shorts;
     private final BitSet shortedNodes = new BitSet();
 
+    /** As far as they were asked for. */
+    private final NodeState[] states;
+
     Solution(
             Network network,
             Switching switching,
@@ -33,6 +36,7 @@ public final class Solution {
         this.potentials = potentials;
         this.groups = groups;
         this.fed = fed;
+        states = new NodeState[network.nodeCount()];
         this.shorts = shortedBranches.isEmpty()
                 ? List.of()
                 : shortedBranches.stream()
@@ -173,6 +177,13 @@ public final class Solution {
      * the meter shows next to nothing there: a lead that comes off, and it has the voltage of the others.
      */
     public NodeState state(int node) {
+        if (states[node] == null) {
+            states[node] = found(node);
+        }
+        return states[node];
+    }
+
+    private NodeState found(int node) {
         if (shortedNodes.get(node)) {
             return NodeState.SHORTED;
         }

@@ -32,7 +32,7 @@ public final class IoList {
     private IoList(Assembly assembly, ControllerField field) {
         this.assembly = assembly;
         this.field = field;
-        Bench bench = Bench.of(assembly);
+        Bench bench = Bench.untold(assembly);
         assembly.parts().stream()
                 .filter(part -> part.drive().verbs().containsKey(Verb.CLOSE) && part.initial() == 0)
                 .forEach(part -> close(bench, part));

@@ -20,11 +20,15 @@ import java.util.stream.Stream;
 public final class ScanPlan {
 
     private final Program program;
+
+    /** By their names as they are declared, and in capitals. */
     private final Map<String, Integer> slots = new HashMap<>();
+
     private final List<Optional<BlockCode>> blocks = new ArrayList<>();
     private final List<long[]> marks = new ArrayList<>();
     private final BitSet inputs = new BitSet();
     private final BitSet remembered = new BitSet();
+    private final List<Integer> timers;
 
     /** The plan of a program. */
     public ScanPlan(Program program) {
@@ -32,6 +36,7 @@ public final class ScanPlan {
         List<Variable> variables = program.variables();
         for (int slot = 0; slot < variables.size(); slot++) {
             Variable variable = variables.get(slot);
+            slots.put(variable.name(), slot);
             slots.put(key(variable.name()), slot);
             inputs.set(slot, isIn(variable, Address.Area.INPUT));
             remembered.set(slot, isIn(variable, Address.Area.OUTPUT));
@@ -39,6 +44,10 @@ public final class ScanPlan {
             blocks.add(block(variable, marks.get(slot).length));
         }
         findRemembered();
+        timers = IntStream.range(0, blocks.size())
+                .filter(slot -> blocks.get(slot).orElse(null) instanceof BlockCode.OfTimer)
+                .boxed()
+                .toList();
     }
 
     private static String key(String name) {
@@ -139,7 +148,8 @@ public final class ScanPlan {
 
     /** The place of a variable among the program's, in capitals or not. */
     public int slot(String variable) {
-        Integer slot = slots.get(key(variable));
+        Integer declared = slots.get(variable);
+        Integer slot = declared == null ? slots.get(key(variable)) : declared;
         if (slot == null) {
             throw new IllegalArgumentException(variable + ": the program has no such variable");
         }
@@ -238,10 +248,7 @@ public final class ScanPlan {
 
     /** The places of the timers, in order. */
     public List<Integer> timers() {
-        return IntStream.range(0, blocks.size())
-                .filter(slot -> blocks.get(slot).orElse(null) instanceof BlockCode.OfTimer)
-                .boxed()
-                .toList();
+        return timers;
     }
 
     /** How many bits what must be remembered takes. */

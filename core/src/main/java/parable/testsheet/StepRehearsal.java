@@ -172,7 +172,7 @@ public final class StepRehearsal {
     private Rest reach(Situation situation) {
         try {
             if (situation.hands().isEmpty()) {
-                Bench bench = Bench.of(assembly);
+                Bench bench = Bench.untold(assembly);
                 for (Fault fault : prepared(situation.phase())) {
                     bench.set(fault, true);
                 }
