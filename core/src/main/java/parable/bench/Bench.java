@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.OptionalLong;
+import parable.network.ShortCircuit;
 import parable.network.Solution;
 import parable.parts.Assembly;
 import parable.parts.Verb;
@@ -30,6 +31,9 @@ public final class Bench {
     private final RunState state;
     private final boolean told;
     private Solution solution;
+
+    /** Those that were reacted to. */
+    private List<ShortCircuit> shorts = List.of();
 
     private Bench(Rig rig, RunState state, boolean told) {
         this.rig = rig;
@@ -103,6 +107,7 @@ public final class Bench {
      */
     public Bench paced(Pace pace) {
         Bench bench = new Bench(new Rig(rig, pace), state.copy(), told);
+        bench.shorts = shorts;
         bench.history.addAll(history);
         bench.trace.takeOver(trace, part -> part);
         bench.story.begin(story, story.length());
@@ -112,6 +117,7 @@ public final class Bench {
     /** The state at a past time, worked out anew from the instant before it; nothing but speeds and heat changes between. */
     private RunState stateAt(long time) {
         Bench again = new Bench(rig, history.at(time).state().copy(), false);
+        again.shorts = again.solution.shorts();
         again.run(time);
         return again.state;
     }
@@ -314,6 +320,7 @@ public final class Bench {
         story.cut(instant.storyLength());
         state.restore(instant.state());
         solution = instant.solution();
+        shorts = solution.shorts();
         trace.cutAfter(state.time);
         run(time);
     }
@@ -335,7 +342,7 @@ public final class Bench {
         for (int g = 0; g < rig.groups.size(); g++) {
             ContactGroup group = rig.groups.get(g);
             if (group.part() == part) {
-                long arrival = state.time + group.delay(rig.parts.get(part), position, rig.pace, state.time);
+                long arrival = state.time + rig.delay(group, position, state);
                 state.setGoing(new Pending.Move(arrival, g, group.closedAt(position), cause));
             }
         }
@@ -353,18 +360,19 @@ public final class Bench {
             carryOut(waiting, heat ? tellOfHeat(waiting) : story.length() - 1);
             waiting = List.of();
             Arrivals arrivals = arrivals();
-            arrivals.deeds.forEach(this::perform);
+            arrivals.deeds().forEach(this::perform);
             if (undisturbed && arrivals.cameToNothing()) {
                 continue;
             }
             Solution before = solution;
             solution = rig.solve(state);
-            Reaction reaction = Reaction.of(rig, state, before, solution, told);
-            reaction.words().addAll(arrivals.heldBack);
-            OptionalInt cause = arrivals.moved.isEmpty()
+            Reaction reaction = Reaction.of(rig, state, before, solution, shorts, told);
+            shorts = solution.shorts();
+            reaction.words().addAll(arrivals.heldBack());
+            OptionalInt cause = arrivals.moved().isEmpty()
                     ? OptionalInt.empty()
-                    : OptionalInt.of(arrivals.moved.get(0).cause());
-            int line = tell(arrivals.moved, reaction, cause);
+                    : OptionalInt.of(arrivals.moved().get(0).cause());
+            int line = tell(arrivals.moved(), reaction, cause);
             carryOut(reaction.commands(), line);
             reaction.timersFed().forEach(part -> timers.fed(part, state, line));
             reaction.timersReleased().forEach(part -> timers.released(part, state, line));
@@ -399,33 +407,24 @@ public final class Bench {
         return line;
     }
 
-    /** What arrived in an instant, the words for what was held back instead, and what the controller has done. */
-    private record Arrivals(List<Pending.Move> moved, List<String> heldBack, List<Controllers.Deed> deeds) {
-
-        boolean cameToNothing() {
-            return moved.isEmpty()
-                    && heldBack.isEmpty()
-                    && deeds.stream().allMatch(deed -> deed.command().isEmpty());
-        }
-    }
-
     private Arrivals arrivals() {
-        Arrivals arrivals = new Arrivals(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        Arrivals arrivals = new Arrivals();
         while (!state.pending.isEmpty() && state.pending.get(0).time() <= state.time) {
             Pending next = state.pending.remove(0);
             if (next instanceof Pending.Stage stage) {
                 command(stage.part(), timers.arrived(stage, state), stage.cause());
             } else if (next instanceof Pending.Read read) {
-                arrivals.deeds.add(controllers.read(read, state));
+                arrivals.deeds().add(controllers.read(read, state));
             } else if (next instanceof Pending.Scan scan) {
-                arrivals.deeds.add(controllers.scan(scan, state));
+                arrivals.deeds().add(controllers.scan(scan, state));
             } else if (next instanceof Pending.Move move && interlocks.holdsBack(move, state)) {
                 String tag = rig.parts.get(rig.groups.get(move.group()).part()).tag();
-                arrivals.heldBack.add(
-                        "the mechanical interlock holds " + tag + " back while its coil is fed: it hums and overheats");
+                arrivals.heldBack()
+                        .add("the mechanical interlock holds " + tag
+                                + " back while its coil is fed: it hums and overheats");
             } else if (next instanceof Pending.Move move) {
                 state.closedGroups.set(move.group(), move.closes());
-                arrivals.moved.add(move);
+                arrivals.moved().add(move);
             }
         }
         return arrivals;

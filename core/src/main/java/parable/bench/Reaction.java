@@ -10,6 +10,7 @@ import parable.network.Branch;
 import parable.network.ShortCircuit;
 import parable.network.Solution;
 import parable.parts.Drive;
+import parable.parts.Family;
 import parable.parts.Heater;
 import parable.parts.LoadRole;
 import parable.parts.Part;
@@ -51,9 +52,11 @@ final class Reaction {
     /**
      * The reaction of all devices; their coils and conditions in the state are brought up to date.
      *
+     * @param known the short circuits that were reacted to before
      * @param told whether it is put into words, which takes longer than all else
      */
-    static Reaction of(Rig rig, RunState state, Solution before, Solution after, boolean told) {
+    static Reaction of(
+            Rig rig, RunState state, Solution before, Solution after, List<ShortCircuit> known, boolean told) {
         Reaction reaction = new Reaction(rig, state, after, told);
         for (int p = 0; p < rig.parts.size(); p++) {
             int part = p;
@@ -66,14 +69,9 @@ final class Reaction {
                 reaction.touch(p, before);
             }
         }
-        if (!after.shorts().isEmpty() && !after.shorts().equals(before.shorts())) {
-            if (told) {
-                reaction.tellOf(after.shorts().get(0));
-            }
+        if (!after.shorts().isEmpty() && !after.shorts().equals(known)) {
+            reaction.tellOf(after.shorts().get(0));
             after.shorts().forEach(reaction::protect);
-            if (reaction.commands.stream().noneMatch(Order::byItself)) {
-                reaction.words.add("nothing in its way can open it");
-            }
         }
         return reaction;
     }
@@ -212,7 +210,7 @@ final class Reaction {
                 "there is a short circuit: " + found.wires(after.network()) + " are joined through " + through(found));
     }
 
-    /** The protection in the way of a short circuit opens; of several those of the lowest rating. */
+    /** The protection in the way of a short circuit opens; of several those of the lowest rating. Where the sheet has none, what is before it opens. */
     private void protect(ShortCircuit found) {
         Set<Integer> protective = new TreeSet<>();
         for (Branch branch : found.loop()) {
@@ -221,11 +219,32 @@ final class Reaction {
                 protective.add(branch.part());
             }
         }
+        if (protective.isEmpty()) {
+            openAhead(found);
+        }
         double lowest = protective.stream().mapToDouble(this::amperes).min().orElse(0);
         protective.stream()
                 .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
                 .filter(part -> commands.stream().noneMatch(command -> command.part == part))
                 .forEach(part -> commands.add(new Order(part, tripPosition(part), true)));
+    }
+
+    private void openAhead(ShortCircuit found) {
+        List<Integer> supplies = found.loop().stream()
+                .filter(branch -> branch.sort() == Branch.Sort.SOURCE)
+                .map(Branch::part)
+                .filter(part -> rig.parts.get(part).family() == Family.SUPPLY)
+                .distinct()
+                .toList();
+        String tags = supplies.stream().map(part -> rig.parts.get(part).tag()).collect(Collectors.joining(" and "));
+        words.add(
+                supplies.isEmpty()
+                        ? "nothing in its way can open it"
+                        : "nothing on the sheet can open it: what is before " + tags + " does");
+        supplies.stream()
+                .filter(part -> state.commanded[part] == 1)
+                .filter(part -> commands.stream().noneMatch(command -> command.part == part))
+                .forEach(part -> commands.add(new Order(part, 0, true)));
     }
 
     private int tripPosition(int part) {

@@ -18,6 +18,7 @@ import parable.parts.Assembly;
 import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Excitation;
+import parable.parts.Family;
 import parable.parts.Heater;
 import parable.parts.Machine;
 import parable.parts.MotorModel;
@@ -35,6 +36,9 @@ final class Rig {
     private static final double NO_VOLTAGE = 1e-6;
 
     private static final int REMEMBERED = 128;
+
+    /** What is before a sheet opens about as fast as a fuse, in microseconds. */
+    private static final long AHEAD = 10_000;
 
     final Network network;
     final List<Part> parts;
@@ -195,6 +199,13 @@ final class Rig {
 
     private Network wired(Defects defects) {
         return defects.equals(Defects.NONE) ? network : miswired.computeIfAbsent(defects, network::with);
+    }
+
+    /** How long after the command to go to a position, given now, contacts follow, in microseconds. */
+    long delay(ContactGroup group, int position, RunState state) {
+        Part part = parts.get(group.part());
+        boolean opensAhead = part.family() == Family.SUPPLY && state.openedItself.get(group.part());
+        return (opensAhead ? AHEAD : 0) + group.delay(part, position, pace, state.time);
     }
 
     /** Whether a fault keeps a device from going to a position. */

@@ -98,4 +98,64 @@ class ProtectionTest {
         assertThat(bench.story().stream().anyMatch(line -> line.text().contains("metal of M1 is live, 231 V")))
                 .isEqualTo(!earthed);
     }
+
+    private static final String FUSED =
+            """
+            {"tag": "G1", "kind": "single-phase-supply", "voltage": "230 V AC"},
+            {"tag": "F1", "kind": "fuse", "rated": "4 A"},
+            {"tag": "S1", "kind": "push-button", "blocks": "13-14"},
+            {"tag": "K1", "kind": "contactor", "coil": "230 V AC"}
+            """;
+
+    private static Bench behindAFuse(String rungs) {
+        return Bench.of(Examples.fitted(Examples.sheet(FUSED, "\"G1[L] F1[1-2] L\", \"G1[N] N\"", rungs)));
+    }
+
+    private static String volts(Bench bench, String red, String black) {
+        return bench.moment().meter().read(Meter.Range.VOLTS_AC, red, black).text();
+    }
+
+    /** Ahead of the fuse nothing on the sheet opens: what is before the supply does, and until it is switched on again nothing has voltage. */
+    @Test
+    void aShortCircuitThatNothingOnTheSheetCanOpenTakesTheSupplyAway() throws ActionRefusedException {
+        Bench bench = behindAFuse("\"L S1[13-14] K1[A1-A2] N\"");
+        Fault earth = new Fault(Fault.Kind.EARTHED, "G1", "L");
+
+        bench.set(earth, true);
+
+        assertThat(bench.moment().shorted()).isTrue();
+        assertThat(volts(bench, "G1:L", "G1:N")).isEqualTo("0.0 V");
+        bench.runUntil(100_000);
+        bench.act(new Action(Verb.PRESS, "S1"));
+        bench.runUntil(200_000);
+        assertThat(bench.moment().shorted()).isFalse();
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.LOST);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.OUT);
+        assertThat(volts(bench, "K1:A1", "K1:A2")).isEqualTo("0.0 V");
+        assertThat(bench.story())
+                .extracting(StoryLine::text)
+                .anyMatch(line -> line.contains("nothing on the sheet can open it: what is before G1 does"))
+                .contains("G1 gives no voltage.");
+
+        bench.act(new Action(Verb.RESTORE, "G1"));
+        bench.runUntil(300_000);
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.LOST);
+
+        bench.set(earth, false);
+        bench.act(new Action(Verb.RESTORE, "G1"));
+        bench.runUntil(400_000);
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.PRESENT);
+        assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    /** A sheet that is drawn with a short circuit in it does not wait for somebody to do something. */
+    @Test
+    void aShortCircuitThatIsThereFromTheBeginningOpensWhatIsInItsWay() {
+        Bench bench = behindAFuse("\"L N\"");
+
+        bench.runUntil(100_000);
+
+        assertThat(bench.moment().condition("F1")).isEqualTo(Condition.BLOWN);
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.PRESENT);
+    }
 }
