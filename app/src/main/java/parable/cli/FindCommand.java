@@ -41,6 +41,7 @@ import picocli.CommandLine.Spec;
             "",
             "A symptom: what was done, a semicolon, what the devices do:",
             "        --symptom \"close Q1, press S1; K1 out, P2 lit, protection holds\"",
+            "        --symptom \"close Q1, press S1, release S1, wait; F2 tripped\"   (it ran for some minutes)",
             "A reading: what was done, a semicolon, what was measured, and what was found:",
             "        --reading \"close Q1, press S1; volts S1:13 to 2 = 230 V\"   (volts dc for DC)",
             "        --reading \"close Q1, press S1, release S1; clamp F2:2 = 4.9 A\"",

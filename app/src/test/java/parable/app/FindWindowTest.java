@@ -126,12 +126,8 @@ class FindWindowTest extends DrivenWindow {
         return window.page().finder().placeProperty().get().orElseThrow();
     }
 
-    @Test
-    void aHiddenFaultIsNamedMendedAndWrittenDownByOneStroke(FxRobot robot) throws Exception {
-        machine = new StepRehearsal(window.run().assembly(), List.of(HIDDEN));
-        robot.clickOn("#step-find");
-        until(() -> window.part("symptom-tell") != null && window.part("symptom-K1-out") != null);
-        Situation telling = telling();
+    /** Tells what the machine does after that, and answers what is asked until there is an answer. */
+    private void hunt(FxRobot robot, Situation telling) throws Exception {
         robot.interact(() -> choose(telling));
         until(() -> place().form().situation().equals(telling));
         tellWhatIsSeen(robot, place().form());
@@ -144,6 +140,14 @@ class FindWindowTest extends DrivenWindow {
             look(robot, look);
             until(() -> isWaiting() && state().search().seen().size() > before);
         }
+    }
+
+    @Test
+    void aHiddenFaultIsNamedMendedAndWrittenDownByOneStroke(FxRobot robot) throws Exception {
+        machine = new StepRehearsal(window.run().assembly(), List.of(HIDDEN));
+        robot.clickOn("#step-find");
+        until(() -> window.part("symptom-tell") != null && window.part("symptom-K1-out") != null);
+        hunt(robot, telling());
         assertThat(words("verdict-1")).isEqualTo(HIDDEN.words() + ".");
         robot.interact(() -> ((TextField) window.part("verdict-by-1")).setText("R. Alder"));
         fire(robot, "proved-1-1");
@@ -154,6 +158,25 @@ class FindWindowTest extends DrivenWindow {
         assertThat(entry.text())
                 .contains("Seen: ", "Found: " + HIDDEN.words(), "Tests that pass now: ")
                 .contains(state().search().seen().get(0).text());
+    }
+
+    /** It trips after a while: that is told as something that was done too, right after the same without waiting. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void whatHappensAfterMinutesIsTold(FxRobot robot) throws Exception {
+        Fault half = new Fault(Fault.Kind.UNDERSET, "F2", "");
+        machine = new StepRehearsal(window.run().assembly(), List.of(half));
+        robot.clickOn("#step-find");
+        until(() -> window.part("symptom-tell") != null && window.part("symptom-F2-tripped") != null);
+        List<Situation> offered = ((ComboBox<Situation>) window.part("symptom-done")).getItems();
+        Situation left =
+                offered.stream().filter(Situation::leftRunning).findFirst().orElseThrow();
+        assertThat(offered.get(offered.indexOf(left) - 1).leftToItself()).isEqualTo(left);
+
+        hunt(robot, left);
+
+        assertThat(words("verdict-1")).isEqualTo(half.words() + ".");
+        assertThat(state().search().seen().get(0).text()).contains("wait", "F2 tripped");
     }
 
     @Test

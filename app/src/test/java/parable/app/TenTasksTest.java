@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.NodeQueryUtils;
 import org.testfx.util.WaitForAsyncUtils;
 import parable.app.job.JobModel;
 import parable.bench.Action;
@@ -320,6 +322,11 @@ class TenTasksTest extends DrivenWindow {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    private static Optional<Node> replay(FxRobot robot) {
+        return robot.lookup(node -> node.getId() != null && node.getId().startsWith("replay-"))
+                .tryQuery();
+    }
+
     private void replays() throws Exception {
         until(() -> window.run().shownTimeProperty().get() > 0);
         assertThat(window.run().story()).isNotEmpty();
@@ -330,13 +337,8 @@ class TenTasksTest extends DrivenWindow {
         showBadExample(robot);
         hand.click("#step-check");
         hand.click("#prove");
-        until(() -> robot.lookup(node -> node.getId() != null && node.getId().startsWith("replay-"))
-                .tryQuery()
-                .isPresent());
-        String replay = robot.lookup(
-                        node -> node.getId() != null && node.getId().startsWith("replay-"))
-                .query()
-                .getId();
+        until(() -> replay(robot).filter(NodeQueryUtils.isVisible()).isPresent());
+        String replay = replay(robot).orElseThrow().getId();
         hand.click("#" + replay);
         replays();
         within("prove and replay a failure by mouse", 3);
@@ -347,9 +349,7 @@ class TenTasksTest extends DrivenWindow {
         showBadExample(robot);
         hand.push(KeyCode.CONTROL, KeyCode.K);
         hand.push(KeyCode.E);
-        until(() -> robot.lookup(node -> node.getId() != null && node.getId().startsWith("replay-"))
-                .tryQuery()
-                .isPresent());
+        until(() -> replay(robot).isPresent());
         hand.push(KeyCode.R);
         replays();
         within("prove and replay a failure by keys", 3);

@@ -206,7 +206,7 @@ public final class Bench {
             load(action, part);
             return;
         }
-        if (isArmature(part) && (action.verb() == Verb.PUSH || action.verb() == Verb.RELEASE)) {
+        if (rig.isArmature(part) && (action.verb() == Verb.PUSH || action.verb() == Verb.RELEASE)) {
             push(action, part);
             return;
         }
@@ -217,10 +217,6 @@ public final class Bench {
             command(part, position, line);
             settle(List.of(), false);
         }
-    }
-
-    private boolean isArmature(int part) {
-        return rig.coil(part).isPresent() && rig.program(part).isEmpty();
     }
 
     /** A hand on an armature; let go, it goes where its coil holds it. */
@@ -303,6 +299,12 @@ public final class Bench {
     public OptionalLong restsUntil() {
         long soonest = soonest();
         return soonest == Long.MAX_VALUE ? OptionalLong.empty() : OptionalLong.of(soonest);
+    }
+
+    /** When a release or a fuse or breaker will act by heat if all currents stay as they are; empty if none will. */
+    public OptionalLong protectionActs() {
+        long acts = physics.protectionActs(state);
+        return acts == Long.MAX_VALUE ? OptionalLong.empty() : OptionalLong.of(acts);
     }
 
     private long soonest() {

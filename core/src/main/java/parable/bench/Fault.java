@@ -43,6 +43,8 @@ public record Fault(Kind kind, String tag, String place) {
         LOW("gives only 70 % of its voltage"),
         /** An overload release whose dial stands at twice its current. */
         MISSET("is set to twice its current"),
+        /** An overload release whose dial stands at half its current. */
+        UNDERSET("is set to half its current"),
         /** A mechanical interlock that was not fitted or has come off. */
         MISSING("is missing"),
         /** A wire that has come off its terminal. */
@@ -78,7 +80,7 @@ public record Fault(Kind kind, String tag, String place) {
     /** The fault in a sentence: {@code K1 13-14 is welded closed}. */
     public String words() {
         return switch (kind) {
-            case WELDED, BURNT, BROKEN, SHORTED, STUCK, BLOWN, LOST, LOW, MISSET, MISSING -> tag
+            case WELDED, BURNT, BROKEN, SHORTED, STUCK, BLOWN, LOST, LOW, MISSET, UNDERSET, MISSING -> tag
                     + (place.isEmpty() ? "" : " " + place.replace("-*", " winding")) + " " + kind.words;
             case OFF, LOOSE, EARTHED -> tag + ":" + place + " " + kind.words;
             case MISPLACED -> "The wire of " + tag + ":" + side(0) + " is on " + tag + ":" + side(1);
@@ -93,7 +95,7 @@ public record Fault(Kind kind, String tag, String place) {
             candidates.add(new Fault(Kind.WELDED, part.tag(), contact.marking()));
             candidates.add(new Fault(Kind.BURNT, part.tag(), contact.marking()));
         }
-        for (Kind kind : List.of(Kind.STUCK, Kind.BLOWN, Kind.MISSET, Kind.MISSING)) {
+        for (Kind kind : List.of(Kind.STUCK, Kind.BLOWN, Kind.MISSET, Kind.UNDERSET, Kind.MISSING)) {
             candidates.add(new Fault(kind, part.tag(), ""));
         }
         for (Load load : part.loads()) {
@@ -136,7 +138,7 @@ public record Fault(Kind kind, String tag, String place) {
             case SHORTED -> unless(loadOf(part).isPresent(), "a coil, lamp or winding such as A1-A2");
             case LOST, LOW -> unless(sourceOf(part).isPresent(), "a phase or output of a supply");
             case MISSING -> unless(part.drive() instanceof Drive.Interlocking && isOfWhole(), "a mechanical interlock");
-            case MISSET -> unless(part.heater().isPresent() && isOfWhole(), "an overload release");
+            case MISSET, UNDERSET -> unless(part.heater().isPresent() && isOfWhole(), "an overload release");
             case BLOWN -> unless(part.family() == Family.FUSE && isOfWhole(), "a fuse");
             case OFF, LOOSE, EARTHED -> unless(part.terminals().contains(place), "a terminal of the device");
             case MISPLACED, SWAPPED -> unless(

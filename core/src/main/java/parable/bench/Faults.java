@@ -113,7 +113,7 @@ public final class Faults {
                     jumpers.add(new Jumper(new Jumper.AtWireOf(one), new Jumper.AtTerminal(other)));
                     jumpers.add(new Jumper(new Jumper.AtWireOf(other), new Jumper.AtTerminal(one)));
                 }
-                case WELDED, BURNT, BROKEN, STUCK, BLOWN, MISSET, MISSING -> {}
+                case WELDED, BURNT, BROKEN, STUCK, BLOWN, MISSET, UNDERSET, MISSING -> {}
             }
         }
         return off.isEmpty() && jumpers.isEmpty() && shares.isEmpty()
@@ -152,8 +152,12 @@ public final class Faults {
     }
 
     /** How many times its right value the setting of a release is. */
-    static double dial(String tag, List<Fault> faults) {
-        return !faults.isEmpty() && faults.contains(new Fault(Fault.Kind.MISSET, tag, "")) ? 2 : 1;
+    public static double dial(String tag, List<Fault> faults) {
+        if (faults.isEmpty()) {
+            return 1;
+        }
+        double high = faults.contains(new Fault(Fault.Kind.MISSET, tag, "")) ? 2 : 1;
+        return faults.contains(new Fault(Fault.Kind.UNDERSET, tag, "")) ? high / 2 : high;
     }
 
     /** Whether a device cannot go to a position: it is stuck, or a welded pole holds its armature. */

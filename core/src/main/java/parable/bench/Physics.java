@@ -169,6 +169,11 @@ final class Physics {
         if (state.physical.unsteady) {
             return state.physical.steppedTo + step;
         }
+        return protectionActs(state);
+    }
+
+    /** When a release or a guard will act, if all currents stay as they are, in microseconds; never if none will. */
+    long protectionActs(RunState state) {
         long next = Long.MAX_VALUE;
         for (int heater : heaters) {
             next = Math.min(next, crossing(state, heater));

@@ -274,6 +274,11 @@ final class Rig {
         return parts.get(part).drive() instanceof Drive.ByCoil coil ? Optional.of(coil) : Optional.empty();
     }
 
+    /** Whether a device has an armature that a hand can push in. */
+    boolean isArmature(int part) {
+        return coil(part).isPresent() && program(part).isEmpty();
+    }
+
     /** What the clockwork of a device does; empty if it has none. */
     Optional<TimerProgram> program(int part) {
         return parts.get(part).drive() instanceof Drive.ByTimer timer ? Optional.of(timer.program()) : Optional.empty();

@@ -115,7 +115,7 @@ final class Study {
 
     /** Whether a terminal has a wire. */
     boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+        return assembly.isWired(part, marking);
     }
 
     /** How the starter behaves when it is tried in the usual ways; tried once, when first asked for. */

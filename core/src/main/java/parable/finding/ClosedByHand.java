@@ -86,9 +86,7 @@ final class ClosedByHand {
     }
 
     private boolean isWired(Part part, Contact contact) {
-        return Stream.of(contact.from(), contact.to()).allMatch(marking -> assembly.nodes()
-                .indexOf(new Terminal(part.tag(), marking))
-                .isPresent());
+        return assembly.isWired(part, contact.from()) && assembly.isWired(part, contact.to());
     }
 
     private static List<List<String>> choices(List<String> contactors) {

@@ -125,6 +125,11 @@ public final class FaultSearch {
                 .toList();
     }
 
+    /** What may have been done besides, and be told: the machine was left running in one of the ways in which it runs by itself, and after some minutes something happened. */
+    public List<Situation> leftRunning() {
+        return basis.looks().leftRunning();
+    }
+
     /**
      * This search with pairs of faults among the suspects too: the {@value #MOST_PAIRS} of them that leave the fewest of the readings to neither of the two. To be asked for once something was seen.
      */

@@ -68,7 +68,7 @@ final class LivePoints {
     private void lines(Set<Observation> all, Moment moment, Part part) {
         List<Contact> poles = part.contacts().stream()
                 .filter(Contact::pole)
-                .filter(pole -> isWired(part, pole.from()) && isWired(part, pole.to()))
+                .filter(pole -> assembly.isWired(part, pole.from()) && assembly.isWired(part, pole.to()))
                 .toList();
         for (int one = 0; one < poles.size(); one++) {
             for (int other = one + 1; other < poles.size(); other++) {
@@ -117,9 +117,5 @@ final class LivePoints {
         Optional<Double> alternating =
                 moment.meter().read(Meter.Range.VOLTS_AC, red, black).value();
         return Math.abs(direct.orElse(0.0)) > alternating.orElse(0.0) + 1;
-    }
-
-    private boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 }

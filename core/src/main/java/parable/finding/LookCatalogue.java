@@ -1,5 +1,6 @@
 package parable.finding;
 
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,6 +10,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import parable.bench.Action;
+import parable.bench.Condition;
+import parable.bench.Moment;
 import parable.circuit.Node;
 import parable.circuit.Terminal;
 import parable.parts.Assembly;
@@ -76,11 +79,34 @@ final class LookCatalogue {
             assembly.parts().forEach(part -> contacts(situation, part));
         } else {
             look(situation);
+        }
+        if (situation.phase() != Phase.DEAD && !situation.leftRunning()) {
             probe(situation);
         }
         return bySituation.entrySet().stream()
                 .flatMap(entry -> looks(entry.getKey(), entry.getValue()))
                 .toList();
+    }
+
+    /** Of these situations those in which a motor of a sound panel runs by itself, left to itself; of those that look alike the first. */
+    List<Situation> leftRunning(Collection<Situation> ways) {
+        Map<String, Situation> bySight = new LinkedHashMap<>();
+        ways.stream()
+                .filter(way -> way.phase() == Phase.MOTOR && !isHeld(way))
+                .filter(way -> runs(sound.rest(way).moment()))
+                .forEach(way -> bySight.putIfAbsent(sight(way), way.leftToItself()));
+        return List.copyOf(bySight.values());
+    }
+
+    private static boolean isHeld(Situation situation) {
+        List<Action> hands = situation.hands();
+        return !hands.isEmpty() && hands.get(hands.size() - 1).verb() == Verb.PRESS;
+    }
+
+    private boolean runs(Moment moment) {
+        return assembly.parts().stream()
+                .map(part -> moment.condition(part.tag()))
+                .anyMatch(condition -> condition == Condition.FORWARD || condition == Condition.REVERSE);
     }
 
     /** What a look finds on a sound panel. */
@@ -174,7 +200,7 @@ final class LookCatalogue {
         Situation rest = new Situation(Phase.DEAD, List.of());
         for (Part part : assembly.parts()) {
             part.heater().ifPresent(heater -> add(rest, new Observation.Dial(part.tag())));
-            if (part.terminals().stream().anyMatch(marking -> isWired(part, marking))) {
+            if (part.terminals().stream().anyMatch(marking -> assembly.isWired(part, marking))) {
                 add(rest, new Observation.Wires(part.tag()));
             }
             contacts(rest, part);
@@ -246,11 +272,11 @@ final class LookCatalogue {
                 converter.sources().stream()
                         .flatMap(source -> Stream.of(source.live(), source.reference()))
                         .distinct()
-                        .filter(marking -> isWired(converter, marking))
+                        .filter(marking -> assembly.isWired(converter, marking))
                         .map(marking -> new Terminal(converter.tag(), marking).toString())
                         .forEach(from -> poles.stream()
                                 .flatMap(pole -> Stream.of(pole.from(), pole.to()))
-                                .filter(marking -> isWired(part, marking))
+                                .filter(marking -> assembly.isWired(part, marking))
                                 .forEach(marking ->
                                         add(situation, new Observation.Ohms(from, part.tag() + ":" + marking))));
             }
@@ -274,12 +300,8 @@ final class LookCatalogue {
     }
 
     private void ohms(Situation situation, Part part, String from, String to) {
-        if (isWired(part, from) && isWired(part, to)) {
+        if (assembly.isWired(part, from) && assembly.isWired(part, to)) {
             add(situation, new Observation.Ohms(part.tag() + ":" + from, part.tag() + ":" + to));
         }
-    }
-
-    private boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 }

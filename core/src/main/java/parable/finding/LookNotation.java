@@ -32,6 +32,7 @@ public final class LookNotation {
 
     private static final String DEAD = "dead";
     private static final String NOTHING = "touch nothing";
+    private static final String WAIT = "wait";
     private static final Pattern VOLTS = Pattern.compile("volts( dc)? (\\S+) to (\\S+)");
     private static final Pattern OHMS = Pattern.compile("ohms (\\S+) to (\\S+)");
     private static final Pattern CLAMP = Pattern.compile("clamp (\\S+:\\S+)");
@@ -127,20 +128,29 @@ public final class LookNotation {
         List<String> deeds = new ArrayList<>(List.of(text.split(",")));
         deeds.replaceAll(String::strip);
         deeds.removeIf(deed -> deed.isEmpty() || deed.equals(NOTHING));
+        boolean waits = !deeds.isEmpty() && deeds.get(deeds.size() - 1).equals(WAIT);
+        if (waits) {
+            deeds.remove(deeds.size() - 1);
+        }
         boolean dead = !deeds.isEmpty() && deeds.get(0).equals(DEAD);
+        if (waits && dead) {
+            throw new FindingException(
+                    "what was done", WAIT, "the machine on: dead, nothing happens however long one waits");
+        }
         Bench tried = Bench.of(assembly);
         List<Action> hands = new ArrayList<>();
         for (String deed : dead ? deeds.subList(1, deeds.size()) : deeds) {
             hands.add(action(deed, tried));
         }
-        return new Situation(dead ? Phase.DEAD : Phase.MOTOR, hands);
+        return new Situation(dead ? Phase.DEAD : Phase.MOTOR, hands, waits);
     }
 
     private static Action action(String deed, Bench tried) throws FindingException {
         String[] words = deed.replace(" to ", " ").split("\\s+");
         Optional<Verb> verb = Verb.ofWord(words[0]);
         if (verb.isEmpty() || words.length < 2 || words.length > 3) {
-            throw new FindingException("what was done", deed, "deeds such as 'close Q1, press S1', or 'dead'");
+            throw new FindingException(
+                    "what was done", deed, "deeds such as 'close Q1, press S1', 'wait' as the last of them, or 'dead'");
         }
         Action action = new Action(verb.get(), words[1], words.length == 3 ? words[2] : "");
         try {
@@ -251,7 +261,8 @@ public final class LookNotation {
         if (look.isDead()) {
             return hands.isEmpty() ? DEAD : DEAD + ", " + hands;
         }
-        return hands.isEmpty() ? NOTHING : hands;
+        String done = hands.isEmpty() ? NOTHING : hands;
+        return look.situation().leftRunning() ? done + ", " + WAIT : done;
     }
 
     private static String text(Observation observation) {

@@ -28,7 +28,9 @@ final class LookTimes {
     /** The minutes of a look after another situation, the panel at rest for the first. */
     double minutes(PanelLook look, Situation before) {
         double dead = look.situation().phase() == before.phase() ? 0 : minutes("dead");
-        return minutes("think")
+        boolean waits = look.situation().leftRunning() && !look.situation().equals(before);
+        return (waits ? Situation.LEFT_FOR_MINUTES : 0)
+                + minutes("think")
                 + dead
                 + minutes("operate") * deeds(before, look.situation())
                 + reading(look.observation())
@@ -40,6 +42,7 @@ final class LookTimes {
         List<Action> done = before.hands();
         List<Action> all = wanted.hands();
         boolean goesOn = before.phase() == wanted.phase()
+                && !before.leftRunning()
                 && done.size() <= all.size()
                 && all.subList(0, done.size()).equals(done);
         return goesOn ? all.size() - done.size() : done.size() + all.size();

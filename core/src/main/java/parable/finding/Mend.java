@@ -63,7 +63,7 @@ public record Mend(Suspect suspect, List<String> deeds, List<TestStep> proof) {
                     + " gives nothing: what is before it, then the device itself.";
             case LOW -> "Find why " + fault.tag() + place
                     + " gives too little: what is before it, its load, then the device itself.";
-            case MISSET -> "Set the dial of " + fault.tag() + " to "
+            case MISSET, UNDERSET -> "Set the dial of " + fault.tag() + " to "
                     + part.heater()
                             .map(heater -> String.format(Locale.ROOT, "%.2f A", heater.setting()))
                             .orElse("what the drawing says")

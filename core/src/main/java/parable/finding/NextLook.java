@@ -41,7 +41,10 @@ final class NextLook {
     private final List<LookResult> seen;
     private final List<Integer> play;
     private final Set<PanelLook> made;
+
+    /** Nobody is asked to leave a machine running again that may be about to burn. */
     private final Set<Situation> brought;
+
     private final Situation last;
 
     NextLook(SearchBasis basis, Beliefs beliefs, List<LookResult> seen, List<PanelLook> skipped) {
@@ -54,7 +57,10 @@ final class NextLook {
                 .toList();
         made = Stream.concat(seen.stream().map(LookResult::look), skipped.stream())
                 .collect(Collectors.toSet());
-        brought = seen.stream().map(one -> one.look().situation()).collect(Collectors.toCollection(LinkedHashSet::new));
+        brought = seen.stream()
+                .map(one -> one.look().situation())
+                .filter(situation -> !situation.leftRunning())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         last = seen.isEmpty()
                 ? new Situation(Phase.MOTOR, List.of())
                 : seen.get(seen.size() - 1).look().situation();

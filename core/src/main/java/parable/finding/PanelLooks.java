@@ -22,6 +22,7 @@ final class PanelLooks {
     private final List<FaultyPanel> panels;
     private final Map<Situation, List<int[]>> outcomes = new HashMap<>();
     private final Map<Situation, List<Outcomes>> kinds = new HashMap<>();
+    private List<Situation> left = List.of();
 
     PanelLooks(Assembly assembly, List<Suspect> suspects) {
         catalogue = new LookCatalogue(assembly);
@@ -38,6 +39,14 @@ final class PanelLooks {
         Set<Situation> all = new LinkedHashSet<>(offered);
         all.addAll(besides);
         return all;
+    }
+
+    /** Those of the situations that are offered in which a motor runs by itself, each left to itself; of those that look alike one. */
+    synchronized List<Situation> leftRunning() {
+        if (left.isEmpty()) {
+            left = catalogue.leftRunning(offered);
+        }
+        return left;
     }
 
     /** The looks in a situation. */

@@ -198,6 +198,11 @@ public final class Assembly {
         return parts.terminals().get(part);
     }
 
+    /** Whether any wire lands on a terminal of a part. */
+    public boolean isWired(Part part, String marking) {
+        return nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+    }
+
     /** The part of this tag, empty if the sheet has none. */
     public Optional<Part> part(String tag) {
         return indexOf(tag).map(parts.parts()::get);

@@ -109,13 +109,9 @@ public final class ControllerField {
         return part.contacts().stream()
                 .filter(contact -> contact.from().equals(terminal.marking())
                         || contact.to().equals(terminal.marking()))
-                .filter(contact -> isWired(part, contact.from()) && isWired(part, contact.to()))
+                .filter(contact -> assembly.isWired(part, contact.from()) && assembly.isWired(part, contact.to()))
                 .findFirst()
                 .map(contact -> new Source(part, contact));
-    }
-
-    private boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 
     private Optional<Integer> farSide(Source source, int near) {
@@ -174,6 +170,6 @@ public final class ControllerField {
         return relay.family() == Family.CONTROL_RELAY
                 && relay.contacts().stream()
                         .filter(Contact::isNormallyClosed)
-                        .noneMatch(contact -> isWired(relay, contact.to()));
+                        .noneMatch(contact -> assembly.isWired(relay, contact.to()));
     }
 }

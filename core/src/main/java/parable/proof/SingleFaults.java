@@ -17,7 +17,6 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.bench.Progress;
-import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Part;
 import parable.reach.CircuitMachine;
@@ -157,14 +156,11 @@ public final class SingleFaults {
         return switch (fault.kind()) {
             case WELDED, BURNT -> part.contacts().stream()
                     .filter(contact -> contact.marking().equals(fault.place()))
-                    .allMatch(contact -> isWired(part, contact.from()) && isWired(part, contact.to()));
-            case OFF, EARTHED -> isWired(part, fault.place());
+                    .allMatch(
+                            contact -> assembly.isWired(part, contact.from()) && assembly.isWired(part, contact.to()));
+            case OFF, EARTHED -> assembly.isWired(part, fault.place());
             default -> true;
         };
-    }
-
-    private boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 
     private Explorer explored(CircuitMachine machine) {

@@ -294,7 +294,7 @@ public final class ProgrammedParts {
         return switch (fault.kind()) {
             case WELDED, BURNT, OFF, BROKEN, BLOWN, LOST, MISSING -> false;
             case EARTHED -> feeds.anyMatch(new Terminal(fault.tag(), fault.place())::equals);
-            case STUCK, SHORTED, LOOSE, LOW, MISSET, MISPLACED, SWAPPED -> feeds.anyMatch(
+            case STUCK, SHORTED, LOOSE, LOW, MISSET, UNDERSET, MISPLACED, SWAPPED -> feeds.anyMatch(
                     terminal -> terminal.tag().equals(fault.tag()));
         };
     }

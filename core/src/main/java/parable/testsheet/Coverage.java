@@ -38,21 +38,17 @@ public final class Coverage {
             return true;
         }
         if (fault.place().isEmpty()) {
-            return part.terminals().stream().anyMatch(marking -> isWired(assembly, part, marking));
+            return part.terminals().stream().anyMatch(marking -> assembly.isWired(part, marking));
         }
         if (part.terminals().contains(fault.place())) {
-            return isWired(assembly, part, fault.place());
+            return assembly.isWired(part, fault.place());
         }
         Stream<String> sides = part.terminals().stream()
                 .filter(marking ->
                         fault.place().startsWith(marking + "-") || fault.place().endsWith("-" + marking));
         return INSIDE.contains(fault.kind())
-                ? sides.allMatch(marking -> isWired(assembly, part, marking))
-                : sides.anyMatch(marking -> isWired(assembly, part, marking));
-    }
-
-    private static boolean isWired(Assembly assembly, Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
+                ? sides.allMatch(marking -> assembly.isWired(part, marking))
+                : sides.anyMatch(marking -> assembly.isWired(part, marking));
     }
 
     /** Why no step can find a fault that none has found. */

@@ -52,7 +52,7 @@ final class DeadSteps {
                 interlocked(pair.one(), pair.other());
                 interlocked(pair.other(), pair.one());
             }
-            if (part.terminals().stream().anyMatch(marking -> steps.isWired(part, marking))) {
+            if (part.terminals().stream().anyMatch(marking -> assembly.isWired(part, marking))) {
                 steps.add(rest, new Observation.Wires(part.tag()));
             }
         }
@@ -96,7 +96,7 @@ final class DeadSteps {
                 .forEach(motor -> {
                     List<String> leads = motor.terminals().stream()
                             .filter(marking -> !motor.bare().contains(marking))
-                            .filter(marking -> steps.isWired(motor, marking))
+                            .filter(marking -> assembly.isWired(motor, marking))
                             .toList();
                     boolean earthed = leads.stream()
                             .anyMatch(marking -> Earth.isEarthed(assembly, new Terminal(motor.tag(), marking)));
@@ -123,7 +123,7 @@ final class DeadSteps {
 
     private void contacts(Situation situation, Part part) {
         for (Contact contact : part.contacts()) {
-            if (steps.isWired(part, contact.from()) && steps.isWired(part, contact.to())) {
+            if (assembly.isWired(part, contact.from()) && assembly.isWired(part, contact.to())) {
                 steps.add(
                         situation, new Observation.Ohms(Steps.at(part, contact.from()), Steps.at(part, contact.to())));
             }
@@ -132,7 +132,7 @@ final class DeadSteps {
 
     private void loads(Situation situation, Part part) {
         for (Load load : part.loads()) {
-            if (steps.isWired(part, load.from()) && steps.isWired(part, load.to())) {
+            if (assembly.isWired(part, load.from()) && assembly.isWired(part, load.to())) {
                 steps.add(situation, new Observation.Ohms(Steps.at(part, load.from()), Steps.at(part, load.to())));
             }
         }
@@ -144,7 +144,7 @@ final class DeadSteps {
             List<String> ends = Stream.concat(
                             part.sources().stream().map(Source::live),
                             part.sources().stream().map(Source::reference))
-                    .filter(marking -> steps.isWired(part, marking))
+                    .filter(marking -> assembly.isWired(part, marking))
                     .distinct()
                     .toList();
             for (int i = 0; i < ends.size(); i++) {

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import parable.bench.Condition;
-import parable.bench.Fault;
+import parable.bench.Faults;
 import parable.bench.Meter;
 import parable.circuit.ProbePoint;
 import parable.circuit.Terminal;
@@ -373,7 +373,8 @@ public sealed interface Observation
 
         @Override
         public Found at(StepRehearsal.Rest rest) {
-            double set = rest.part(tag).heater().orElseThrow().setting() * (rest.has(Fault.Kind.MISSET, tag) ? 2 : 1);
+            double right = rest.part(tag).heater().orElseThrow().setting();
+            double set = right * Faults.dial(tag, rest.faults());
             return new Found(String.format(Locale.ROOT, "%.2f A", set), Optional.of(set));
         }
 

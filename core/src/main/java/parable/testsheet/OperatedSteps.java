@@ -107,7 +107,7 @@ final class OperatedSteps {
     private void voltages(Situation situation) {
         for (Part part : assembly.parts()) {
             for (Source source : part.family() == Family.SUPPLY ? part.sources() : List.<Source>of()) {
-                if (steps.isWired(part, source.live()) && steps.isWired(part, source.reference())) {
+                if (assembly.isWired(part, source.live()) && assembly.isWired(part, source.reference())) {
                     steps.add(
                             situation,
                             new Observation.Volts(
@@ -168,7 +168,7 @@ final class OperatedSteps {
                 List<String> leads = part.loads().stream()
                         .filter(load -> load.role() == LoadRole.WINDING)
                         .map(Load::from)
-                        .filter(marking -> steps.isWired(part, marking))
+                        .filter(marking -> assembly.isWired(part, marking))
                         .toList();
                 if (leads.size() > 1) {
                     boolean direct = part.loads().get(0).rated().kind() == CurrentKind.DC;
@@ -184,8 +184,8 @@ final class OperatedSteps {
                         .isPresent();
                 if (stores
                         && source.rated().volts() > Observation.TOUCHABLE
-                        && steps.isWired(part, source.live())
-                        && steps.isWired(part, source.reference())) {
+                        && assembly.isWired(part, source.live())
+                        && assembly.isWired(part, source.reference())) {
                     steps.add(
                             lost,
                             new Observation.Residual(
@@ -254,7 +254,7 @@ final class OperatedSteps {
                             .isActive();
             if (turns) {
                 part.terminals().stream()
-                        .filter(marking -> !marking.equals("PE") && steps.isWired(part, marking))
+                        .filter(marking -> !marking.equals("PE") && assembly.isWired(part, marking))
                         .forEach(marking ->
                                 steps.add(situation, new Observation.Amperes(new Terminal(part.tag(), marking))));
             }

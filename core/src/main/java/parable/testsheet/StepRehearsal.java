@@ -37,6 +37,9 @@ public final class StepRehearsal {
     /** What a motor may need beyond the last contact to get up to speed or to run down, in microseconds. */
     private static final long MOTION = 6 * SECOND;
 
+    /** Who comes to look after a trip finds the motor at rest, in microseconds. */
+    private static final long COASTING = 60 * SECOND;
+
     private final Assembly assembly;
     private final List<Fault> faults;
     private final boolean scans;
@@ -171,6 +174,9 @@ public final class StepRehearsal {
 
     private Rest reach(Situation situation) {
         try {
+            if (situation.leftRunning()) {
+                return later(rest(situation.before()).bench(), situation.phase());
+            }
             if (situation.hands().isEmpty()) {
                 Bench bench = Bench.untold(assembly);
                 for (Fault fault : prepared(situation.phase())) {
@@ -188,6 +194,31 @@ public final class StepRehearsal {
         } catch (ActionRefusedException impossible) {
             throw new IllegalStateException("a test asks for what cannot be done", impossible);
         }
+    }
+
+    /** What becomes of it when nobody touches it any more: the first trip, and what follows from that. A loose terminal warms nothing for long. */
+    private Rest later(Bench before, Phase phase) throws ActionRefusedException {
+        Bench bench = before.paced(Pace.NOMINAL);
+        long since = bench.now();
+        long end = since + Situation.LEFT_FOR_MINUTES * 60 * SECOND;
+        List<Condition> protection = protection(bench);
+        boolean loose = faults.stream().anyMatch(fault -> fault.kind() == Fault.Kind.LOOSE);
+        if (!loose && bench.protectionActs().orElse(end) < end) {
+            while (bench.now() < end && protection(bench).equals(protection)) {
+                bench.runUntil(Math.min(end, bench.restsUntil().orElse(end)));
+            }
+            settle(bench, phase);
+            bench.runUntil(bench.now() + COASTING);
+        }
+        return new Rest(bench, since, faults);
+    }
+
+    private List<Condition> protection(Bench bench) {
+        Moment moment = bench.moment();
+        return assembly.parts().stream()
+                .filter(part -> part.heater().isPresent() || part.protection().isPresent())
+                .map(part -> moment.condition(part.tag()))
+                .toList();
     }
 
     /** The faults, and the motors' leads off where the control circuit is tried alone. */

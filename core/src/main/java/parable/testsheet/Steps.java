@@ -4,7 +4,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import parable.circuit.Terminal;
 import parable.parts.Assembly;
 import parable.parts.Part;
 
@@ -42,10 +41,6 @@ final class Steps {
                 + observation.words();
         steps.computeIfAbsent(
                 id, any -> new TestStep(id, situation, observation, observation.at(sound.rest(situation))));
-    }
-
-    boolean isWired(Part part, String marking) {
-        return assembly.nodes().indexOf(new Terminal(part.tag(), marking)).isPresent();
     }
 
     /** A terminal as an observation names it. */

@@ -31,6 +31,7 @@ final class FindExercise implements Exercise {
 
     private static final Set<Fault.Kind> OF_WIRES =
             Set.of(Fault.Kind.OFF, Fault.Kind.LOOSE, Fault.Kind.EARTHED, Fault.Kind.MISPLACED, Fault.Kind.SWAPPED);
+    private static final Set<Fault.Kind> OF_THE_DIAL = Set.of(Fault.Kind.MISSET, Fault.Kind.UNDERSET);
     private static final Set<Fault.Kind> TIGHTENED = Set.of(Fault.Kind.OFF, Fault.Kind.LOOSE);
 
     private final Assembly assembly;
@@ -88,7 +89,7 @@ final class FindExercise implements Exercise {
     @Override
     public List<String> manual() {
         return List.of(
-                "Operate: close Q1, press S1, release S1 (each from here on); rest begins again. look tells what each device does.",
+                "Operate: close Q1, press S1, release S1 (each from here on); wait leaves it like that for some minutes; rest begins again. look tells what each device does.",
                 "Measure: volts K1:A1 to 2, volts dc 5 to 2, clamp F2:2; dead, then ohms K1:A1 to K1:A2, wires K1, dial F2; live.",
                 "Work, dead only: lift K1:A1, land K1:A1, tighten K1:A1, exchange K1, set F2, bridge S1:13-14, unbridge S1:13-14.",
                 "Say what it is: it is K1:A1 off (or burnt, broken, welded, loose, ...). give up ends it.");
@@ -103,6 +104,7 @@ final class FindExercise implements Exercise {
                 .distinct()
                 .forEach(deed -> offers.add(new MoveOffer("Operate", deed, deed)));
         offers.addAll(List.of(
+                new MoveOffer("Operate", "wait some minutes", "wait"),
                 new MoveOffer("Operate", "all at rest again", "rest"),
                 new MoveOffer("Look and measure", "Look", "look"),
                 new MoveOffer("Look and measure", "Volts", "volts {1} to {2}"),
@@ -147,12 +149,13 @@ final class FindExercise implements Exercise {
                 now = new Situation(now.phase(), List.of());
                 yield List.of("At rest.");
             }
+            case "wait" -> waited();
             case "look", "volts", "ohms", "clamp", "dial", "wires" -> look(move);
             case "lift" -> lifted(terminal(rest));
             case "land" -> landed(terminal(rest));
             case "tighten" -> tightened(terminal(rest));
             case "exchange" -> exchanged(rest);
-            case "set" -> mended(rest, Fault.Kind.MISSET, "set", "The dial is where the drawing has it.");
+            case "set" -> set(rest);
             case "bridge" -> bridged(contact(rest));
             case "unbridge" -> unbridged(contact(rest));
             case "it" -> said(rest.startsWith("is ") ? rest.substring(3) : rest);
@@ -175,7 +178,18 @@ final class FindExercise implements Exercise {
         return List.of(words);
     }
 
+    private List<String> waited() throws FindingException {
+        if (now.phase() == Phase.DEAD) {
+            throw new FindingException("wait", "a dead panel", "it on: dead, nothing happens however long one waits");
+        }
+        now = now.leftToItself();
+        return look("look");
+    }
+
     private List<String> operated(String move) throws FindingException {
+        if (now.leftRunning()) {
+            throw new FindingException("after waiting", move, "'rest' first, to begin again, or 'dead'");
+        }
         String before = now.hands().stream().map(Action::toString).collect(Collectors.joining(", "));
         String prefix = now.phase() == Phase.DEAD ? "dead, " : "";
         Situation next = notation.situation(prefix + (before.isEmpty() ? "" : before + ", ") + move);
@@ -279,20 +293,21 @@ final class FindExercise implements Exercise {
         }
         minutes += search.minutes("exchange");
         boolean was = inside.removeIf(fault ->
-                fault.tag().equals(tag) && !OF_WIRES.contains(fault.kind()) && fault.kind() != Fault.Kind.MISSET);
+                fault.tag().equals(tag) && !OF_WIRES.contains(fault.kind()) && !OF_THE_DIAL.contains(fault.kind()));
         inVain += was ? 0 : 1;
         changed();
         return List.of("A new " + tag + " is in. Whether that was it, the machine tells.");
     }
 
-    private List<String> mended(String tag, Fault.Kind kind, String deed, String words) throws FindingException {
+    private List<String> set(String tag) throws FindingException {
         if (assembly.part(tag).flatMap(Part::heater).isEmpty()) {
-            throw new FindingException(deed, tag, "an overload relay with a dial");
+            throw new FindingException("set", tag, "an overload relay with a dial");
         }
-        minutes += search.minutes(deed);
-        inside.removeIf(fault -> fault.kind() == kind && fault.tag().equals(tag));
+        minutes += search.minutes("set");
+        inside.removeIf(
+                fault -> OF_THE_DIAL.contains(fault.kind()) && fault.tag().equals(tag));
         changed();
-        return List.of(words);
+        return List.of("The dial is where the drawing has it.");
     }
 
     private List<String> bridged(Fault contact) {

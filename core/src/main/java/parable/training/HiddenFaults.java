@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.finding.FaultSearch;
 import parable.finding.FindingException;
@@ -75,6 +76,11 @@ record HiddenFaults(List<Fault> faults, LookResult symptom) {
         return new HiddenFaults(faults, symptom);
     }
 
+    private static List<Situation> all(FaultSearch search) {
+        return Stream.concat(search.situations().stream(), search.leftRunning().stream())
+                .toList();
+    }
+
     private static Optional<LookResult> symptom(Assembly assembly, FaultSearch search, List<Fault> faults) {
         StepRehearsal sound = new StepRehearsal(assembly, List.of());
         StepRehearsal faulty = new StepRehearsal(assembly, faults);
@@ -82,7 +88,7 @@ record HiddenFaults(List<Fault> faults, LookResult symptom) {
                 .map(SymptomForm.Row::tag)
                 .toList();
         Glimpse all = new Glimpse(tags);
-        for (Situation situation : search.situations()) {
+        for (Situation situation : all(search)) {
             String found = all.at(faulty.rest(situation)).text();
             if (!found.equals(all.at(sound.rest(situation)).text())) {
                 return Optional.of(new LookResult(new PanelLook(situation, all), found));

@@ -12,7 +12,7 @@ public enum Level {
     WORN_CONTACT(Fault.Kind.BURNT, 1, "a contact no longer conducts"),
     WELDED(Fault.Kind.WELDED, 1, "a contact is welded"),
     EXCHANGED(Fault.Kind.SWAPPED, 1, "two wires are exchanged"),
-    SETTING(Fault.Kind.MISSET, 1, "something is set wrong"),
+    SETTING(Fault.Kind.UNDERSET, 1, "something is set wrong"),
     INTERMITTENT(Fault.Kind.LOOSE, 1, "something is loose and comes and goes"),
     TWO(Fault.Kind.OFF, 2, "two wires are off"),
     WIRING_MISTAKE(Fault.Kind.MISPLACED, 1, "a wire is on the wrong terminal");

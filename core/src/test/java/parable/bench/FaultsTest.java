@@ -129,6 +129,15 @@ class FaultsTest {
     }
 
     @Test
+    void aDialAtHalfItsCurrentTripsUnderNoOverload() throws ActionRefusedException {
+        bench.runUntil(3_000_000_000L);
+        assertThat(bench.moment().condition("F2")).isEqualTo(Condition.HEALTHY);
+        bench.set(new Fault(Fault.Kind.UNDERSET, "F2", ""), true);
+        bench.runUntil(3_600_000_000L);
+        assertThat(bench.moment().condition("F2")).isEqualTo(Condition.TRIPPED);
+    }
+
+    @Test
     void aDialAtTwiceItsCurrentLetsAnOverloadThrough() throws ActionRefusedException {
         bench.set(new Fault(Fault.Kind.MISSET, "F2", ""), true);
         bench.act(new Action(Verb.LOAD, "M1", "150"));

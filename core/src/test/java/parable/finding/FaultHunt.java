@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import parable.bench.Fault;
 import parable.circuit.Practice;
 import parable.parts.Assembly;
@@ -29,11 +30,13 @@ final class FaultHunt {
         this.assembly = assembly;
         begun = FaultSearch.of(assembly, RatingTables.of(practice), knowledge);
         sound = new StepRehearsal(assembly, List.of());
-        sights = new LookCatalogue(assembly)
-                .all().stream()
-                        .filter(look -> look.situation().phase() == Phase.MOTOR)
-                        .filter(look -> look.observation() instanceof Glimpse)
-                        .toList();
+        sights = Stream.concat(
+                        new LookCatalogue(assembly)
+                                .all().stream()
+                                        .filter(look -> look.situation().phase() == Phase.MOTOR)
+                                        .filter(look -> look.observation() instanceof Glimpse),
+                        begun.leftRunning().stream().map(left -> new PanelLook(left, LookCatalogue.glance(assembly))))
+                .toList();
     }
 
     /**

@@ -46,6 +46,7 @@ class LookNotationTest {
                 "close Q1, press S1; K1 out, P2 lit | close Q1, press S1; K1 out, P2 lit",
                 "close Q1; look = K1 out | close Q1; K1 out",
                 "K1 in | touch nothing; K1 in",
+                "close Q1, press S1, release S1, wait; F2 tripped | close Q1, press S1, release S1, wait; F2 tripped",
                 "close Q1; protection opens, K1 out | close Q1; protection opens, K1 out",
                 "dead,press S1 ;ohms S1:13 to S1:14=0 ohm | dead, press S1; ohms S1:13 to S1:14 = 0 ohm",
                 "dead; wires panel = K1 13 comes off | dead; wires panel = K1 13 comes off",
@@ -71,7 +72,9 @@ class LookNotationTest {
                 "dead; dial K1 = 4 A | dial K1: found K1, expected an overload relay with a dial",
                 "dead; sniff K1 = burnt | what was looked at: found sniff K1, expected 'K1 out, P2 lit', ",
                 "dead; ohms K1:A1 to K1:A2 = banana | ohms K1:A1 to K1:A2: found banana, expected a number with its unit",
-                "close Q1; | what was seen: found nothing, expected"
+                "close Q1; | what was seen: found nothing, expected",
+                "close Q1, wait, press S1; K1 out | what was done: found wait, expected deeds such as 'close Q1, press S1', 'wait' as the last",
+                "dead, wait; dial F2 = 4 A | what was done: found wait, expected the machine on"
             })
     void whatMakesNoSenseIsRefusedInWords(String typed, String words) {
         assertThatThrownBy(() -> read(typed))

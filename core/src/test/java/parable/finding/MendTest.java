@@ -32,6 +32,7 @@ class MendTest {
                 "BURNT | K1 | 13-14 | Clean or exchange the contact 13-14 of the contactor K1.",
                 "OFF | K1 | A1 | Put the wire back on K1 A1 and tighten it; tug those beside it.",
                 "MISSET | F2 |  | Set the dial of F2 to 4.90 A.",
+                "UNDERSET | F2 |  | Set the dial of F2 to 4.90 A.",
                 "BLOWN | F4 |  | Find why it blew before anything else. Then exchange F4 for one of the same rating.",
                 "SWAPPED | K1 | 13-14 | Put the wires of K1 13 and 14 where the drawing has them."
             })

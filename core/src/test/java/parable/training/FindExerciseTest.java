@@ -162,4 +162,22 @@ class FindExerciseTest {
         assertThat(move("it is S1:13 off")).startsWith("Yes");
         assertThat(exercise.isOver()).isTrue();
     }
+
+    /** A dial at half shows after minutes; until then everything is as it should be. */
+    @Test
+    void whoWaitsSeesTheReleaseTripAndTurnsItsDialBack() throws FindingException {
+        exercise = Courses.begin(task("setting"), 1);
+        assertThat(String.join(" ", exercise.brief())).contains("wait", "tripped");
+        moves("close Q1", "press S1");
+        assertThat(move("release S1")).contains("K1 in").doesNotContain("tripped");
+        double before = exercise.score().minutes();
+        assertThat(move("wait")).contains("K1 out", "F2 tripped");
+        assertThat(exercise.score().minutes() - before).isGreaterThan(10);
+        assertThatThrownBy(() -> move("press S0")).hasMessageContaining("'rest' first");
+        moves("dead");
+        assertThatThrownBy(() -> move("wait")).hasMessageContaining("a dead panel");
+        moves("set F2", "live", "close Q1", "press S1", "release S1");
+        assertThat(move("wait")).contains("K1 in", "F2 healthy");
+        assertThat(move("it is F2 underset")).startsWith("Yes");
+    }
 }

@@ -43,7 +43,7 @@ public final class FaultGroups {
             case WELDED -> "Contact welded";
             case BURNT -> "Contact burnt";
             case BROKEN, SHORTED -> "Coil, lamp or winding";
-            case STUCK, BLOWN, LOST, LOW, MISSET, MISSING -> "The device itself";
+            case STUCK, BLOWN, LOST, LOW, MISSET, UNDERSET, MISSING -> "The device itself";
             case OFF -> "Wire off";
             case LOOSE -> "Terminal loose";
             case EARTHED -> "Terminal on earth";

@@ -234,7 +234,14 @@ public final class FindModel {
                         .toList()
                 : List.of();
         return new FindState(
-                search, search.situations(), search.ranked(), next, mends, told && search.cannotBe(), sound);
+                search,
+                search.situations(),
+                search.leftRunning(),
+                search.ranked(),
+                next,
+                mends,
+                told && search.cannotBe(),
+                sound);
     }
 
     private void goTo(Situation situation, Optional<PanelLook> look) {

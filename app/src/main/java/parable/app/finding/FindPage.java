@@ -11,12 +11,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.skin.ScrollPaneSkin;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import parable.app.job.Person;
+import parable.app.look.UprightScroll;
 import parable.finding.LookResult;
 import parable.finding.Proposal;
 import parable.finding.Weighed;
@@ -86,12 +86,8 @@ public final class FindPage {
 
     private static ScrollPane scrolled(String id, VBox content) {
         content.getStyleClass().add("findings");
-        ScrollPane scroll = new ScrollPane(content);
+        ScrollPane scroll = new UprightScroll(content);
         scroll.setId(id);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        // So that its fields are in the window at once, and can have the keyboard.
-        scroll.setSkin(new ScrollPaneSkin(scroll));
         return scroll;
     }
 
@@ -166,7 +162,7 @@ public final class FindPage {
     private void show() {
         Optional<FindState> now = model.stateProperty().get();
         now.ifPresent(one -> {
-            symptom.offer(one.situations());
+            symptom.offer(one.tellable());
             own.offer(one.situations());
             showSuspects(one);
             seen.getChildren()

@@ -154,7 +154,7 @@ public final class SheetMenu {
     private static boolean isLikely(Fault fault, Part part, Hit hit) {
         boolean whole =
                 switch (fault.kind()) {
-                    case STUCK, BLOWN, LOST, MISSET, MISSING, BROKEN -> true;
+                    case STUCK, BLOWN, LOST, MISSET, UNDERSET, MISSING, BROKEN -> true;
                     default -> false;
                 };
         boolean onContact = hit.subject().orElseThrow() instanceof Subject.OfContact of

@@ -5,10 +5,10 @@ import java.util.function.Consumer;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.skin.ScrollPaneSkin;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import parable.app.look.UprightScroll;
 
 /** Leaves under one line of buttons, one of them open; the others are not in the window. */
 public final class Leaves extends VBox {
@@ -21,7 +21,7 @@ public final class Leaves extends VBox {
     private final List<Leaf> leaves;
     private final ToggleGroup group = new ToggleGroup();
     private final HBox buttons = new HBox();
-    private final ScrollPane open = new ScrollPane();
+    private final ScrollPane open = new UprightScroll();
     private final Consumer<String> opened;
 
     /**
@@ -49,11 +49,8 @@ public final class Leaves extends VBox {
             buttons.getChildren().add(button);
         }
         // As high as there is room; what needs more, as in a magnified window, is a bar away.
-        open.setFitToWidth(true);
         open.setFitToHeight(true);
-        open.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         open.setMinHeight(0);
-        open.setSkin(new ScrollPaneSkin(open)); // so that a leaf is in the window at once, and can have the keyboard
         VBox.setVgrow(open, Priority.ALWAYS);
         getChildren().addAll(buttons, open);
         buttons.setVisible(leaves.size() > 1);
