@@ -13,6 +13,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -173,6 +174,9 @@ class FindWindowTest extends DrivenWindow {
                 offered.stream().filter(Situation::leftRunning).findFirst().orElseThrow();
         assertThat(offered.get(offered.indexOf(left) - 1).leftToItself()).isEqualTo(left);
 
+        robot.interact(() -> choose(left));
+        until(() -> window.part("symptom-done").lookup(".list-cell > .text") instanceof Text words
+                && words.getText().endsWith("release S1, leave it like that for some minutes"));
         hunt(robot, left);
 
         assertThat(words("verdict-1")).isEqualTo(half.words() + ".");

@@ -31,7 +31,7 @@ final class OwnReading extends VBox {
     }
 
     private final FindModel model;
-    private final ComboBox<Situation> done = new ComboBox<>();
+    private final DeedsBox done = new DeedsBox("own-done", "What was done before");
     private final ComboBox<Kind> kind = new ComboBox<>(FXCollections.observableArrayList(Kind.values()));
     private final TextField red = field("own-red", "wire or terminal");
     private final TextField black = field("own-black", "wire or terminal");
@@ -59,20 +59,6 @@ final class OwnReading extends VBox {
     }
 
     private void fill() {
-        done.setId("own-done");
-        done.setAccessibleText("What was done before");
-        done.setMaxWidth(Double.MAX_VALUE);
-        done.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Situation situation) {
-                return situation == null ? "" : situation.words();
-            }
-
-            @Override
-            public Situation fromString(String words) {
-                return done.getValue();
-            }
-        });
         kind.setId("own-kind");
         kind.setAccessibleText("What it was measured with");
         kind.setMaxWidth(Double.MAX_VALUE);
@@ -121,8 +107,7 @@ final class OwnReading extends VBox {
 
     /** Offers what may have been done. */
     void offer(List<Situation> situations) {
-        if (!situations.equals(done.getItems())) {
-            done.setItems(FXCollections.observableArrayList(situations));
+        if (done.offer(situations)) {
             done.setValue(situations.get(0));
         }
     }

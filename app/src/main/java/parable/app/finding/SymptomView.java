@@ -2,21 +2,17 @@ package parable.app.finding;
 
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import parable.finding.LookResult;
 import parable.finding.SymptomForm;
 import parable.testsheet.Glimpse;
@@ -25,7 +21,7 @@ import parable.testsheet.Situation;
 /** Where it is told what a machine does: after what was done, and of each device that acts what was seen, by a button each. */
 final class SymptomView extends VBox {
 
-    private final ComboBox<Situation> done = new ComboBox<>();
+    private final DeedsBox done = new DeedsBox("symptom-done", "What was done at the machine");
     private final VBox deeds = new VBox(6);
     private final VBox rows = new VBox(4);
     private final Button tell = new Button("That is what it does");
@@ -41,20 +37,6 @@ final class SymptomView extends VBox {
      */
     SymptomView(Consumer<Situation> after, Consumer<LookResult> told) {
         super(6);
-        done.setId("symptom-done");
-        done.setAccessibleText("What was done at the machine");
-        done.setMaxWidth(Double.MAX_VALUE);
-        done.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Situation situation) {
-                return situation == null ? "" : words(situation);
-            }
-
-            @Override
-            public Situation fromString(String words) {
-                return done.getValue();
-            }
-        });
         done.valueProperty().addListener((any, before, now) -> {
             if (!filling && now != null) {
                 after.accept(now);
@@ -67,11 +49,6 @@ final class SymptomView extends VBox {
         deeds.getChildren().addAll(plain("What was done:"), done);
         getChildren().addAll(deeds, plain("What it does then (leave out what was not seen):"), rows, tell);
         enable();
-    }
-
-    private static String words(Situation situation) {
-        String words = situation.words();
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 
     private static Label plain(String words) {
@@ -89,11 +66,9 @@ final class SymptomView extends VBox {
 
     /** Offers what may have been done. */
     void offer(List<Situation> situations) {
-        if (!situations.equals(done.getItems())) {
-            filling = true;
-            done.setItems(FXCollections.observableArrayList(situations));
-            filling = false;
-        }
+        filling = true;
+        done.offer(situations);
+        filling = false;
     }
 
     /** Asks about the devices after something was done. */
