@@ -175,9 +175,9 @@ class FindWindowTest extends DrivenWindow {
         assertThat(offered.get(offered.indexOf(left) - 1).leftToItself()).isEqualTo(left);
 
         robot.interact(() -> choose(left));
-        until(() -> window.part("symptom-done").lookupAll(".list-cell > .text").stream()
+        until(() -> window.part("symptom-done").lookupAll(".text").stream()
                 .map(words -> ((Text) words).getText())
-                .anyMatch(words -> words.endsWith("release S1, leave it like that for some minutes")));
+                .anyMatch(words -> words.endsWith(", leave it like that for some minutes")));
         hunt(robot, left);
 
         assertThat(words("verdict-1")).isEqualTo(half.words() + ".");
