@@ -64,6 +64,34 @@ class OperatingTest extends DrivenWindow {
         return middle.getBrightness();
     }
 
+    /** The overview is painted after everything else, once, and as things are then. */
+    @Test
+    void theOverviewGoesLiveWithTheDrawing(FxRobot robot) throws Exception {
+        assertThat(window.part("overview").isVisible()).isTrue();
+        double dead = copper(robot);
+
+        closeBreaker(robot);
+
+        until(() -> copper(robot) > dead + 0.002);
+        robot.clickOn("#spot-Q1");
+        until(() -> condition("Q1") == Condition.OPEN);
+        until(() -> copper(robot) < dead + 0.001);
+    }
+
+    /** The share of the overview that has the colour of live wires. */
+    private double copper(FxRobot robot) {
+        Image picture = robot.capture(window.part("overview")).getImage();
+        PixelReader pixels = picture.getPixelReader();
+        int copper = 0;
+        for (int x = 0; x < picture.getWidth(); x++) {
+            for (int y = 0; y < picture.getHeight(); y++) {
+                Color pixel = pixels.getColor(x, y);
+                copper += pixel.getRed() > 0.5 && pixel.getRed() - pixel.getBlue() > 0.4 ? 1 : 0;
+            }
+        }
+        return copper / picture.getWidth() / picture.getHeight();
+    }
+
     @Test
     void keysStartAndStopIt(FxRobot robot) throws Exception {
         robot.interact(() -> window.part("spot-Q1").requestFocus());

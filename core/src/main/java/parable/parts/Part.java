@@ -54,6 +54,12 @@ public record Part(
         bare = List.copyOf(bare);
     }
 
+    /** By its tag, which is one of its sheet's alone: all that a part is made of takes long to go through, and parts are in many sets. */
+    @Override
+    public int hashCode() {
+        return tag().hashCode();
+    }
+
     /** The markings at which the three lines of a three-phase motor begin, in their order: U1, V1, W1 or T1, T2, T3; none of anything else. */
     public List<String> lineLeads() {
         boolean threePhase = family == Family.MOTOR

@@ -1,9 +1,12 @@
 package parable.app.sheet;
 
 import java.util.function.BiConsumer;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.util.Duration;
 import parable.app.look.Ink;
 import parable.app.look.Look;
 import parable.bench.Moment;
@@ -23,8 +26,13 @@ final class Overview extends Region {
     /** Where it covers more of what is looked at, it helps nobody. */
     private static final double MOST_OF_HEIGHT = 0.4;
 
+    /** To draw all of a large sheet takes as long as all else that follows an edit; so it comes after that. */
+    private static final Duration AFTER_THE_DRAWING = Duration.millis(100);
+
     private final Stamp stamp;
     private final Region frame = new Region();
+    private final PauseTransition later = new PauseTransition(AFTER_THE_DRAWING);
+    private Runnable painting = () -> {};
     private double scale = 1;
 
     /**
@@ -43,6 +51,7 @@ final class Overview extends Region {
         setCursor(Cursor.HAND);
         getChildren().addAll(stamp, frame);
         setManaged(false);
+        later.setOnFinished(event -> painting.run());
         addEventHandler(MouseEvent.ANY, event -> {
             boolean goes = event.getEventType() == MouseEvent.MOUSE_PRESSED
                     || event.getEventType() == MouseEvent.MOUSE_DRAGGED;
@@ -64,12 +73,17 @@ final class Overview extends Region {
     }
 
     /**
-     * Shows a drawing at an instant.
+     * Shows a drawing at an instant. What is in it is painted anew a tenth of a second later.
      *
      * @param view what of the drawing is in view, in its units
      */
     void show(Drawing drawing, Moment moment, Box view, Ink ink) {
-        stamp.show(drawing, moment, ink);
+        painting = () -> stamp.show(drawing, moment, ink);
+        if (stamp.isBlank()) {
+            painting.run();
+        } else if (later.getStatus() != Animation.Status.RUNNING) {
+            later.playFromStart();
+        }
         scale = stamp.scaleFor(drawing);
         resize(stamp.getWidth() + 2 * EDGE, stamp.getHeight() + 2 * EDGE);
         stamp.relocate(EDGE, EDGE);

@@ -41,6 +41,11 @@ public final class Stamp extends Region {
         getChildren().add(canvas);
     }
 
+    /** Whether nothing was shown yet. */
+    boolean isBlank() {
+        return worn.isEmpty();
+    }
+
     /** Pixels for a unit of a drawing. */
     double scaleFor(Drawing drawing) {
         return Math.min(widest / drawing.width(), highest / drawing.height());
