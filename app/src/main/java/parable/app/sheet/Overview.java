@@ -85,14 +85,16 @@ final class Overview extends Region {
             later.playFromStart();
         }
         scale = stamp.scaleFor(drawing);
-        resize(stamp.getWidth() + 2 * EDGE, stamp.getHeight() + 2 * EDGE);
+        double width = Math.rint(drawing.width() * scale);
+        double height = Math.rint(drawing.height() * scale);
+        resize(width + 2 * EDGE, height + 2 * EDGE);
         stamp.relocate(EDGE, EDGE);
         double left = Math.max(0, view.x() * scale);
         double top = Math.max(0, view.y() * scale);
         frame.resizeRelocate(
                 EDGE + left,
                 EDGE + top,
-                Math.min(stamp.getWidth(), (view.x() + view.width()) * scale) - left,
-                Math.min(stamp.getHeight(), (view.y() + view.height()) * scale) - top);
+                Math.min(width, (view.x() + view.width()) * scale) - left,
+                Math.min(height, (view.y() + view.height()) * scale) - top);
     }
 }
