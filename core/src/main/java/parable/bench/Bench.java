@@ -90,6 +90,7 @@ public final class Bench {
         Rig next = rig.on(changed);
         CarryOver carryOver = new CarryOver(rig, then, next);
         Bench bench = new Bench(next, carryOver.state(), told);
+        bench.shorts = carryOver.switchesOnAgain() ? List.of() : bench.solution.shorts();
         carryOver.tellFrom(bench.state);
         carryOver.trace(trace, bench.trace);
         bench.trace.cutAfter(time);

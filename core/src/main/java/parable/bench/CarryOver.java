@@ -110,7 +110,7 @@ final class CarryOver {
         int[] groups = new int[from.groups.size()];
         Arrays.fill(groups, GONE);
         for (int p = 0; p < from.parts.size(); p++) {
-            if (survivors[p] != GONE) {
+            if (survivors[p] != GONE && !isOpenAhead(p)) {
                 take(p, survivors[p], after, groups);
             }
         }
@@ -129,6 +129,16 @@ final class CarryOver {
                 .filter(this::isStillPossible)
                 .toList();
         return after;
+    }
+
+    /** Whether what is before a supply has opened on a short circuit; for a changed sheet it is switched on again. */
+    private boolean isOpenAhead(int part) {
+        return from.parts.get(part).family() == Family.SUPPLY && before.openedItself.get(part);
+    }
+
+    /** Whether any supply is switched on again. */
+    boolean switchesOnAgain() {
+        return IntStream.range(0, from.parts.size()).anyMatch(this::isOpenAhead);
     }
 
     private void takeController(RunState after) {

@@ -7,6 +7,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import parable.Examples;
 import parable.circuit.Circuit;
 import parable.circuit.Edit;
@@ -49,6 +50,44 @@ class CarryOverTest {
                 .isEqualTo(bench.trace("M1").get(bench.trace("M1").size() - 1).speed());
         assertThat(next.story().get(bench.story().size()).text()).startsWith("The circuit is changed");
         assertThat(next.story()).extracting(StoryLine::text).last().asString().contains("P1 goes dark");
+    }
+
+    /** For a changed drawing what is before the sheet is switched on again, and opens again if the short circuit is still there. */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void whatHasOpenedBeforeTheSheetIsOnAgain(boolean mended) throws Exception {
+        Fault earth = new Fault(Fault.Kind.EARTHED, "G1", "L2");
+        bench.set(earth, true);
+        bench.runUntil(3_000_000);
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.LOST);
+        bench.set(earth, !mended);
+
+        Bench next = bench.on(Examples.fitted(without(3)), bench.now());
+
+        assertThat(next.moment().condition("G1")).isEqualTo(Condition.PRESENT);
+        next.runUntil(4_000_000);
+        assertThat(next.moment().condition("G1")).isEqualTo(mended ? Condition.PRESENT : Condition.LOST);
+    }
+
+    /** Who draws over a live sheet does not blow its fuses with half a rung: copper would be de-energised first. */
+    @Test
+    void aShortCircuitThatIsDrawnOpensNothing() throws Exception {
+        String devices = "{\"tag\": \"G1\", \"kind\": \"single-phase-supply\", \"voltage\": \"230 V AC\"},"
+                + "{\"tag\": \"F1\", \"kind\": \"fuse\", \"rated\": \"4 A\"},"
+                + "{\"tag\": \"H1\", \"kind\": \"pilot-lamp\", \"voltage\": \"230 V AC\"}";
+        String power = "\"G1[L] F1[1-2] L\", \"G1[N] N\"";
+        Sheet lamp = Examples.sheet(devices, power, "\"L H1[X1-X2] N\"");
+        Bench live = Bench.of(Examples.fitted(lamp));
+        assertThat(live.moment().condition("H1")).isEqualTo(Condition.LIT);
+
+        Bench half = live.on(Examples.fitted(Examples.sheet(devices, power, "\"L H1[X1-X2] N\", \"L N\"")), live.now());
+        half.runUntil(1_000_000);
+        assertThat(half.moment().shorted()).isTrue();
+        assertThat(half.moment().condition("F1")).isEqualTo(Condition.CLOSED);
+
+        Bench whole = half.on(Examples.fitted(lamp), half.now());
+        assertThat(whole.moment().shorted()).isFalse();
+        assertThat(whole.moment().condition("H1")).isEqualTo(Condition.LIT);
     }
 
     /** An edit elsewhere is no switching on: the motor takes what it took, and nothing is about to trip. */
