@@ -337,7 +337,8 @@ class TenTasksTest extends DrivenWindow {
         showBadExample(robot);
         hand.click("#step-check");
         hand.click("#prove");
-        until(() -> replay(robot).filter(NodeQueryUtils.isVisible()).isPresent());
+        until(() -> WaitForAsyncUtils.waitForAsyncFx(
+                5_000, () -> replay(robot).filter(NodeQueryUtils.isVisible()).isPresent()));
         String replay = replay(robot).orElseThrow().getId();
         hand.click("#" + replay);
         replays();

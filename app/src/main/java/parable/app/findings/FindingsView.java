@@ -77,6 +77,7 @@ public final class FindingsView extends VBox {
     /** What was proved is the answer to what was asked: it is brought into view. */
     private void showClaims() {
         if (proof.proofProperty().get().isPresent() && getScene() != null) {
+            applyCss(); // what is new has no height before
             layout();
             double beyond = ((Region) scrolled.getContent()).getHeight()
                     - scrolled.getViewportBounds().getHeight();
