@@ -2,6 +2,7 @@ package parable.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
@@ -9,6 +10,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.PixelReader;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -17,7 +19,11 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import parable.app.run.Speed;
+import parable.app.sheet.Stamp;
 import parable.bench.Condition;
+import parable.circuit.Circuit;
+import parable.circuit.Edit;
+import parable.circuit.EditException;
 import parable.network.NodeState;
 
 /** Hands on the running pump, by mouse and by keys, and on its time. */
@@ -76,6 +82,29 @@ class OperatingTest extends DrivenWindow {
         robot.clickOn("#spot-Q1");
         until(() -> condition("Q1") == Condition.OPEN);
         until(() -> copper(robot) < dead + 0.001);
+    }
+
+    /** What is painted a moment later has its place at once. */
+    @Test
+    void theOverviewOfADrawingThatIsChangedHasItsNewSizeBeforeItIsPainted(FxRobot robot) throws Exception {
+        Region overview = (Region) window.part("overview");
+        double before = overview.getWidth();
+        AtomicReference<Double> atOnce = new AtomicReference<>(0.0);
+
+        robot.interact(() -> {
+            try {
+                jobs.edit(new Edit.TakeRung(Circuit.CONTROL, 3).on(sheet()));
+            } catch (EditException impossible) {
+                throw new IllegalStateException(impossible);
+            }
+            window.scene().getRoot().layout();
+            atOnce.set(overview.getWidth());
+        });
+
+        assertThat(atOnce.get()).isGreaterThan(before);
+        until(() -> overview.lookupAll("*").stream()
+                .filter(Stamp.class::isInstance)
+                .anyMatch(stamp -> ((Stamp) stamp).getWidth() == atOnce.get() - 2));
     }
 
     /** The share of the overview that has the colour of live wires. */

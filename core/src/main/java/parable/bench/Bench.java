@@ -32,8 +32,7 @@ public final class Bench {
     private final boolean told;
     private Solution solution;
 
-    /** Those that were reacted to. */
-    private List<ShortCircuit> shorts = List.of();
+    private List<ShortCircuit> shorts = List.of(); // those that were reacted to
 
     private Bench(Rig rig, RunState state, boolean told) {
         this.rig = rig;
@@ -285,10 +284,11 @@ public final class Bench {
         for (long next = soonest(); next <= time; next = soonest()) {
             state.time = next;
             boolean steady = state.pending.isEmpty() || state.pending.get(0).time() > next;
-            boolean shaken = Faults.nextShake(state.faults, state.time - 1) == state.time;
             List<Reaction.Order> felt = physics.next(state) <= next ? physics.goOn(state) : List.of();
-            if (!steady || shaken || !felt.isEmpty() || physics.standsOut(state)) {
-                settle(felt, felt.isEmpty() && !shaken && physics.isSteady(state) && !physics.standsOut(state));
+            boolean shaken = Faults.nextShake(state.faults, state.time - 1) == state.time;
+            boolean disturbed = shaken || !felt.isEmpty() || physics.standsOut(state);
+            if (!steady || disturbed) {
+                settle(felt, !disturbed && physics.isSteady(state));
             } else {
                 physics.trace(state, trace, false);
             }

@@ -24,6 +24,8 @@ final class InducedVoltages {
     /** In per unit; a motor that turns slower makes no voltage. */
     private static final double TURNS = 0.02;
 
+    private static final Potential NONE = new Potential(0, 0, 0);
+
     private final Solution solution;
     private final StrayVoltages stray;
     private final Map<Integer, Potential> open = new HashMap<>();
@@ -109,14 +111,18 @@ final class InducedVoltages {
         return solution.potential(rig.node(part, marking));
     }
 
-    /** The voltage of a node against another. */
+    /** The voltage of a node against another; none is left where one of them is on a short circuit, as for a load there. */
     Potential voltage(int from, int to) {
-        return potential(to).minus(potential(from));
+        return isShorted(from, to) ? NONE : potential(to).minus(potential(from));
+    }
+
+    private boolean isShorted(int from, int to) {
+        return solution.state(from) == NodeState.SHORTED || solution.state(to) == NodeState.SHORTED;
     }
 
     /** As above, without what strays over from live wires, which does an ohmmeter no harm. */
     Potential withoutStray(int from, int to) {
-        return made(to).minus(made(from));
+        return isShorted(from, to) ? NONE : made(to).minus(made(from));
     }
 
     private Potential made(int node) {

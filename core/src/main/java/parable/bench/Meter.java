@@ -78,9 +78,7 @@ public final class Meter {
             String missing = one.isEmpty() ? red : black;
             return refused(missing.isBlank() ? "put both probes down" : "the sheet has no wire or terminal " + missing);
         }
-        Potential volts = isShorted(one.get()) || isShorted(other.get())
-                ? new Potential(0, 0, 0)
-                : induced.voltage(other.get(), one.get());
+        Potential volts = induced.voltage(other.get(), one.get());
         return switch (range) {
             case VOLTS_AC -> shown(volts.alternating(), "V");
             case VOLTS_DC -> shown(volts.direct(), "V");
@@ -117,11 +115,6 @@ public final class Meter {
             return new Display("open", Optional.of(ohms));
         }
         return ohms < CONTINUITY ? new Display("0.0 \u03a9, joined", Optional.of(0.0)) : shown(ohms, "\u03a9");
-    }
-
-    /** What hangs on a short circuit has no voltage left, as for a load there. */
-    private boolean isShorted(int node) {
-        return solution.state(node) == NodeState.SHORTED;
     }
 
     private boolean isLive(int node) {

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import parable.network.Branch;
 import parable.network.ShortCircuit;
 import parable.network.Solution;
+import parable.parts.Contact;
 import parable.parts.Drive;
 import parable.parts.Family;
 import parable.parts.Heater;
@@ -210,23 +211,28 @@ final class Reaction {
                 "there is a short circuit: " + found.wires(after.network()) + " are joined through " + through(found));
     }
 
-    /** The protection in the way of a short circuit opens; of several those of the lowest rating. Where the sheet has none, what is before it opens. */
+    /** The protection in the way of a short circuit opens; of several those of the lowest rating. Where the sheet has none that can, what is before it opens. */
     private void protect(ShortCircuit found) {
         Set<Integer> protective = new TreeSet<>();
-        for (Branch branch : found.loop()) {
-            if (branch.sort() == Branch.Sort.CONTACT
-                    && rig.parts.get(branch.part()).protection().isPresent()) {
-                protective.add(branch.part());
-            }
-        }
+        found.loop().stream().filter(this::canOpen).map(Branch::part).forEach(protective::add);
         if (protective.isEmpty()) {
             openAhead(found);
         }
         double lowest = protective.stream().mapToDouble(this::amperes).min().orElse(0);
-        protective.stream()
-                .filter(part -> amperes(part) == lowest && state.commanded[part] == 1)
-                .filter(part -> commands.stream().noneMatch(command -> command.part == part))
-                .forEach(part -> commands.add(new Order(part, tripPosition(part), true)));
+        protective.stream().filter(part -> amperes(part) == lowest).forEach(part -> open(part, tripPosition(part)));
+    }
+
+    private boolean canOpen(Branch branch) {
+        if (branch.sort() != Branch.Sort.CONTACT) {
+            return false;
+        }
+        Part part = rig.parts.get(branch.part());
+        Contact contact = part.contacts().get(branch.index());
+        return part.protection().isPresent()
+                && state.faults.stream()
+                        .filter(fault -> fault.tag().equals(part.tag()))
+                        .noneMatch(fault -> fault.kind() == Fault.Kind.STUCK
+                                || fault.kind() == Fault.Kind.WELDED && fault.isBetween(contact.from(), contact.to()));
     }
 
     private void openAhead(ShortCircuit found) {
@@ -241,10 +247,13 @@ final class Reaction {
                 supplies.isEmpty()
                         ? "nothing in its way can open it"
                         : "nothing on the sheet can open it: what is before " + tags + " does");
-        supplies.stream()
-                .filter(part -> state.commanded[part] == 1)
-                .filter(part -> commands.stream().noneMatch(command -> command.part == part))
-                .forEach(part -> commands.add(new Order(part, 0, true)));
+        supplies.forEach(part -> open(part, 0));
+    }
+
+    private void open(int part, int position) {
+        if (state.commanded[part] == 1 && commands.stream().noneMatch(command -> command.part == part)) {
+            commands.add(new Order(part, position, true));
+        }
     }
 
     private int tripPosition(int part) {

@@ -244,9 +244,7 @@ final class LookCatalogue {
     /** The tags of the devices that have wires on them, by their place. */
     static Map<String, List<String>> wired(Assembly assembly) {
         return assembly.parts().stream()
-                .filter(part -> part.terminals().stream().anyMatch(marking -> assembly.nodes()
-                        .indexOf(new Terminal(part.tag(), marking))
-                        .isPresent()))
+                .filter(part -> part.terminals().stream().anyMatch(marking -> assembly.isWired(part, marking)))
                 .collect(Collectors.groupingBy(
                         PanelLayout::placeOf, LinkedHashMap::new, Collectors.mapping(Part::tag, Collectors.toList())));
     }

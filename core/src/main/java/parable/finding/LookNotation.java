@@ -24,7 +24,7 @@ import parable.testsheet.Situation;
 import parable.testsheet.WiresAt;
 
 /**
- * Looks and what was found at them as they are typed: what was done, a semicolon, what was looked at, an equals sign, what was found. So {@code close Q1, press S1; K1 out, P2 lit},
+ * Looks and what was found at them as they are typed: what was done, a semicolon, what was looked at, an equals sign, what was found. So {@code close Q1, press S1; K1 out, P2 lit}, {@code close Q1, press S1, release S1, wait; F2 tripped},
  * {@code close Q1, press S1; volts K1:13 to 2 = 0 V}, {@code close Q1; volts dc 5 to 2 = 24 V}, {@code ...; clamp F2:2 = 4.9 A}, {@code dead; ohms K1:A1 to K1:A2 = open}, {@code dead, press S1; ohms ...},
  * {@code dead; dial F2 = 4.9 A}, {@code dead; wires K1 = 13 comes off}.
  */

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import parable.parts.Assembly;
@@ -22,7 +23,7 @@ final class PanelLooks {
     private final List<FaultyPanel> panels;
     private final Map<Situation, List<int[]>> outcomes = new HashMap<>();
     private final Map<Situation, List<Outcomes>> kinds = new HashMap<>();
-    private List<Situation> left = List.of();
+    private Optional<List<Situation>> left = Optional.empty();
 
     PanelLooks(Assembly assembly, List<Suspect> suspects) {
         catalogue = new LookCatalogue(assembly);
@@ -44,9 +45,9 @@ final class PanelLooks {
     /** Those of the situations that are offered in which a motor runs by itself, each left to itself; of those that look alike one. */
     synchronized List<Situation> leftRunning() {
         if (left.isEmpty()) {
-            left = catalogue.leftRunning(offered);
+            left = Optional.of(catalogue.leftRunning(offered));
         }
-        return left;
+        return left.get();
     }
 
     /** The looks in a situation. */

@@ -6,6 +6,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import parable.Examples;
+import parable.circuit.Terminal;
 import parable.parts.TripCurve;
 import parable.parts.Verb;
 
@@ -125,6 +126,11 @@ class ProtectionTest {
 
         assertThat(bench.moment().shorted()).isTrue();
         assertThat(volts(bench, "G1:L", "G1:N")).isEqualTo("0.0 V");
+        assertThat(bench.moment()
+                        .voltage(new Terminal("G1", "L"), new Terminal("G1", "N"))
+                        .orElseThrow()
+                        .rms())
+                .isZero();
         bench.runUntil(100_000);
         bench.act(new Action(Verb.PRESS, "S1"));
         bench.runUntil(200_000);
@@ -146,6 +152,30 @@ class ProtectionTest {
         bench.runUntil(400_000);
         assertThat(bench.moment().condition("G1")).isEqualTo(Condition.PRESENT);
         assertThat(bench.moment().condition("K1")).isEqualTo(Condition.IN);
+    }
+
+    /** A welded breaker opens nothing, so that it is as if there were none. */
+    @ParameterizedTest
+    @CsvSource({"WELDED, 1-2", "STUCK, ''"})
+    void whatCannotOpenLeavesItToWhatIsBeforeTheSheet(Fault.Kind kind, String place) throws ActionRefusedException {
+        Bench bench = Bench.of(Examples.fitted(Examples.sheet(
+                """
+                {"tag": "G1", "kind": "single-phase-supply", "voltage": "230 V AC"},
+                {"tag": "F1", "kind": "circuit-breaker", "rated": "4 A", "poles": "1"},
+                {"tag": "H1", "kind": "pilot-lamp", "lamp": "230 V AC"}
+                """,
+                "\"G1[L] F1[1-2] L\", \"G1[N] N\"",
+                "\"L H1[X1-X2] N\"")));
+        bench.act(new Action(Verb.CLOSE, "F1"));
+        bench.runUntil(100_000);
+        assertThat(bench.moment().condition("H1")).isEqualTo(Condition.LIT);
+        bench.set(new Fault(kind, "F1", place), true);
+
+        bench.set(new Fault(Fault.Kind.EARTHED, "H1", "X1"), true);
+        bench.runUntil(200_000);
+
+        assertThat(bench.moment().shorted()).isFalse();
+        assertThat(bench.moment().condition("G1")).isEqualTo(Condition.LOST);
     }
 
     /** A sheet that is drawn with a short circuit in it does not wait for somebody to do something. */
