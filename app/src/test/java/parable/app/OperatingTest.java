@@ -20,15 +20,22 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import parable.app.run.Speed;
 import parable.app.sheet.Stamp;
+import parable.bench.Action;
 import parable.bench.Condition;
 import parable.circuit.Circuit;
 import parable.circuit.Edit;
 import parable.circuit.EditException;
+import parable.circuit.Rung;
+import parable.circuit.Sheet;
 import parable.network.NodeState;
+import parable.parts.Verb;
 
 /** Hands on the running pump, by mouse and by keys, and on its time. */
 @ExtendWith(ApplicationExtension.class)
 class OperatingTest extends DrivenWindow {
+
+    /** So many rungs more, and what an overview shows is too small to be painted with each edit. */
+    private static final int LARGE = 80;
 
     @Start
     private void start(Stage stage) throws Exception {
@@ -70,7 +77,7 @@ class OperatingTest extends DrivenWindow {
         return middle.getBrightness();
     }
 
-    /** The overview is painted after everything else, once, and as things are then. */
+    /** What is drawn live in the overview is live as soon as it is in the drawing. */
     @Test
     void theOverviewGoesLiveWithTheDrawing(FxRobot robot) throws Exception {
         assertThat(window.part("overview").isVisible()).isTrue();
@@ -84,27 +91,48 @@ class OperatingTest extends DrivenWindow {
         until(() -> copper(robot) < dead + 0.001);
     }
 
-    /** What is painted a moment later has its place at once. */
+    /** Of a large drawing the overview has its place at once and is painted a moment later, as things are then. */
     @Test
-    void theOverviewOfADrawingThatIsChangedHasItsNewSizeBeforeItIsPainted(FxRobot robot) throws Exception {
+    void theOverviewOfALargeDrawingFollowsAnEdit(FxRobot robot) throws Exception {
         Region overview = (Region) window.part("overview");
+        Rung running = sheet().control().get(3);
+        robot.interact(() -> edit(new Edit.InsertRung(Circuit.CONTROL, 4, running), LARGE));
+        until(() -> stamp(overview).getWidth() == overview.getWidth() - 2);
         double before = overview.getWidth();
         AtomicReference<Double> atOnce = new AtomicReference<>(0.0);
 
         robot.interact(() -> {
-            try {
-                jobs.edit(new Edit.TakeRung(Circuit.CONTROL, 3).on(sheet()));
-            } catch (EditException impossible) {
-                throw new IllegalStateException(impossible);
-            }
+            edit(new Edit.TakeRung(Circuit.CONTROL, 4), LARGE / 8);
             window.scene().getRoot().layout();
             atOnce.set(overview.getWidth());
         });
 
         assertThat(atOnce.get()).isGreaterThan(before);
-        until(() -> overview.lookupAll("*").stream()
+        until(() -> stamp(overview).getWidth() == atOnce.get() - 2);
+        double dead = copper(robot);
+        robot.interact(() -> window.run().act(new Action(Verb.CLOSE, "Q1")));
+        until(() -> condition("Q1") == Condition.CLOSED);
+        until(() -> copper(robot) > dead + 0.002);
+    }
+
+    private void edit(Edit one, int times) {
+        try {
+            Sheet sheet = sheet();
+            for (int i = 0; i < times; i++) {
+                sheet = one.on(sheet);
+            }
+            jobs.edit(sheet);
+        } catch (EditException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static Stamp stamp(Region overview) {
+        return overview.getChildrenUnmodifiable().stream()
                 .filter(Stamp.class::isInstance)
-                .anyMatch(stamp -> ((Stamp) stamp).getWidth() == atOnce.get() - 2));
+                .map(Stamp.class::cast)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** The share of the overview that has the colour of live wires. */

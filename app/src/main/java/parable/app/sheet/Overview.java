@@ -26,7 +26,9 @@ final class Overview extends Region {
     /** Where it covers more of what is looked at, it helps nobody. */
     private static final double MOST_OF_HEIGHT = 0.4;
 
-    /** To draw all of a large sheet takes as long as all else that follows an edit; so it comes after that. */
+    /** Of more than these a rung is less than two pixels high, and to draw all of them takes as long as all else that follows an edit. */
+    private static final int AT_ONCE = 60;
+
     private static final Duration AFTER_THE_DRAWING = Duration.millis(100);
 
     private final Stamp stamp;
@@ -73,13 +75,15 @@ final class Overview extends Region {
     }
 
     /**
-     * Shows a drawing at an instant. What is in it is painted anew a tenth of a second later.
+     * Shows a drawing at an instant. A large drawing that is another than before is painted a tenth of a second later.
      *
+     * @param rungs how many it has
      * @param view what of the drawing is in view, in its units
      */
-    void show(Drawing drawing, Moment moment, Box view, Ink ink) {
+    void show(Drawing drawing, int rungs, Moment moment, Box view, Ink ink) {
         painting = () -> stamp.show(drawing, moment, ink);
-        if (stamp.isBlank()) {
+        if (rungs <= AT_ONCE || stamp.isBlank() || stamp.isOf(drawing)) {
+            later.stop();
             painting.run();
         } else if (later.getStatus() != Animation.Status.RUNNING) {
             later.playFromStart();

@@ -447,7 +447,7 @@ public final class SheetView extends Region {
         int rungs = run.assembly().sheet().control().size();
         overview.setVisible(viewport.hides() && overview.helps(whole, rungs, getHeight()));
         if (overview.isVisible()) {
-            overview.show(whole, shownMoment(), viewport.seen(), look.ink());
+            overview.show(whole, rungs, shownMoment(), viewport.seen(), look.ink());
             overview.relocate(
                     getWidth() - overview.getWidth() - 2 * BAR, getHeight() - overview.getHeight() - BAR - foot);
         }

@@ -24,6 +24,7 @@ public final class Stamp extends Region {
     private final SharpCanvas canvas;
     private List<Seen> painted = List.of();
     private Optional<Ink> worn = Optional.empty();
+    private Optional<Drawing> shown = Optional.empty();
     private double scale = 1;
 
     /**
@@ -43,7 +44,12 @@ public final class Stamp extends Region {
 
     /** Whether nothing was shown yet. */
     boolean isBlank() {
-        return worn.isEmpty();
+        return shown.isEmpty();
+    }
+
+    /** Whether it is this very drawing that was shown last. */
+    boolean isOf(Drawing drawing) {
+        return shown.filter(last -> last == drawing).isPresent();
     }
 
     /** Pixels for a unit of a drawing. */
@@ -53,6 +59,7 @@ public final class Stamp extends Region {
 
     /** Shows a drawing as it is at an instant; nothing is painted if it looks as before. */
     public void show(Drawing drawing, Moment moment, Ink ink) {
+        shown = Optional.of(drawing);
         List<Mark> strokes = drawing.marks().stream()
                 .filter(mark -> mark instanceof Mark.WireLine || mark instanceof Mark.Symbol)
                 .toList();
